@@ -1,0 +1,129 @@
+using System.Reflection;
+
+namespace Foundling.Core;
+
+/// <summary>Marks an assumed constant with its unit and the reason for its value.</summary>
+[AttributeUsage(AttributeTargets.Property)]
+public sealed class AssumedAttribute(string unit, string reason) : Attribute
+{
+    /// <summary>Unit of the value, empty for a plain number.</summary>
+    public string Unit { get; } = unit;
+
+    /// <summary>Why this value.</summary>
+    public string Reason { get; } = reason;
+}
+
+/// <summary>
+/// Every assumed constant of the program, in one place. A shop may override any of them
+/// (<c>Assumptions.Standard with { ... }</c>); nothing else in the code repeats these figures.
+/// </summary>
+public sealed record Assumptions
+{
+    /// <summary>The values the book starts with.</summary>
+    public static Assumptions Standard { get; } = new();
+
+    [Assumed("", "chance that a look called sure is misread")] public double SureMisread { get; init; } = 0.01;
+    [Assumed("", "chance that a look called likely is misread")] public double LikelyMisread { get; init; } = 0.05;
+    [Assumed("", "chance that a look called unsure is misread")] public double UnsureMisread { get; init; } = 0.20;
+    [Assumed("", "a tendency is never trusted more than this")] public double SoftMisread { get; init; } = 0.15;
+    [Assumed("years", "term of a patent, after which printing it fades")] public double PatentTermYears { get; init; } = 17;
+    [Assumed("years", "half-life of the habit of printing an expired patent")] public double PatentHabitHalfLifeYears { get; init; } = 12;
+    [Assumed("", "least weight of an old patent number still cast in")] public double PatentHabitFloor { get; init; } = 0.2;
+    [Assumed("years", "longest usual wait from filing to grant")] public int PatentPendingYears { get; init; } = 5;
+    [Assumed("years", "small parts were made ahead and used up for so long")] public int StockYears { get; init; } = 3;
+    [Assumed("", "share of stock left each further year")] public double StockDecay { get; init; } = 0.5;
+    [Assumed("", "chance that an iron was swapped")] public double SwapIron { get; init; } = 0.35;
+    [Assumed("", "chance that a cap iron was swapped")] public double SwapCapIron { get; init; } = 0.20;
+    [Assumed("", "chance that a tote or handle was swapped")] public double SwapHandle { get; init; } = 0.20;
+    [Assumed("", "chance that a lever cap was swapped")] public double SwapLeverCap { get; init; } = 0.15;
+    [Assumed("", "chance that saw nuts were swapped")] public double SwapSawNuts { get; init; } = 0.15;
+    [Assumed("", "chance that a knob was swapped")] public double SwapKnob { get; init; } = 0.12;
+    [Assumed("", "chance that other hardware was swapped")] public double SwapHardware { get; init; } = 0.15;
+    [Assumed("", "chance that a frog was swapped")] public double SwapFrog { get; init; } = 0.06;
+    [Assumed("", "chance that a saw plate was swapped")] public double SwapPlate { get; init; } = 0.05;
+    [Assumed("", "likelihood ratio of a colour match between wedge and iron")] public double KinColour { get; init; } = 6;
+    [Assumed("", "likelihood ratio of a matching shadow line")] public double KinShadow { get; init; } = 8;
+    [Assumed("", "likelihood ratio of a matching fit")] public double KinFit { get; init; } = 3;
+    [Assumed("mm", "spread of lengths within one size")] public double LengthSigmaMm { get; init; } = 3;
+    [Assumed("mm", "spread of iron widths within one size")] public double IronWidthSigmaMm { get; init; } = 0.8;
+    [Assumed("", "chance of a slip of the rule")] public double RuleSlip { get; init; } = 0.01;
+    [Assumed("years", "runs of years nearer than this count as one")] public int LobeGapYears { get; init; } = 3;
+    [Assumed("min", "a look at a glance")] public double GlanceMinutes { get; init; } = 0.5;
+    [Assumed("min", "a look with the lens")] public double LensMinutes { get; init; } = 2;
+    [Assumed("min", "a look with the cap off")] public double CapOffMinutes { get; init; } = 3;
+    [Assumed("min", "a look with the tool apart")] public double StripMinutes { get; init; } = 15;
+
+    [Assumed("mm", "a slot may wear to this far from the hard end")] public double SlotMarginMm { get; init; } = 6;
+    [Assumed("mm", "steel lost by one honing")] public double LossPerHoningMm { get; init; } = 0.08;
+    [Assumed("deg", "least hue of rust on a photograph")] public double RustHueLow { get; init; } = 25;
+    [Assumed("deg", "greatest hue of rust on a photograph")] public double RustHueHigh { get; init; } = 75;
+    [Assumed("", "least chroma of rust")] public double RustChromaLow { get; init; } = 14;
+    [Assumed("", "greatest chroma of rust")] public double RustChromaHigh { get; init; } = 60;
+    [Assumed("", "least lightness of rust")] public double RustLightLow { get; init; } = 8;
+    [Assumed("", "greatest lightness of rust")] public double RustLightHigh { get; init; } = 65;
+    [Assumed("", "greatest chroma of bright metal")] public double BrightChroma { get; init; } = 8;
+    [Assumed("", "least lightness of bright metal")] public double BrightLight { get; init; } = 55;
+    [Assumed("", "worth an uncommon tool loses with its surface")] public double RarityUncommon { get; init; } = 0.15;
+    [Assumed("", "worth a scarce tool loses with its surface")] public double RarityScarce { get; init; } = 0.4;
+    [Assumed("", "worth a rare tool loses with its surface")] public double RarityRare { get; init; } = 0.65;
+
+    [Assumed("mm", "liquid over the highest part")] public double BathCoverMm { get; init; } = 15;
+    [Assumed("mm", "free rim above the liquid")] public double BathRimMm { get; init; } = 20;
+    [Assumed("mm", "room a part needs at the ends of a bath")] public double BathEndRoomMm { get; init; } = 10;
+    [Assumed("mm", "overlap when a long part is turned")] public double BathOverlapMm { get; init; } = 15;
+    [Assumed("", "share of the theoretical capacity a bath gives in practice")] public double BathCapacityShare { get; init; } = 0.5;
+    [Assumed("", "iron in rust by mass")] public double IronInRust { get; init; } = 0.6;
+    [Assumed("g/cm3", "density of rust as it grows")] public double RustDensity { get; init; } = 2.6;
+    [Assumed("A/dm2", "current density at electrolysis")] public double ElectrolysisADm2 { get; init; } = 0.5;
+    [Assumed("g/L", "washing soda at electrolysis")] public double WashingSodaGL { get; init; } = 12;
+    [Assumed("h", "night begins")] public int NightFromHour { get; init; } = 22;
+    [Assumed("h", "night ends")] public int NightToHour { get; init; } = 7;
+
+    [Assumed("N", "hand pressure when lapping")] public double LappingForceN { get; init; } = 60;
+    [Assumed("N/mm3", "stiffness of paper on glass")] public double StiffnessGlass { get; init; } = 2;
+    [Assumed("N/mm3", "stiffness of paper on fibreboard")] public double StiffnessMdf { get; init; } = 0.6;
+    [Assumed("um", "wear that takes a mark away")] public double MarkGoneUm { get; init; } = 1.5;
+    [Assumed("um", "wear that makes a mark faint")] public double MarkFaintUm { get; init; } = 0.3;
+    [Assumed("1/min", "strokes a minute")] public double StrokesPerMinute { get; init; } = 60;
+    [Assumed("strokes", "a sheet of P80 or finer lasts")] public double StrokesPerFineSheet { get; init; } = 600;
+    [Assumed("strokes", "a coarser sheet lasts")] public double StrokesPerCoarseSheet { get; init; } = 400;
+    [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
+    [Assumed("", "a plate must be this much longer than the sole")] public double PlateLengthFactor { get; init; } = 1.2;
+
+    [Assumed("mm3/min", "hardened steel on the bench grinder")] public double GrinderRate { get; init; } = 250;
+    [Assumed("s", "contact before a dip")] public double DipEverySeconds { get; init; } = 4;
+    [Assumed("s", "length of a dip")] public double DipSeconds { get; init; } = 3;
+    [Assumed("mm3/min", "hardened steel on the belt")] public double BeltRate { get; init; } = 400;
+    [Assumed("mm3/min", "hardened steel on P100 on glass")] public double GlassRate { get; init; } = 8;
+    [Assumed("mm3/min", "hardened steel on a coarse diamond plate")] public double DiamondRate { get; init; } = 5;
+    [Assumed("mm", "a pit nearer the edge than this can stop a restoration")] public double StoppingPitWithinMm { get; init; } = 12;
+    [Assumed("mm", "a pit deeper than this can stop a restoration")] public double StoppingPitDepthMm { get; init; } = 0.02;
+    [Assumed("min", "setting up for the shim")] public double ShimSetupMinutes { get; init; } = 2;
+    [Assumed("deg", "steepest back bevel from a shim")] public double ShimLimitDeg { get; init; } = 5;
+    [Assumed("mm", "clean steel past the last pit")] public double GrindPastPitMm { get; init; } = 0.5;
+    [Assumed("", "sharpenings that make an iron worth saving")] public double SharpeningsWorthSaving { get; init; } = 20;
+    [Assumed("mm", "secondary bevel that asks for a regrind")] public double RegrindLandMm { get; init; } = 2;
+    [Assumed("deg", "clearance below which to warn")] public double ClearanceWarnDeg { get; init; } = 10;
+
+    [Assumed("", "chance that a trouble has a cause not on the list")] public double TroubleLeak { get; init; } = 0.1;
+
+    /// <summary>Every assumption with its unit and reason, for the Shop page and the papers.</summary>
+    public IEnumerable<(string Name, double Value, string Unit, string Reason)> List() =>
+        from property in typeof(Assumptions).GetProperties()
+        let mark = property.GetCustomAttribute<AssumedAttribute>()
+        where mark is not null
+        select (Gauges.SnakeCase.Of(property.Name), Convert.ToDouble(property.GetValue(this), System.Globalization.CultureInfo.InvariantCulture), mark.Unit, mark.Reason);
+}
+
+/// <summary>Rounding rules that hold everywhere.</summary>
+public static class Whole
+{
+    /// <summary>Slack on thresholds of computed values.</summary>
+    public const double Slack = 1e-9;
+
+    /// <summary>Whole number down, so that 119.999... counts as 120.</summary>
+    public static int Floor(double x) => (int)Math.Floor(x + Slack);
+
+    /// <summary>Whole number up, so that 2.000...1 counts as 2.</summary>
+    public static int Ceiling(double x) => (int)Math.Ceiling(x - Slack);
+}

@@ -1,0 +1,156 @@
+namespace Foundling.Core.Baths;
+
+/// <summary>How rusty a part is.</summary>
+public enum RustLevel
+{
+    /// <summary>A brown bloom.</summary>
+    Light,
+
+    /// <summary>Brown all over.</summary>
+    Medium,
+
+    /// <summary>Scale that stands up.</summary>
+    Heavy,
+}
+
+/// <summary>Liquids and methods that take rust off in a tub.</summary>
+public enum BathKind
+{
+    /// <summary>Chelating bath.</summary>
+    Chelating,
+
+    /// <summary>Citric acid.</summary>
+    Citric,
+
+    /// <summary>Vinegar.</summary>
+    Acetic,
+
+    /// <summary>Phosphoric acid.</summary>
+    Phosphoric,
+
+    /// <summary>Electrolysis in washing soda.</summary>
+    Electrolysis,
+}
+
+/// <summary>A load in a bath.</summary>
+public sealed record SoakInput(
+    BathKind Bath,
+    RustLevel Rust,
+    double TemperatureC = 20,
+    double? Percent = null,
+    double Spent = 0,
+    double RelativeHumidityPercent = 50,
+    double? OutByHours = null,
+    double? RoomTemperatureC = null,
+    double? VolumeL = null,
+    double? AreaMm2 = null,
+    double? SupplyLimitA = null);
+
+/// <summary>How long, when to look, and when it must be out.</summary>
+public sealed record SoakResult(
+    double ReferenceHours,
+    double SoakHours,
+    double? MustBeOutHours,
+    int Soaks,
+    double HoursEach,
+    double LookInMinutes,
+    double DryAndOilWithinMinutes,
+    double? WantedA = null,
+    double? CurrentA = null,
+    double? WashingSodaG = null);
+
+/// <summary>Soak times by bath, rust, strength, age and temperature.</summary>
+public static class Soak
+{
+    /// <summary>Assumed depth of rust, mm.</summary>
+    public static double RustDepthMm(RustLevel rust) => rust switch { RustLevel.Light => 0.02, RustLevel.Medium => 0.06, _ => 0.15 };
+
+    /// <summary>Assumed hours at 20 °C in a fresh bath of reference strength.</summary>
+    public static double ReferenceHours(BathKind bath, RustLevel rust)
+    {
+        double[] hours = bath switch
+        {
+            BathKind.Chelating => [4, 10, 24],
+            BathKind.Citric => [1.5, 5, 12],
+            BathKind.Acetic => [6, 14, 24],
+            BathKind.Phosphoric => [0.3, 0.7, 1.5],
+            _ => [3, 8, 20],
+        };
+        return hours[(int)rust];
+    }
+
+    /// <summary>Time for a load; several soaks with a scrub between when a limit is shorter.</summary>
+    public static SoakResult Time(SoakInput input, Assumptions? assumptions = null)
+    {
+        Assumptions a = assumptions ?? Assumptions.Standard;
+        Check.Within(input.TemperatureC, 0, 90);
+        Check.NotNegative(input.Spent);
+        Check.Within(input.RelativeHumidityPercent, 0, 100);
+        double reference = ReferenceHours(input.Bath, input.Rust);
+        bool electrolysis = input.Bath == BathKind.Electrolysis;
+        (double? wanted, double? current, double? soda) = (null, null, null);
+        double hours;
+        if (electrolysis)
+        {
+            wanted = input.AreaMm2 is double area ? a.ElectrolysisADm2 * Check.Positive(area, "area_mm2") / 10_000 : null;
+            current = wanted is double w && input.SupplyLimitA is double limit ? Math.Min(w, Check.Positive(limit, "supply_limit_a")) : wanted;
+            soda = input.VolumeL is double litres ? a.WashingSodaGL * Check.Positive(litres, "volume_l") : null;
+            hours = reference * (wanted / current ?? 1);
+        }
+        else
+        {
+            double? standard = input.Bath switch { BathKind.Citric or BathKind.Acetic => 5, BathKind.Phosphoric => 10, _ => null };
+            double strength = standard is double s && input.Percent is double percent ? Math.Pow(s / Check.Between(percent, 0, 100, "percent"), 0.7) : 1;
+            double at20 = reference * strength / Math.Max(0.2, 1 - input.Spent);
+            hours = input is { RoomTemperatureC: double room, VolumeL: double volume }
+                ? Cooling(at20, input.TemperatureC, room, Check.Positive(volume, "volume_l"))
+                : at20 * Math.Pow(2, (20 - input.TemperatureC) / 10);
+        }
+        int soaks = input.OutByHours is double outBy ? Math.Max(1, Whole.Ceiling(hours / Check.Positive(outBy, "out_by_hours"))) : 1;
+        double each = hours / soaks;
+        double look = Math.Clamp(each * 60 / 4, 20, 240);
+        if (input.OutByHours is double by)
+        {
+            look = Math.Min(look, by * 60);
+        }
+        double oil = (input.Bath == BathKind.Chelating ? 15 : 5) * (input.RelativeHumidityPercent > 60 ? 60 / input.RelativeHumidityPercent : 1);
+        return new SoakResult(reference, hours, input.OutByHours, soaks, each, look, oil, wanted, current, soda);
+    }
+
+    /// <summary>Hours until a cooling bath has done what <paramref name="at20"/> hours at 20 °C would do.</summary>
+    private static double Cooling(double at20, double from, double room, double litres)
+    {
+        double k = 0.35 * Math.Cbrt(5 / litres);
+        double Rate(double h) => Math.Pow(2, (room + ((from - room) * Math.Exp(-k * h)) - 20) / 10);
+        const double Step = 0.002;
+        double done = 0, h = 0;
+        while (true)
+        {
+            double part = Step / 6 * (Rate(h) + (4 * Rate(h + (Step / 2))) + Rate(h + Step));
+            if (done + part >= at20)
+            {
+                return h + (Step * (at20 - done) / part);
+            }
+            done += part;
+            h += Step;
+        }
+    }
+
+    /// <summary>
+    /// When to look in: after the interval, but never at night; a look that falls at night moves to the evening before.
+    /// </summary>
+    public static DateTimeOffset LookInAt(DateTimeOffset start, double minutes, Assumptions? assumptions = null)
+    {
+        Assumptions a = assumptions ?? Assumptions.Standard;
+        DateTimeOffset at = start.AddMinutes(minutes);
+        if (at.Hour < a.NightToHour)
+        {
+            at = new DateTimeOffset(at.Date.AddDays(-1).AddHours(a.NightFromHour), at.Offset);
+        }
+        else if (at.Hour >= a.NightFromHour)
+        {
+            at = new DateTimeOffset(at.Date.AddHours(a.NightFromHour), at.Offset);
+        }
+        return at < start ? start.AddMinutes(minutes) : at;
+    }
+}

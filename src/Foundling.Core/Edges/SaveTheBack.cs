@@ -1,0 +1,104 @@
+using System.Text.Json.Serialization;
+
+namespace Foundling.Core.Edges;
+
+/// <summary>A pit on the back of an iron: where it begins and ends behind the edge, and its depth, mm.</summary>
+public sealed record Pit(double DepthMm, double FarSideMm, double NearSideMm = 0);
+
+/// <summary>A shim under the far end of an iron, mm.</summary>
+public sealed record ShimInput(double ShimMm, double EdgeToShimMm, IReadOnlyList<Pit>? Pits = null);
+
+/// <summary>The tiny back bevel a shim gives and the one the pits need.</summary>
+public sealed record ShimResult(double BackBevelDeg, double AngleNeededDeg, double ShimNeededMm, bool ShimPassesUnder);
+
+/// <summary>An iron or chisel with pits in its back.</summary>
+public sealed record SaveTheBackInput(
+    double WidthMm,
+    double ThicknessMm,
+    double BevelDeg,
+    double ReserveMm,
+    IReadOnlyList<Pit> Pits,
+    bool Chisel = false,
+    GrindOn LapOn = GrindOn.P100OnGlass);
+
+/// <summary>One way to save a back.</summary>
+public sealed record BackWay(double Minutes, double MetalMm3, double SetbackMm, double SteelLeftMm, int SharpeningsLeft)
+{
+    /// <summary>Back bevel of the shim way, degrees.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? AngleDeg { get; init; }
+
+    /// <summary>Width of the land the shim leaves, mm.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? LandMm { get; init; }
+
+    /// <summary>Why this way is closed.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Refused { get; init; }
+}
+
+/// <summary>The three ways side by side.</summary>
+public sealed record SaveTheBackResult(int StoppingPits, double DeepestMm, IReadOnlyDictionary<string, BackWay> Ways, string Recommend);
+
+/// <summary>Pits that reach the edge: lap them out, pass under them with a shim, or grind back past them.</summary>
+public static class SaveTheBack
+{
+    /// <summary>Back bevel of a shim and whether it passes under the pits.</summary>
+    public static ShimResult Shim(ShimInput input)
+    {
+        double h = Check.Positive(input.ShimMm), s = Check.Positive(input.EdgeToShimMm);
+        double has = Math.Atan(h / s), needs = (input.Pits ?? []).Select(Angle).DefaultIfEmpty(0).Max();
+        return new ShimResult(Edge.Deg(has), Edge.Deg(needs), Math.Tan(needs) * s, has >= needs - Whole.Slack);
+    }
+
+    private static double Angle(Pit pit) => Math.Atan(Check.NotNegative(pit.DepthMm, "depth_mm") / Check.Positive(pit.FarSideMm, "far_side_mm"));
+
+    /// <summary>Compares the ways and recommends the quickest that leaves enough steel.</summary>
+    public static SaveTheBackResult Compare(SaveTheBackInput input, Assumptions? assumptions = null)
+    {
+        Assumptions a = assumptions ?? Assumptions.Standard;
+        double w = Check.Positive(input.WidthMm), t = Check.Positive(input.ThicknessMm), reserve = Check.NotNegative(input.ReserveMm);
+        double beta = Edge.Rad(Check.Between(input.BevelDeg, 0, 90));
+        foreach (Pit pit in input.Pits)
+        {
+            Check.NotNegative(pit.DepthMm, "depth_mm");
+            if (Check.NotNegative(pit.NearSideMm, "near_side_mm") > pit.FarSideMm)
+            {
+                throw new InputException("pit_sides_swapped", "far_side_mm", pit.FarSideMm, $"{pit.NearSideMm:0.##} or more",
+                    $"A pit cannot end {pit.FarSideMm:0.##} mm behind the edge and begin at {pit.NearSideMm:0.##} mm.");
+            }
+        }
+        List<Pit> stopping = [.. input.Pits.Where(p => p.NearSideMm <= a.StoppingPitWithinMm + Whole.Slack && p.DepthMm > a.StoppingPitDepthMm + Whole.Slack)];
+        if (stopping.Count == 0)
+        {
+            return new SaveTheBackResult(0, 0, new Dictionary<string, BackWay>(), "nothing_to_do");
+        }
+        double deepest = stopping.Max(p => p.DepthMm);
+
+        BackWay Way(double minutes, double metal, double setback)
+        {
+            double left = Math.Max(0, reserve - setback);
+            return new BackWay(minutes, metal, setback, left, State.IronReserve.SharpeningsIn(left, a));
+        }
+        double lapped = w * a.StoppingPitWithinMm * deepest;
+        BackWay lap = Way(Edge.Minutes(lapped, input.LapOn, a), lapped, deepest / Math.Tan(beta));
+
+        double angle = stopping.Max(Angle), land = deepest / Math.Tan(angle), shimmed = w * deepest * land / 2;
+        BackWay shim = Way(Edge.Minutes(shimmed, GrindOn.CoarseDiamond, a) + a.ShimSetupMinutes, shimmed, deepest / (Math.Tan(beta) + Math.Tan(angle))) with
+        {
+            AngleDeg = Edge.Deg(angle),
+            LandMm = land,
+            Refused = input.Chisel ? "chisel" : Edge.Deg(angle) > a.ShimLimitDeg + Whole.Slack ? "angle_over_5_deg" : null,
+        };
+
+        double back = stopping.Max(p => p.FarSideMm) + a.GrindPastPitMm, ground = w * t * back;
+        BackWay grind = Way(Edge.Minutes(ground, GrindOn.BenchGrinder, a), ground, back) with
+        {
+            Refused = back > reserve + Whole.Slack ? "past_the_hard_steel" : null,
+        };
+        var ways = new Dictionary<string, BackWay> { ["lap"] = lap, ["shim"] = shim, ["grind_back"] = grind };
+        string best = ways.Where(x => x.Value.Refused is null && x.Value.SharpeningsLeft >= a.SharpeningsWorthSaving)
+            .OrderBy(x => x.Value.Minutes).Select(x => x.Key).FirstOrDefault() ?? "rack_or_replacement";
+        return new SaveTheBackResult(stopping.Count, deepest, ways, best);
+    }
+}

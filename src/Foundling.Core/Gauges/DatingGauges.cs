@@ -1,0 +1,51 @@
+using Foundling.Core.Origin;
+
+namespace Foundling.Core.Gauges;
+
+/// <summary>A dating question as the open format puts it; the shop's own book stands in when none is sent.</summary>
+public sealed record DateToolInput(
+    IReadOnlyList<Observation> Observations,
+    IReadOnlyList<string>? CandidateLines = null,
+    PatternBook? PatternBook = null,
+    Measurements? Measurements = null,
+    Kinship? Kinship = null,
+    bool ReportWeights = false,
+    int ReportLookNext = 0,
+    IReadOnlyList<int>? ReportYears = null);
+
+/// <summary>One place on a variant's curve.</summary>
+public sealed record Probe(string Line, string Trait, string Variant, int Year, Confidence Confidence = Confidence.Sure);
+
+/// <summary>Places to probe, with the book or its traits and lines beside them.</summary>
+public sealed record ProbeInput(IReadOnlyList<Probe> Probes, PatternBook? PatternBook = null, IReadOnlyList<Trait>? Traits = null, IReadOnlyList<PatternLine>? Lines = null);
+
+/// <summary>What a variant's curve says at one place.</summary>
+public sealed record ProbeAnswer(double Mu, double Share, bool SaysSomething, double Likelihood);
+
+/// <summary>Answers in the order asked.</summary>
+public sealed record ProbeResult(IReadOnlyList<ProbeAnswer> Probes);
+
+/// <summary>A number and the first numbers of the years.</summary>
+public sealed record IssueYearInput(long Number, IReadOnlyList<YearStart> FirstNumbers);
+
+/// <summary>The year of issue.</summary>
+public sealed record IssueYearResult(int IssueYear);
+
+internal static class DatingGauges
+{
+    public static DatingReport DateTool(DateToolInput input, GaugeContext context) => Dating.Report(
+        new DatingInput(input.Observations, input.PatternBook ?? context.Book, input.CandidateLines ?? [], input.Measurements, input.Kinship),
+        input.ReportWeights, input.ReportLookNext, input.ReportYears, context.Assumptions);
+
+    public static ProbeResult Probe(ProbeInput input, GaugeContext context)
+    {
+        PatternBook book = input.PatternBook ?? (input is { Traits: { } traits, Lines: { } lines } ? new PatternBook(traits, lines) : context.Book);
+        return new ProbeResult([.. input.Probes.Select(p =>
+        {
+            var engine = new DatingEngine(new DatingInput([], book, [p.Line]), context.Assumptions);
+            Trait trait = engine.TraitOf(new Observation("", Trait: p.Trait, Variant: p.Variant));
+            (double mu, double share, bool says, double likelihood) = engine.Probe(0, trait, p.Variant, p.Year, engine.Misread(p.Confidence));
+            return new ProbeAnswer(mu, share, says, likelihood);
+        })]);
+    }
+}

@@ -1,0 +1,232 @@
+namespace Foundling.Core.Origin;
+
+/// <summary>What dating a tool needs.</summary>
+/// <param name="Observations">Evidence in the order it was entered.</param>
+/// <param name="PatternBook">The book to date by.</param>
+/// <param name="CandidateLines">Lines that may be meant; none means the unknown line.</param>
+/// <param name="Measurements">Measured length and iron width.</param>
+/// <param name="Kinship">Looks at wedge and iron together.</param>
+public sealed record DatingInput(
+    IReadOnlyList<Observation> Observations,
+    PatternBook PatternBook,
+    IReadOnlyList<string> CandidateLines,
+    Measurements? Measurements = null,
+    Kinship? Kinship = null);
+
+/// <summary>Measured sizes, mm.</summary>
+public sealed record Measurements(double? LengthMm = null, double? IronWidthMm = null);
+
+/// <summary>
+/// Exact inference over pattern line and year. Every hypothesis is a line with a year of 1800 to 2000; parts may
+/// have been made ahead of the tool or swapped from another one. Works in log space.
+/// </summary>
+public sealed class DatingEngine
+{
+    /// <summary>First year considered.</summary>
+    public const int FirstYear = 1800;
+
+    /// <summary>Last year considered.</summary>
+    public const int LastYear = 2000;
+
+    internal const int YearCount = LastYear - FirstYear + 1;
+
+    private readonly Assumptions _assumptions;
+    private readonly PatternBook _book;
+    private readonly Dictionary<string, Trait> _traits;
+    private readonly Dictionary<(int Line, string Trait), Dictionary<string, Trapezoid>> _years = [];
+    private readonly DatingInput _input;
+
+    /// <summary>Prepares the hypotheses.</summary>
+    /// <exception cref="InputException">A line, trait or variant the book does not have; years out of order.</exception>
+    public DatingEngine(DatingInput input, Assumptions? assumptions = null)
+    {
+        _input = input;
+        _assumptions = assumptions ?? Assumptions.Standard;
+        _book = input.PatternBook;
+        _traits = [];
+        foreach (Trait trait in _book.Traits)
+        {
+            _traits[trait.Id] = trait;
+        }
+        Lines = input.CandidateLines.Count == 0 ? [PatternLine.Unknown] : [.. input.CandidateLines.Distinct().Select(_book.LineOf)];
+        double shares = Lines.Sum(l => Check.Positive(l.Share));
+        LogPrior = new double[Lines.Count * YearCount];
+        Array.Fill(LogPrior, double.NegativeInfinity);
+        for (int l = 0; l < Lines.Count; l++)
+        {
+            int from = Math.Max(FirstYear, Lines[l].FirstYear), to = Math.Min(LastYear, Lines[l].LastYear);
+            if (from > to)
+            {
+                throw new InputException("years_out_of_order", "last_year", Lines[l].LastYear, $"{Lines[l].FirstYear} or later, within {FirstYear} to {LastYear}",
+                    $"The line {Lines[l].Title} ends before it begins.");
+            }
+            foreach ((string trait, IReadOnlyDictionary<string, int?[]> variants) in Lines[l].Variants)
+            {
+                _years[(l, trait)] = variants.ToDictionary(v => v.Key, v => Trapezoid.From(v.Value, $"{Lines[l].Title}: {trait} {v.Key}"));
+            }
+            for (int year = from; year <= to; year++)
+            {
+                LogPrior[Index(l, year)] = Math.Log(Lines[l].Share / shares / (to - from + 1));
+            }
+        }
+    }
+
+    /// <summary>The candidate lines.</summary>
+    public IReadOnlyList<PatternLine> Lines { get; }
+
+    internal double[] LogPrior { get; }
+
+    internal static int Index(int line, int year) => (line * YearCount) + year - FirstYear;
+
+    internal Assumptions Assumptions => _assumptions;
+
+    internal PatternBook Book => _book;
+
+    internal Trapezoid? YearsOf(int line, string trait, string variant) =>
+        _years.TryGetValue((line, trait), out Dictionary<string, Trapezoid>? variants) && variants.TryGetValue(variant, out Trapezoid t) ? t : null;
+
+    internal bool Knows(int line, string trait) => _years.ContainsKey((line, trait));
+
+    /// <summary>The trait of an observation, checked against the book.</summary>
+    internal Trait TraitOf(Observation o)
+    {
+        Trait trait = _traits.TryGetValue(o.Trait!, out Trait? found) ? found : _book.TraitOf(o.Trait!);
+        return trait.Variants.Contains(o.Variant) ? trait : throw new InputException("unknown_variant", "variant", o.Variant,
+            string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no variant \"{o.Variant}\".");
+    }
+
+    /// <summary>The part an observation speaks of.</summary>
+    internal string PartOf(Observation o) => o.Trait is null ? o.Part ?? "body" : TraitOf(o).Part;
+
+    /// <summary>How far a variant, its share and its likelihood hold in one year of one line.</summary>
+    internal (double Mu, double Share, bool Says, double Likelihood) Probe(int line, Trait trait, string variant, int year, double misread)
+    {
+        int k = trait.Variants.Count;
+        double mu = 0, sum = 0;
+        if (_years.TryGetValue((line, trait.Id), out Dictionary<string, Trapezoid>? variants))
+        {
+            foreach ((string name, Trapezoid years) in variants)
+            {
+                double at = years.At(year);
+                sum += at;
+                mu = name == variant ? at : mu;
+            }
+        }
+        return sum <= 0 ? (mu, 1.0 / k, false, 1.0 / k) : (mu, mu / sum, true, ((1 - misread) * mu / sum) + (misread / k));
+    }
+
+    internal double Misread(Confidence confidence, bool soft = false)
+    {
+        double eps = confidence switch
+        {
+            Confidence.Sure => _assumptions.SureMisread,
+            Confidence.Likely => _assumptions.LikelyMisread,
+            _ => _assumptions.UnsureMisread,
+        };
+        return soft ? Math.Max(eps, _assumptions.SoftMisread) : eps;
+    }
+
+    private double MarkLikelihood(Observation o, int year)
+    {
+        double eps = Misread(o.Confidence, o.Soft);
+        (int? first, int? last) = o.MarkWindow(_assumptions);
+        double f = (first is null || year >= first) && (last is null || year <= last) ? 1 : 0;
+        if (f > 0 && o.Mark == MarkKind.PatentGranted)
+        {
+            double past = year - o.IssueYear!.Value - _assumptions.PatentTermYears;
+            f = past <= 0 ? 1 : Math.Max(_assumptions.PatentHabitFloor, Math.Pow(0.5, past / _assumptions.PatentHabitHalfLifeYears));
+        }
+        return eps + ((1 - (2 * eps)) * f);
+    }
+
+    /// <summary>Likelihood of one observation over all hypotheses, before stock and swaps.</summary>
+    internal double[] Likelihood(Observation o)
+    {
+        var result = new double[LogPrior.Length];
+        Trait? trait = o.Mark is null ? TraitOf(o) : null;
+        double misread = Misread(o.Confidence);
+        for (int l = 0; l < Lines.Count; l++)
+        {
+            for (int year = FirstYear; year <= LastYear; year++)
+            {
+                result[Index(l, year)] = trait is null ? MarkLikelihood(o, year) : Probe(l, trait, o.Variant!, year, misread).Likelihood;
+            }
+        }
+        return result;
+    }
+
+    /// <summary>A part's factor: its evidence, lagged by stock, mixed with the chance that it was swapped.</summary>
+    internal double[] Factor(double[] likelihood, string part, out double swappedMean, out double[] lagged)
+    {
+        int lag = PartRules.LagYears(part, _assumptions);
+        double swap = PartRules.SwapPrior(part, _input.Kinship, _assumptions);
+        lagged = new double[likelihood.Length];
+        double total = Enumerable.Range(0, lag + 1).Sum(k => Math.Pow(_assumptions.StockDecay, k));
+        for (int l = 0; l < Lines.Count; l++)
+        {
+            int first = Math.Max(FirstYear, Lines[l].FirstYear);
+            for (int year = FirstYear; year <= LastYear; year++)
+            {
+                double sum = 0, weight = 1 / total;
+                for (int k = 0; k <= lag; k++, weight *= _assumptions.StockDecay)
+                {
+                    sum += weight * likelihood[Index(l, Math.Max(year - k, Math.Min(year, first)))];
+                }
+                lagged[Index(l, year)] = sum;
+            }
+        }
+        swappedMean = 0;
+        for (int i = 0; i < lagged.Length; i++)
+        {
+            swappedMean += LogPrior[i] == double.NegativeInfinity ? 0 : Math.Exp(LogPrior[i]) * lagged[i];
+        }
+        var factor = new double[lagged.Length];
+        for (int i = 0; i < factor.Length; i++)
+        {
+            factor[i] = ((1 - swap) * lagged[i]) + (swap * swappedMean);
+        }
+        return factor;
+    }
+
+    /// <summary>Density of the measurements for each size of a line in a year, equally likely before.</summary>
+    internal IReadOnlyList<(LineSize? Size, double Weight)> SizeWeights(int line, int year)
+    {
+        double Density(double? nominal, double? measured, double sigma)
+        {
+            if (measured is not double x)
+            {
+                return 1;
+            }
+            double slip = 1 / (20 * sigma);
+            return nominal is not double n
+                ? slip
+                : ((1 - _assumptions.RuleSlip) * Math.Exp(-(x - n) * (x - n) / (2 * sigma * sigma)) / (sigma * Math.Sqrt(2 * Math.PI))) + (_assumptions.RuleSlip * slip);
+        }
+        double Of(LineSize? size) =>
+            Density(size?.LengthMm, _input.Measurements?.LengthMm, _assumptions.LengthSigmaMm)
+            * Density(size?.IronWidthMm, _input.Measurements?.IronWidthMm, _assumptions.IronWidthSigmaMm);
+
+        IReadOnlyList<LineSize> all = Lines[line].SizesOrNone;
+        if (all.Count == 0)
+        {
+            return [(null, Of(null))];
+        }
+        List<LineSize> made = [.. all.Where(s => (s.FirstYear ?? int.MinValue) <= year && year <= (s.LastYear ?? int.MaxValue))];
+        IReadOnlyList<LineSize> counted = made.Count > 0 ? made : all;
+        return [.. counted.Select(s => ((LineSize?)s, Of(s) / counted.Count))];
+    }
+
+    internal double SwapPriorOf(string part) => PartRules.SwapPrior(part, _input.Kinship, _assumptions);
+
+    /// <summary>What a look costs in minutes.</summary>
+    internal double MinutesFor(LookEffort effort) => effort switch
+    {
+        LookEffort.Glance => _assumptions.GlanceMinutes,
+        LookEffort.Lens => _assumptions.LensMinutes,
+        LookEffort.CapOff => _assumptions.CapOffMinutes,
+        _ => _assumptions.StripMinutes,
+    };
+
+    /// <summary>Weighs all evidence.</summary>
+    public DatingPosterior Weigh() => DatingPosterior.Of(this, _input.Observations, _input.Measurements is { } m && (m.LengthMm ?? m.IronWidthMm) is not null);
+}

@@ -1,0 +1,57 @@
+using MathNet.Numerics.Distributions;
+
+namespace Foundling.Core.Proof;
+
+/// <summary>Which side of the target is good.</summary>
+public enum Direction
+{
+    /// <summary>The reading should not exceed the target.</summary>
+    AtMost,
+
+    /// <summary>The reading should reach the target.</summary>
+    AtLeast,
+}
+
+/// <summary>Thickness readings against a target, mm.</summary>
+public sealed record ThicknessInput(IReadOnlyList<double> ReadingsMm, Direction Direction, double TargetMm, double ResolutionMm = 0);
+
+/// <summary>The mean with its 95 % interval and what can be said about the target.</summary>
+public sealed record ThicknessResult(
+    double MeanMm,
+    double SdMm,
+    [property: System.Text.Json.Serialization.JsonPropertyName("t_975")] double T975,
+    double Low95Mm,
+    double High95Mm,
+    string Verdict);
+
+/// <summary>Judges repeated readings against a target beyond their error.</summary>
+public static class Thickness
+{
+    /// <summary>Fewest readings that say anything about their own scatter.</summary>
+    public const int Fewest = 3;
+
+    /// <summary>Mean, scatter, interval and verdict: met, not_met or cannot_tell.</summary>
+    /// <exception cref="InputException">Fewer than three readings, or one that is not above 0.</exception>
+    public static ThicknessResult Judge(ThicknessInput input)
+    {
+        int n = input.ReadingsMm.Count;
+        if (n < Fewest)
+        {
+            throw new InputException("at_least_three_readings", "readings_mm", n, "3 or more", $"Take at least three readings; there {(n == 1 ? "is 1" : $"are {n}")}.");
+        }
+        foreach (double reading in input.ReadingsMm)
+        {
+            Check.Positive(reading, "readings_mm");
+        }
+        Check.Positive(input.TargetMm);
+        Check.NotNegative(input.ResolutionMm);
+        double mean = input.ReadingsMm.Average();
+        double sd = Math.Sqrt(input.ReadingsMm.Sum(x => (x - mean) * (x - mean)) / (n - 1));
+        double t = StudentT.InvCDF(0, 1, n - 1, 0.975);
+        double half = Math.Max(t * sd / Math.Sqrt(n), input.ResolutionMm / 2);
+        double low = mean - half, high = mean + half;
+        bool below = high <= input.TargetMm + Whole.Slack, above = low >= input.TargetMm - Whole.Slack;
+        (bool good, bool bad) = input.Direction == Direction.AtMost ? (below, above) : (above, below);
+        return new ThicknessResult(mean, sd, t, low, high, good ? "met" : bad ? "not_met" : "cannot_tell");
+    }
+}

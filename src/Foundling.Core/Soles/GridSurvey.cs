@@ -1,0 +1,169 @@
+namespace Foundling.Core.Soles;
+
+/// <summary>What a sole is for, which decides how flat it must be.</summary>
+public enum SolePurpose
+{
+    /// <summary>Smoothing plane.</summary>
+    Smoothing,
+
+    /// <summary>Jack plane.</summary>
+    Jack,
+
+    /// <summary>Try plane.</summary>
+    Try,
+
+    /// <summary>Block plane.</summary>
+    Block,
+
+    /// <summary>Rebate plane.</summary>
+    Rebate,
+
+    /// <summary>Scraper plane.</summary>
+    Scraper,
+}
+
+/// <summary>Heights over a sole, mm: x from the toe, y from one long edge, z up with the sole facing up.</summary>
+public sealed record GridSurveyInput(
+    double LengthMm,
+    double WidthMm,
+    IReadOnlyList<double[]> PointsMm,
+    double? MouthFrontMm = null,
+    SolePurpose? Purpose = null);
+
+/// <summary>Highest reading of each zone over the three-zone plane, mm.</summary>
+public sealed record ZoneHeights(double Toe, double Mouth, double Heel);
+
+/// <summary>What a survey shows, mm.</summary>
+public sealed record GridSurveyResult(
+    double PlaneAMm,
+    double PlaneB,
+    double PlaneC,
+    double FlatnessLsqMm,
+    double FlatnessMinimumZoneMm,
+    double? LengthwiseBowMm,
+    double? CrosswiseBowMm,
+    double? TwistMm,
+    double? RSquared,
+    string? ReadsAs,
+    ZoneHeights? ZoneHighMm,
+    double? ThreeZoneErrorMm,
+    bool? WholeWithin,
+    bool? ThreeZoneWithin);
+
+/// <summary>Flatness tolerances by purpose, whole sole (minimum zone) and three zones, mm.</summary>
+public static class SoleTolerance
+{
+    /// <summary>Assumed tolerance for a purpose.</summary>
+    public static (double WholeMm, double ThreeZoneMm) For(SolePurpose purpose) => purpose switch
+    {
+        SolePurpose.Smoothing => (0.04, 0.02),
+        SolePurpose.Jack => (0.10, 0.05),
+        SolePurpose.Try => (0.06, 0.03),
+        SolePurpose.Block => (0.05, 0.03),
+        SolePurpose.Rebate => (0.06, 0.03),
+        _ => (0.05, 0.03),
+    };
+}
+
+/// <summary>Reads a grid of heights.</summary>
+public static class GridSurvey
+{
+    private const double ZoneShare = 0.15, MouthBandMm = 10;
+
+    /// <summary>Planes, flatness, shape and the three zones of a sole.</summary>
+    /// <exception cref="InputException">Too few readings, all on one line, or off the sole.</exception>
+    public static GridSurveyResult Read(GridSurveyInput input)
+    {
+        Check.Positive(input.LengthMm);
+        Check.Positive(input.WidthMm);
+        foreach (double[] p in input.PointsMm)
+        {
+            if (p.Length != 3 || p.Any(v => !double.IsFinite(v)))
+            {
+                throw new InputException("not_a_reading", "points_mm", string.Join(", ", p), "x, y and height", "Each reading needs three numbers: x, y and height in millimetres.");
+            }
+            if (p[0] < -0.5 || p[0] > input.LengthMm + 0.5 || p[1] < -0.5 || p[1] > input.WidthMm + 0.5)
+            {
+                throw new InputException("reading_off_the_sole", "points_mm", $"{p[0]:0.##}, {p[1]:0.##}", $"x 0 to {input.LengthMm:0.##}, y 0 to {input.WidthMm:0.##}",
+                    $"The reading at x {p[0]:0.##}, y {p[1]:0.##} lies off a sole of {input.LengthMm:0.##} by {input.WidthMm:0.##} mm.");
+            }
+        }
+        if (input.MouthFrontMm is double mouth)
+        {
+            Check.Between(mouth, 0, input.LengthMm, "mouth_front_mm");
+        }
+        Plane plane = Planes.LeastSquares(input.PointsMm);
+        double lsq = Planes.Range(input.PointsMm, plane);
+        double zone = Math.Min(lsq, Planes.MinimumZone(input.PointsMm).HeightMm);
+        double[]? shape = Shape(input);
+        (ZoneHeights? zones, double? error) = Zones(input);
+        double? rSquared = shape is null ? null : RSquared(input, plane, shape);
+        (double WholeMm, double ThreeZoneMm)? wanted = input.Purpose is SolePurpose purpose ? SoleTolerance.For(purpose) : null;
+        return new GridSurveyResult(
+            plane.A, plane.B, plane.C, lsq, zone, shape?[3], shape?[5], shape is null ? null : 4 * shape[4], rSquared,
+            shape is null ? null : shape[3] > 1e-9 ? "hollow_lengthwise" : shape[3] < -1e-9 ? "round_lengthwise" : "straight_lengthwise",
+            zones, error,
+            wanted is null ? null : zone <= wanted.Value.WholeMm + Whole.Slack,
+            wanted is null || error is null ? null : error <= wanted.Value.ThreeZoneMm + Whole.Slack);
+    }
+
+    /// <summary>
+    /// Coefficients of 1, u, v, u^2, uv, v^2 with u and v from -1 to 1 over the sole: u^2 is then the lengthwise bow,
+    /// v^2 the crosswise one, and four times uv the wind between the ends.
+    /// </summary>
+    private static double[]? Shape(GridSurveyInput input)
+    {
+        double[][] rows = [.. input.PointsMm.Select(p => Row(p[0], p[1], input))];
+        double middle = input.PointsMm.Average(p => p[2]);
+        double[]? solved = Planes.Solve(rows, [.. input.PointsMm.Select(p => p[2] - middle)], 6);
+        if (solved is not null)
+        {
+            solved[0] += middle;
+        }
+        return solved;
+    }
+
+    private static double[] Row(double x, double y, GridSurveyInput input)
+    {
+        double u = (x - (input.LengthMm / 2)) / (input.LengthMm / 2), v = (y - (input.WidthMm / 2)) / (input.WidthMm / 2);
+        return [1, u, v, u * u, u * v, v * v];
+    }
+
+    private static double? RSquared(GridSurveyInput input, Plane plane, double[] shape)
+    {
+        double planeSs = 0, shapeSs = 0;
+        foreach (double[] p in input.PointsMm)
+        {
+            double off = p[2] - plane.At(p[0], p[1]);
+            double left = p[2] - Row(p[0], p[1], input).Zip(shape, (r, s) => r * s).Sum();
+            planeSs += off * off;
+            shapeSs += left * left;
+        }
+        return planeSs / input.PointsMm.Count <= 1e-18 ? null : 1 - (shapeSs / planeSs);
+    }
+
+    private static (ZoneHeights?, double?) Zones(GridSurveyInput input)
+    {
+        if (input.MouthFrontMm is not double front)
+        {
+            return (null, null);
+        }
+        List<double[]> toe = [.. input.PointsMm.Where(p => p[0] <= (ZoneShare * input.LengthMm) + Whole.Slack)];
+        List<double[]> heel = [.. input.PointsMm.Where(p => p[0] >= ((1 - ZoneShare) * input.LengthMm) - Whole.Slack)];
+        List<double[]> mouth = [.. input.PointsMm.Where(p => p[0] >= front - MouthBandMm - Whole.Slack && p[0] <= front + Whole.Slack)];
+        if (mouth.Count == 0 && input.PointsMm.Any(p => p[0] <= front))
+        {
+            double nearest = input.PointsMm.Where(p => p[0] <= front).Max(p => p[0]);
+            mouth = [.. input.PointsMm.Where(p => Math.Abs(p[0] - nearest) < 1e-6)];
+        }
+        if (toe.Count == 0 || heel.Count == 0 || mouth.Count == 0)
+        {
+            return (null, null);
+        }
+        Plane plane = Planes.LeastSquares([.. toe, .. mouth, .. heel]);
+        double High(List<double[]> zone) => zone.Max(p => p[2] - plane.At(p[0], p[1]));
+        var heights = new ZoneHeights(High(toe), High(mouth), High(heel));
+        double[] all = [heights.Toe, heights.Mouth, heights.Heel];
+        return (heights, all.Max() - all.Min());
+    }
+}

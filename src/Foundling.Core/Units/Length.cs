@@ -1,0 +1,91 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace Foundling.Core.Units;
+
+/// <summary>How lengths are shown.</summary>
+public enum LengthUnits
+{
+    /// <summary>Millimetres.</summary>
+    Metric,
+
+    /// <summary>Inches, and thousandths for small values.</summary>
+    Imperial,
+}
+
+/// <summary>Reads and writes lengths as people at a bench type them. Stored in millimetres.</summary>
+public static partial class Length
+{
+    /// <summary>Millimetres in an inch.</summary>
+    public const double MmPerInch = 25.4;
+
+    /// <summary>
+    /// Reads a length: <c>0.05 mm</c>, <c>1/16"</c>, <c>9 3/4 in</c>, <c>2 thou</c>, <c>0,05</c>. A bare number is in
+    /// <paramref name="bare"/> units.
+    /// </summary>
+    /// <param name="text">What was typed.</param>
+    /// <param name="mm">The length in millimetres.</param>
+    /// <param name="bare">Units of a number without one.</param>
+    /// <returns>False when it is no length.</returns>
+    public static bool TryParse(string? text, out double mm, LengthUnits bare = LengthUnits.Metric)
+    {
+        mm = 0;
+        Match match = Pattern().Match((text ?? "").Trim());
+        if (!match.Success)
+        {
+            return false;
+        }
+        double value = 0;
+        if (match.Groups["whole"].Success)
+        {
+            value = Number(match.Groups["whole"].Value);
+        }
+        if (match.Groups["num"].Success)
+        {
+            double denominator = Number(match.Groups["den"].Value);
+            if (denominator == 0)
+            {
+                return false;
+            }
+            value += Number(match.Groups["num"].Value) / denominator;
+        }
+        double factor = match.Groups["unit"].Value.ToLowerInvariant() switch
+        {
+            "mm" => 1,
+            "cm" => 10,
+            "m" => 1000,
+            "um" or "µm" or "μm" => 0.001,
+            "thou" or "mil" => MmPerInch / 1000,
+            "" when !match.Groups["num"].Success => bare == LengthUnits.Metric ? 1 : MmPerInch,
+            _ => MmPerInch,
+        };
+        mm = value * factor * (match.Groups["sign"].Value is "-" or "−" ? -1 : 1);
+        return double.IsFinite(mm);
+    }
+
+    /// <summary>Reads a length or throws an <see cref="InputException"/> that says what can be typed.</summary>
+    public static double Parse(string? text, string field, LengthUnits bare = LengthUnits.Metric) =>
+        TryParse(text, out double mm, bare)
+            ? mm
+            : throw new InputException("not_a_length", field, text, "a length", NotALength(text));
+
+    /// <summary>The sentence for something that is no length.</summary>
+    public static string NotALength(string? text) =>
+        $"\"{text}\" is not a length. Type a number, with a unit if you like: 245, 9 5/8\", 2 thou, 0.05 mm.";
+
+    /// <summary>Writes a length with its unit: small ones in hundredths of a millimetre or in thou.</summary>
+    /// <param name="mm">Length in millimetres.</param>
+    /// <param name="units">Units to show.</param>
+    public static string Show(double mm, LengthUnits units = LengthUnits.Metric)
+    {
+        double size = Math.Abs(mm);
+        return units == LengthUnits.Imperial
+            ? size < 2.54 ? $"{mm / MmPerInch * 1000:0.#} thou" : $"{mm / MmPerInch:0.##} in"
+            : size < 0.1 ? $"{mm:0.000} mm" : size < 10 ? $"{mm:0.00} mm" : size < 100 ? $"{mm:0.#} mm" : $"{mm:0} mm";
+    }
+
+    private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);
+
+    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)|(?<whole>\d*[.,]?\d+))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
+    private static partial Regex Pattern();
+}

@@ -1,0 +1,44 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace Foundling.Core.Units;
+
+/// <summary>Reads amounts of money and durations as people type them.</summary>
+public static partial class Typed
+{
+    /// <summary>Reads an amount of money, with or without a currency sign: <c>£12.50</c>, <c>12,5</c>.</summary>
+    public static bool TryMoney(string? text, out decimal amount)
+    {
+        amount = 0;
+        Match match = MoneyPattern().Match((text ?? "").Trim());
+        return match.Success && decimal.TryParse(match.Groups[1].Value.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out amount)
+            && amount <= 1_000_000;
+    }
+
+    /// <summary>Reads a duration in minutes: <c>25</c>, <c>25 min</c>, <c>1:30</c>, <c>1 h 30</c>, <c>1.5 h</c>.</summary>
+    public static bool TryMinutes(string? text, out double minutes)
+    {
+        minutes = 0;
+        Match match = MinutesPattern().Match((text ?? "").Trim());
+        if (!match.Success)
+        {
+            return false;
+        }
+        static double Number(Group group) => group.Success ? double.Parse(group.Value.Replace(',', '.'), CultureInfo.InvariantCulture) : 0;
+        minutes = (Number(match.Groups["h"]) * 60) + Number(match.Groups["m"]);
+        return minutes is >= 0 and <= 60 * 24 * 7;
+    }
+
+    /// <summary>Minutes as hours and minutes: <c>1 h 30</c>, <c>25 min</c>.</summary>
+    public static string Hours(double minutes)
+    {
+        int whole = (int)Math.Round(minutes);
+        return whole < 60 ? $"{whole} min" : whole % 60 == 0 ? $"{whole / 60} h" : $"{whole / 60} h {whole % 60:00}";
+    }
+
+    [GeneratedRegex(@"^[£€$]?\s*(\d{1,7}(?:[.,]\d{1,2})?)\s*[£€$]?$")]
+    private static partial Regex MoneyPattern();
+
+    [GeneratedRegex(@"^(?:(?<h>\d+(?:[.,]\d+)?)\s*(?:h|:)\s*)?(?:(?<m>\d+(?:[.,]\d+)?)\s*(?:min|m)?)?$(?<=\S)", RegexOptions.IgnoreCase)]
+    private static partial Regex MinutesPattern();
+}
