@@ -1,0 +1,83 @@
+namespace Foundling.Core.Tools;
+
+/// <summary>What can be wrong with a part.</summary>
+public enum FindingKind
+{
+    /// <summary>Surface rust and scale.</summary>
+    Rust,
+
+    /// <summary>Pits.</summary>
+    Pitting,
+
+    /// <summary>Coating or finish gone.</summary>
+    CoatingLoss,
+
+    /// <summary>A crack or break.</summary>
+    Crack,
+
+    /// <summary>Loose.</summary>
+    Looseness,
+
+    /// <summary>Stuck.</summary>
+    Seizure,
+
+    /// <summary>Edge worn, chipped or burred.</summary>
+    EdgeDamage,
+
+    /// <summary>Not there.</summary>
+    Missing,
+}
+
+/// <summary>Written scales: each degree says what one would see.</summary>
+public static class FindingScales
+{
+    /// <summary>Highest degree of every scale.</summary>
+    public const int Worst = 4;
+
+    private static readonly Dictionary<FindingKind, (string Name, string[] Degrees)> Scales = new()
+    {
+        [FindingKind.Rust] = ("rust", ["bright, or darkened and smooth", "a brown bloom that wipes off with oil", "brown all over, smooth to the nail", "crust that stands up and catches the nail", "scale that lifts in flakes"]),
+        [FindingKind.Pitting] = ("pitting", ["no pits", "pin points, seen only against the light", "pits that catch a fingernail, away from the edge", "pits near an edge or across a working face", "deep pits that reach the edge"]),
+        [FindingKind.CoatingLoss] = ("coating loss", ["whole", "chips at corners and screws", "worn to metal where hands go", "about half gone, edges lifting", "only traces in the corners"]),
+        [FindingKind.Crack] = ("crack", ["none", "a hairline that does not open", "opens under light pressure", "right through, pieces still together", "broken, pieces apart"]),
+        [FindingKind.Looseness] = ("looseness", ["firm", "moves when pushed hard", "rocks in the hand", "turns or slides freely", "falls off"]),
+        [FindingKind.Seizure] = ("seizure", ["free", "stiff, moves with oil", "moves with the right tool and force", "will not move after oil and a day", "will not move at all, slot or flats already spoiled"]),
+        [FindingKind.EdgeDamage] = ("edge damage", ["sharp", "dull, reflects light", "small nicks, edge not square", "chips a honing will not take out", "broken corner or burred right back"]),
+        [FindingKind.Missing] = ("missing", ["all there", "a small common piece gone", "a piece gone that can be made", "a piece gone that must be found", "gone, and the tool cannot work without it"]),
+    };
+
+    /// <summary>Name of a kind of finding.</summary>
+    public static string Name(FindingKind kind) => Scales[kind].Name;
+
+    /// <summary>What each degree from 0 to 4 looks like.</summary>
+    public static IReadOnlyList<string> Degrees(FindingKind kind) => Scales[kind].Degrees;
+
+    /// <summary>What one degree looks like.</summary>
+    /// <exception cref="InputException">A degree outside 0 to 4.</exception>
+    public static string Sight(FindingKind kind, int degree) => Scales[kind].Degrees[(int)Check.Within(degree, 0, Worst, "severity")];
+
+    /// <summary>Kinds of finding that make sense for a part.</summary>
+    public static IEnumerable<FindingKind> For(PartDef part)
+    {
+        if (part.Ferrous)
+        {
+            yield return FindingKind.Rust;
+            yield return FindingKind.Pitting;
+        }
+        if (part.Finish != PartFinish.Bare)
+        {
+            yield return FindingKind.CoatingLoss;
+        }
+        yield return FindingKind.Crack;
+        yield return FindingKind.Looseness;
+        if (part.Material is not (Material.Wood or Material.Soft))
+        {
+            yield return FindingKind.Seizure;
+        }
+        if (part.Material == Material.EdgeSteel)
+        {
+            yield return FindingKind.EdgeDamage;
+        }
+        yield return FindingKind.Missing;
+    }
+}

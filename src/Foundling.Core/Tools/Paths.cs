@@ -1,0 +1,120 @@
+using System.Globalization;
+using System.Text;
+
+namespace Foundling.Core.Tools;
+
+/// <summary>A place on a drawing, mm.</summary>
+public readonly record struct Spot(double X, double Y);
+
+/// <summary>An outline made of lines and cubic curves, in absolute millimetres.</summary>
+public sealed class Outline
+{
+    private readonly List<(char Command, Spot[] Points)> _segments;
+
+    private Outline(List<(char, Spot[])> segments) => _segments = segments;
+
+    /// <summary>Reads path data with the commands M, L, H, V, C and Z in either case.</summary>
+    /// <exception cref="FormatException">Another command, or a missing number.</exception>
+    public static Outline Parse(string data)
+    {
+        var segments = new List<(char, Spot[])>();
+        int at = 0;
+        Spot now = default, start = default;
+        char command = 'M';
+        while (true)
+        {
+            while (at < data.Length && (char.IsWhiteSpace(data[at]) || data[at] == ','))
+            {
+                at++;
+            }
+            if (at >= data.Length)
+            {
+                break;
+            }
+            if (char.IsLetter(data[at]))
+            {
+                command = data[at++];
+            }
+            bool relative = char.IsLower(command);
+            double ox = relative ? now.X : 0, oy = relative ? now.Y : 0;
+            Spot Next() => new(ox + Number(data, ref at), oy + Number(data, ref at));
+            switch (char.ToUpperInvariant(command))
+            {
+                case 'M':
+                    now = start = Next();
+                    segments.Add(('M', [now]));
+                    command = relative ? 'l' : 'L';
+                    break;
+                case 'L':
+                    now = Next();
+                    segments.Add(('L', [now]));
+                    break;
+                case 'H':
+                    now = new Spot(ox + Number(data, ref at), now.Y);
+                    segments.Add(('L', [now]));
+                    break;
+                case 'V':
+                    now = new Spot(now.X, oy + Number(data, ref at));
+                    segments.Add(('L', [now]));
+                    break;
+                case 'C':
+                    Spot a = Next(), b = Next();
+                    now = Next();
+                    segments.Add(('C', [a, b, now]));
+                    break;
+                case 'Z':
+                    now = start;
+                    segments.Add(('Z', []));
+                    break;
+                default:
+                    throw new FormatException($"Path command {command} is not drawn here.");
+            }
+        }
+        return new Outline(segments);
+    }
+
+    private static double Number(string data, ref int at)
+    {
+        while (at < data.Length && (char.IsWhiteSpace(data[at]) || data[at] == ','))
+        {
+            at++;
+        }
+        int from = at;
+        if (at < data.Length && data[at] is '-' or '+')
+        {
+            at++;
+        }
+        bool point = false;
+        while (at < data.Length && (char.IsDigit(data[at]) || (data[at] == '.' && !point)))
+        {
+            point |= data[at] == '.';
+            at++;
+        }
+        return at == from ? throw new FormatException("A number is missing in a path.") : double.Parse(data.AsSpan(from, at - from), CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>The same outline with every point and control point moved.</summary>
+    public Outline Move(Func<Spot, Spot> map) => new([.. _segments.Select(s => (s.Command, s.Points.Select(map).ToArray()))]);
+
+    /// <summary>Path data in absolute coordinates, hundredths of a millimetre.</summary>
+    public override string ToString()
+    {
+        var text = new StringBuilder();
+        foreach ((char command, Spot[] points) in _segments)
+        {
+            text.Append(command);
+            for (int i = 0; i < points.Length; i++)
+            {
+                text.Append(CultureInfo.InvariantCulture, $"{(i > 0 ? " " : "")}{points[i].X:0.##} {points[i].Y:0.##}");
+            }
+        }
+        return text.ToString();
+    }
+
+    /// <summary>Box around all points and control points.</summary>
+    public (Spot Low, Spot High) Box()
+    {
+        List<Spot> all = [.. _segments.SelectMany(s => s.Points)];
+        return (new Spot(all.Min(p => p.X), all.Min(p => p.Y)), new Spot(all.Max(p => p.X), all.Max(p => p.Y)));
+    }
+}
