@@ -1,0 +1,126 @@
+using Foundling.Core.Origin;
+using Foundling.Core.Soles;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+
+namespace Foundling.Data.Demo;
+
+/// <summary>One demo tool: what is known of it and how far it has come.</summary>
+internal sealed record DemoTag(int Number, string Kind, string Name, int DaysAgo, AimKind? Aim, double Done, Weathering Looks)
+{
+    public double? LengthMm { get; init; }
+
+    public double? IronWidthMm { get; init; }
+
+    public double? SoleWidthMm { get; init; }
+
+    public double? MouthFrontMm { get; init; }
+
+    public SolePurpose? Purpose { get; init; }
+
+    public string Source { get; init; } = "";
+
+    public decimal? Price { get; init; }
+
+    public string Owner { get; init; } = "Skerrow Slip";
+
+    public string OwnersMark { get; init; } = "";
+
+    public string Story { get; init; } = "";
+
+    public int? PromisedInDays { get; init; }
+
+    public (string Trait, string Variant, Confidence Confidence)[] Seen { get; init; } = [];
+
+    public (string Part, FindingKind Kind, int Degree, string Note)[] Wrong { get; init; } = [];
+
+    public (double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
+
+    public bool Surveyed { get; init; }
+
+    public double[] AsFoundMm { get; init; } = [];
+
+    public double[] ProvedMm { get; init; } = [];
+
+    public (int Hits, int Points)? Counted { get; init; }
+}
+
+/// <summary>The tool loft of the boatyard at Skerrow Slip. Every maker, place and person is invented.</summary>
+internal static class DemoTags
+{
+    private const Confidence Sure = Confidence.Sure, Likely = Confidence.Likely, Unsure = Confidence.Unsure;
+
+    public static IReadOnlyList<DemoTag> All { get; } =
+    [
+        new(17, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 96, AimKind.Work, 1, new(17, 0.06, 0.1, 4))
+        {
+            LengthMm = 248, IronWidthMm = 50.7, SoleWidthMm = 63, MouthFrontMm = 77, Purpose = SolePurpose.Smoothing, Source = "Loft, back shelf", Story = "Used on the ribs of the yawl; came back into service this autumn.",
+            Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("wheel", "large_brass", Sure), ("knob_form", "tall_ball", Sure), ("cap_hole", "pear", Likely)],
+            Wrong = [("body", FindingKind.Rust, 2, "cheeks"), ("tote", FindingKind.Looseness, 2, "turns on its rod"), ("iron", FindingKind.EdgeDamage, 1, "")],
+            AsFoundMm = [0.19, 0.23, 0.21], ProvedMm = [0.031, 0.034, 0.03, 0.036, 0.033],
+        },
+        new(19, "metal-bench-plane", "Try plane, Pellow & Tarn", 41, AimKind.Work, 0.62, new(19, 0.32, 0.28, 14))
+        {
+            LengthMm = 559, IronWidthMm = 60.1, SoleWidthMm = 76, MouthFrontMm = 178, Purpose = SolePurpose.Try, Source = "Chandler's clearance, Orlass Quay", Price = 38, OwnersMark = "T. HOLLIS", Story = "Stood on a window sill for years. Wanted for the new rudder blade.",
+            Seen = [("side_wing", "low_arc", Sure), ("cast_number", "ahead_of_knob", Sure), ("frog_top", "rounded", Likely), ("cap_hole", "round", Sure), ("iron_mark", "straight_name", Sure), ("knob_form", "low_bun", Sure)],
+            Wrong = [("body", FindingKind.Rust, 3, "toe and cheeks"), ("body", FindingKind.CoatingLoss, 2, "behind the frog"), ("iron", FindingKind.Pitting, 2, "20 mm from the edge"), ("adjuster", FindingKind.Seizure, 1, ""), ("iron", FindingKind.EdgeDamage, 2, "two nicks")],
+            AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96),
+        },
+        new(22, "hand-saw", "Hand saw, Quillan, 26 in", 35, AimKind.Work, 0.45, new(22, 0.45, 0, 8))
+        {
+            LengthMm = 660, Source = "House sale at Brannoch", Price = 9, Story = "Faint etch under the brown; the plate rings true.",
+            Seen = [("nut_form", "domed_split", Sure), ("plate_etch", "scroll_etch", Unsure), ("handle_horn", "short_horn", Sure), ("handle_wood", "apple", Likely), ("badge", "heron", Sure), ("nib", "nib", Sure)],
+            Wrong = [("plate", FindingKind.Rust, 2, "both sides, etch near the middle"), ("handle", FindingKind.CoatingLoss, 3, ""), ("saw_nuts", FindingKind.Looseness, 1, "")],
+        },
+        new(24, "bolt-cutter", "Bolt cutter, 18 in", 28, AimKind.Work, 0.35, new(24, 0.4, 0.35, 10))
+        {
+            LengthMm = 457, Source = "Found in the mast store", Owner = "Piet Varrow", Story = "Piet wants it back for the mooring chain.", PromisedInDays = 9,
+            Wrong = [("upper_jaw", FindingKind.Rust, 3, ""), ("lower_jaw", FindingKind.EdgeDamage, 3, "chip 2 mm wide"), ("pivot", FindingKind.Seizure, 2, ""), ("strap", FindingKind.Rust, 2, "")],
+        },
+        new(27, "drawknife", "Drawknife, Hexholm Forge", 22, AimKind.Work, 0.8, new(27, 0.12, 0, 3))
+        {
+            LengthMm = 367, Source = "Maud's shed", Owner = "Maud Aldous", OwnersMark = "M A", Story = "Her father shaped oars with it. One handle turned on its tang.", PromisedInDays = 4,
+            Wrong = [("blade", FindingKind.Rust, 2, ""), ("handle_left", FindingKind.Looseness, 3, "turns on the tang"), ("blade", FindingKind.EdgeDamage, 1, "")],
+            Standing = (22, null, 24, null),
+        },
+        new(31, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 15, AimKind.Work, 0.42, new(31, 0.38, 0.43, 12))
+        {
+            LengthMm = 245, IronWidthMm = 50.9, SoleWidthMm = 60, MouthFrontMm = 80, Purpose = SolePurpose.Smoothing, Source = "Market at Orlass Quay, end stall", Price = 14, Story = "Nameless under the grease. Bought for the boatbuilding class.",
+            Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("cast_number", "behind_frog", Sure), ("wheel", "large_brass", Sure), ("cap_hole", "pear", Likely), ("knob_form", "tall_ball", Sure), ("tote_fixing", "rod_and_toe_screw", Sure), ("iron_mark", "boxed_name", Sure)],
+            Wrong =
+            [
+                ("body", FindingKind.CoatingLoss, 3, "gone in patches, edges lifting"), ("lever_cap", FindingKind.CoatingLoss, 2, "plating rough, sound"), ("body", FindingKind.Rust, 2, "cheeks and sole"),
+                ("knob", FindingKind.Looseness, 2, "will not draw down, gap 1.4 mm"), ("tote", FindingKind.Crack, 4, "clean break at the waist"), ("adjuster", FindingKind.Seizure, 1, "stiff, moves with oil"),
+                ("iron", FindingKind.Pitting, 3, "two pits within 3 mm of the edge"), ("frog", FindingKind.Rust, 2, "seat"), ("iron", FindingKind.EdgeDamage, 2, "out of square 1.6 mm"),
+            ],
+            Surveyed = true, AsFoundMm = [0.28, 0.31, 0.22], Counted = (36, 84),
+        },
+        new(33, "spokeshave", "Spokeshave, flat sole", 12, AimKind.Keep, 0.3, new(33, 0.3, 0.2, 6))
+        {
+            LengthMm = 251, IronWidthMm = 53, Source = "Lent by the museum at Tarn Head", Owner = "Piet Varrow", Story = "Scarce; to be stabilised and shown, not made new.",
+            Wrong = [("body", FindingKind.Rust, 1, ""), ("body", FindingKind.CoatingLoss, 1, "grips"), ("iron", FindingKind.Rust, 2, "")],
+        },
+        new(35, "back-saw", "Back saw, 12 in", 9, AimKind.Work, 0.35, new(35, 0.5, 0, 6))
+        {
+            LengthMm = 305, Source = "Box of odds, Brannoch", Price = 6, Story = "A faint mark under dark rust near the back.",
+            Wrong = [("plate", FindingKind.Rust, 3, "dark, mark under it"), ("handle", FindingKind.CoatingLoss, 2, ""), ("saw_nuts", FindingKind.Looseness, 2, "")],
+            Standing = (9, 3, 17, 48),
+        },
+        new(38, "adjustable-wrench", "Adjustable wrench, Ottermere", 6, AimKind.Work, 0.2, new(38, 0.55, 0, 16))
+        {
+            LengthMm = 253, Source = "Bilge of the old ferry", Story = "Play in the jaw, 1.2 mm at the tip.",
+            Seen = [("jaw_back", "rounded", Sure), ("wrench_knurl", "diamond", Sure), ("handle_hole", "round", Unsure)],
+            Wrong = [("sliding_jaw", FindingKind.Looseness, 2, "1.2 mm play"), ("frame", FindingKind.Rust, 3, ""), ("knurl", FindingKind.Seizure, 2, ""), ("handle", FindingKind.Rust, 3, "")],
+        },
+        new(40, "wooden-bench-plane", "Jack plane, Fennick Garth", 3, AimKind.Keep, 0, new(40, 0.25, 0, 2))
+        {
+            LengthMm = 432, IronWidthMm = 57, Source = "Left on the loft steps", Story = "No note with it. Wedge and iron may not belong together.",
+            Seen = [("chamfer", "narrow_flat", Sure), ("wedge_head", "elliptical", Likely), ("iron_top", "square", Sure)],
+            Wrong = [("iron", FindingKind.Rust, 2, ""), ("body", FindingKind.Crack, 1, "hairline at the heel")],
+        },
+        new(42, "chisel", "Paring chisel, Hexholm Forge", 1, null, 0, new(42, 0.35, 0, 9))
+        {
+            LengthMm = 284, IronWidthMm = 25, Source = "Maud's shed", Owner = "Maud Aldous", Story = "Pits on the back; about nine millimetres of hard steel left.",
+        },
+    ];
+}

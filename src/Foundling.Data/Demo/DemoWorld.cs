@@ -1,0 +1,146 @@
+using Foundling.Core.Rod;
+using Foundling.Core.Soles;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Pictures;
+using Foundling.Data.Reference;
+using Foundling.Data.Shop;
+using Foundling.Data.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace Foundling.Data.Demo;
+
+/// <summary>Fills an empty shop with the loft at Skerrow Slip. Dates are relative to today.</summary>
+public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook shop, TimeProvider time)
+{
+    /// <summary>Loads the demo tags into an empty shop; does nothing where there are tags already.</summary>
+    public async Task Load(CancellationToken cancel = default)
+    {
+        if (await db.Tags.AnyAsync(cancel).ConfigureAwait(false))
+        {
+            return;
+        }
+        var settings = new ShopSettings { Name = "Skerrow Slip", TemperatureC = 14, HumidityPercent = 66, Rust = RustSchool.Chelating };
+        await shop.Save(settings, cancel).ConfigureAwait(false);
+        var painted = DemoTags.All.AsParallel().Select(d => (d.Number, Photo: BenchPhotograph.Paint(Profile.Fitted(d.Kind, d.LengthMm, d.MouthFrontMm), d.Looks))).ToDictionary(x => x.Number, x => x.Photo);
+        foreach (DemoTag demo in DemoTags.All)
+        {
+            Tag tag = Make(demo, settings);
+            using var stream = new MemoryStream(painted[demo.Number].Jpeg);
+            Picture picture = await pictures.Add(stream, "demo", "as it came", cancel).ConfigureAwait(false);
+            picture.At = tag.BookedAt;
+            tag.Pictures.Add(picture);
+            db.Tags.Add(tag);
+        }
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        db.ChangeTracker.Clear();
+    }
+
+    private Tag Make(DemoTag demo, ShopSettings settings)
+    {
+        DateTimeOffset now = time.GetUtcNow();
+        DateTimeOffset booked = now.AddDays(-demo.DaysAgo);
+        var today = DateOnly.FromDateTime(time.GetLocalNow().Date);
+        var tag = new Tag
+        {
+            Number = demo.Number, Kind = demo.Kind, Name = demo.Name, LengthMm = demo.LengthMm, IronWidthMm = demo.IronWidthMm, SoleWidthMm = demo.SoleWidthMm, MouthFrontMm = demo.MouthFrontMm,
+            Purpose = demo.Purpose, Source = demo.Source, Price = demo.Price, ArrivedOn = today.AddDays(-demo.DaysAgo), Owner = demo.Owner, OwnersMark = demo.OwnersMark, Story = demo.Story,
+            PromisedOn = demo.PromisedInDays is int days ? today.AddDays(days) : null, Aim = demo.Aim, BookedAt = booked, Status = TagStatus.InHand,
+        };
+        DateTimeOffset at = booked;
+        DateTimeOffset Next(double minutes) => at = at.AddMinutes(minutes);
+        tag.Looks.AddRange(demo.Seen.Select((s, i) => new Look { Id = Guid.CreateVersion7(now), Order = i + 1, Trait = s.Trait, Variant = s.Variant, Confidence = s.Confidence, At = Next(2) }));
+        tag.Findings.AddRange(demo.Wrong.Select((w, i) => new Finding
+        {
+            Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, At = Next(1),
+            CountHits = i == 0 ? demo.Counted?.Hits : null, CountPoints = i == 0 ? demo.Counted?.Points : null,
+        }));
+        if (demo.AsFoundMm.Length > 0)
+        {
+            tag.Proofs.Add(Proof(demo.AsFoundMm, true, Next(20)));
+        }
+        if (demo.Aim is AimKind aim)
+        {
+            Work(tag, demo, new PlanQuestion(tag.Tool(), aim, tag.Findings, ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm), now);
+        }
+        if (demo.Surveyed)
+        {
+            tag.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now.AddDays(-2), Source = "bench indicator, mounted and under tension", Input = SampleSole(tag) });
+        }
+        if (demo.ProvedMm.Length > 0)
+        {
+            tag.Proofs.Add(Proof(demo.ProvedMm, false, now.AddDays(-demo.DaysAgo + 20)));
+            tag.Status = TagStatus.Done;
+        }
+        return tag;
+    }
+
+    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, DateTimeOffset now)
+    {
+        var random = new Random(demo.Number);
+        tag.Steps.AddRange(Planner.Plan(question));
+        int done = (int)Math.Floor(tag.Steps.Count * demo.Done + 1e-9);
+        if (demo.Standing is not null)
+        {
+            // What stands is the step whose wait is running.
+            int standing = tag.Steps.FindIndex(s => s.WaitMin > 60);
+            done = standing >= 0 ? standing + 1 : done;
+        }
+        else if (done < tag.Steps.Count && done > 0)
+        {
+            // A demo tool is never left wet between two steps of a block.
+            while (done < tag.Steps.Count && tag.Steps[done].Block is not null && tag.Steps[done - 1].Block == tag.Steps[done].Block)
+            {
+                done++;
+            }
+        }
+        double days = Math.Max(1, demo.DaysAgo - 2);
+        for (int i = 0; i < done; i++)
+        {
+            PlanStep step = tag.Steps[i];
+            DateTimeOffset end = now.AddDays(-days + (days * 0.8 * i / Math.Max(1, done))).AddMinutes(random.Next(0, 90));
+            if (i == done - 1 && demo.Standing is { } wait)
+            {
+                end = now.AddHours(-wait.Hours);
+                tag.Waits.Add(new Wait
+                {
+                    Id = Guid.CreateVersion7(end), Step = step.Key, What = step.Title, StartedAt = end, ReadyAt = end.AddHours(wait.Ready),
+                    LookInAt = wait.LookIn is double look ? end.AddHours(wait.Hours + look) : null, MustBeOutAt = wait.OutBy is double by ? end.AddHours(by) : null,
+                });
+            }
+            double minutes = Math.Round(step.LikelyMin * (0.8 + (0.6 * random.NextDouble())), 1);
+            step.State = StepState.Done;
+            step.EndedAt = end;
+            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(end.AddMinutes(-minutes)), At = end.AddMinutes(-minutes), Kind = LogKind.Started, Step = step.Key, Text = step.Title });
+            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(end), At = end, Kind = LogKind.Stopped, Step = step.Key, Minutes = minutes, Text = step.Title });
+        }
+        if (done > 4)
+        {
+            DateTimeOffset at = now.AddDays(-days / 2);
+            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(at), At = at, Kind = LogKind.Note, Text = "Ines: less grease under the frog than I feared." });
+        }
+    }
+
+    private static ProofRecord Proof(double[] readings, bool asFound, DateTimeOffset at) => new()
+    {
+        Id = Guid.CreateVersion7(at), At = at, AsFound = asFound, Conditions = "larch offcut, straight grain, 30 mm edge", ReadingsMm = [.. readings], TargetMm = 0.05, ResolutionMm = 0.001,
+    };
+
+    /// <summary>The sole the shipped sample file holds too: hollow along its length with a little wind.</summary>
+    internal static GridSurveyInput SampleSole(Tag tag)
+    {
+        double length = tag.LengthMm ?? 245, width = tag.SoleWidthMm ?? 60;
+        var random = new Random(tag.Number);
+        var points = new List<double[]>();
+        for (int i = 0; i < 18; i++)
+        {
+            foreach (double y in new[] { 3, width / 2, width - 3 })
+            {
+                double x = Math.Round(2 + (i * (length - 4) / 17), 1), u = ((2 * x) - length) / length, v = ((2 * y) - width) / width;
+                double z = (0.11 * u * u) + (0.012 * v * v) + (0.03 * u * v / 4) + (0.02 * u) + ((random.NextDouble() - 0.5) * 0.008);
+                points.Add([x, y, Math.Round(z, 3)]);
+            }
+        }
+        return new GridSurveyInput(length, width, points, tag.MouthFrontMm ?? 80, tag.Purpose ?? SolePurpose.Smoothing);
+    }
+}

@@ -1,0 +1,60 @@
+using Foundling.Core.Rod;
+using Foundling.Data.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace Foundling.Data.Shop;
+
+/// <summary>What holds for the whole shop.</summary>
+public sealed class ShopSettings
+{
+    /// <summary>The only row.</summary>
+    public int Id { get; set; } = 1;
+
+    /// <summary>Name of the shop.</summary>
+    public string Name { get; set; } = "";
+
+    /// <summary>Temperature in the shop, °C.</summary>
+    public double TemperatureC { get; set; } = 18;
+
+    /// <summary>Relative humidity, %.</summary>
+    public double HumidityPercent { get; set; } = 55;
+
+    /// <summary>How the shop takes rust off.</summary>
+    public RustSchool Rust { get; set; } = RustSchool.Chelating;
+}
+
+/// <summary>The one clock that may run.</summary>
+public sealed class RunningClock
+{
+    /// <summary>The only row.</summary>
+    public int Id { get; set; } = 1;
+
+    /// <summary>Tag it runs for.</summary>
+    public int TagNumber { get; set; }
+
+    /// <summary>Step it runs for.</summary>
+    public string Step { get; set; } = "";
+
+    /// <summary>Title of the step when it started.</summary>
+    public string Title { get; set; } = "";
+
+    /// <summary>When it started.</summary>
+    public DateTimeOffset StartedAt { get; set; }
+}
+
+/// <summary>Reads and keeps the shop's settings.</summary>
+public sealed class ShopBook(FoundlingDb db)
+{
+    /// <summary>The settings, with defaults for a new shop.</summary>
+    public async Task<ShopSettings> Read(CancellationToken cancel = default) =>
+        await db.Shop.AsNoTracking().FirstOrDefaultAsync(cancel).ConfigureAwait(false) ?? new ShopSettings();
+
+    /// <summary>Keeps the settings.</summary>
+    public async Task Save(ShopSettings settings, CancellationToken cancel = default)
+    {
+        bool there = await db.Shop.AnyAsync(cancel).ConfigureAwait(false);
+        db.Entry(settings).State = there ? EntityState.Modified : EntityState.Added;
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        db.Entry(settings).State = EntityState.Detached;
+    }
+}

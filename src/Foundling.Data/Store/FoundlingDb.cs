@@ -1,0 +1,112 @@
+using System.Text.Json;
+using Foundling.Core.Gauges;
+using Foundling.Core.Soles;
+using Foundling.Core.Tags;
+using Foundling.Data.Shop;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+
+namespace Foundling.Data.Store;
+
+/// <summary>The shop's database: one SQLite file, one aggregate per tag.</summary>
+public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbContext(options)
+{
+    /// <summary>Tags.</summary>
+    public DbSet<Tag> Tags => Set<Tag>();
+
+    /// <summary>The shop's settings, one row.</summary>
+    public DbSet<ShopSettings> Shop => Set<ShopSettings>();
+
+    /// <summary>The running clock, at most one row.</summary>
+    public DbSet<RunningClock> Clock => Set<RunningClock>();
+
+    /// <summary>Forms already taken, so that a double click counts once.</summary>
+    public DbSet<TakenForm> TakenForms => Set<TakenForm>();
+
+    /// <inheritdoc />
+    protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)
+    {
+        // SQLite cannot order offsets, so moments are kept as UTC ticks.
+        configurationBuilder.Properties<DateTimeOffset>().HaveConversion<UtcTicks>();
+        configurationBuilder.Properties<Enum>().HaveConversion<string>();
+    }
+
+    /// <inheritdoc />
+    protected override void OnModelCreating(ModelBuilder modelBuilder) => modelBuilder.ApplyConfigurationsFromAssembly(typeof(FoundlingDb).Assembly);
+
+    private sealed class UtcTicks() : ValueConverter<DateTimeOffset, long>(v => v.UtcTicks, v => new DateTimeOffset(v, TimeSpan.Zero));
+}
+
+internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
+{
+    public void Configure(EntityTypeBuilder<Tag> tag)
+    {
+        tag.HasKey(t => t.Number);
+        tag.Property(t => t.Number).ValueGeneratedNever();
+        tag.Property(t => t.Version).IsConcurrencyToken();
+        tag.HasIndex(t => t.Status);
+        tag.HasMany(t => t.Looks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Findings).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Pictures).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Log).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Proofs).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Waits).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Surveys).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Steps).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+    }
+}
+
+/// <summary>Children carry keys made where they are made, so that a bundle keeps them.</summary>
+internal sealed class ChildMapping :
+    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
+    IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
+{
+    public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
+
+    public void Configure(EntityTypeBuilder<Finding> child) => Map(child, "Findings");
+
+    public void Configure(EntityTypeBuilder<Picture> child) => Map(child, "Pictures");
+
+    public void Configure(EntityTypeBuilder<LogEntry> child) => Map(child, "Log");
+
+    public void Configure(EntityTypeBuilder<ProofRecord> child) => Map(child, "Proofs");
+
+    public void Configure(EntityTypeBuilder<Wait> child) => Map(child, "Waits");
+
+    public void Configure(EntityTypeBuilder<SoleRecord> child)
+    {
+        Map(child, "Surveys");
+        child.Property(s => s.Input).HasConversion(
+            v => JsonSerializer.Serialize(v, GaugeCatalogue.Json),
+            v => JsonSerializer.Deserialize<GridSurveyInput>(v, GaugeCatalogue.Json)!);
+    }
+
+    private static void Map<T>(EntityTypeBuilder<T> child, string table)
+        where T : class
+    {
+        child.ToTable(table);
+        child.HasKey("Id");
+        child.Property("Id").ValueGeneratedNever();
+    }
+}
+
+internal sealed class StepMapping : IEntityTypeConfiguration<PlanStep>
+{
+    public void Configure(EntityTypeBuilder<PlanStep> step)
+    {
+        step.ToTable("Steps");
+        step.Property<int>("TagNumber");
+        step.HasKey("TagNumber", nameof(PlanStep.Key));
+        step.Ignore(s => s.Minutes);
+    }
+}
+
+internal sealed class SmallTables : IEntityTypeConfiguration<TakenForm>, IEntityTypeConfiguration<RunningClock>, IEntityTypeConfiguration<ShopSettings>
+{
+    public void Configure(EntityTypeBuilder<TakenForm> form) => form.HasKey(f => f.Key);
+
+    public void Configure(EntityTypeBuilder<RunningClock> clock) => clock.Property(c => c.Id).ValueGeneratedNever();
+
+    public void Configure(EntityTypeBuilder<ShopSettings> shop) => shop.Property(s => s.Id).ValueGeneratedNever();
+}

@@ -1,0 +1,172 @@
+using Foundling.Core;
+using Foundling.Core.Origin;
+using Foundling.Core.Rod;
+using Foundling.Core.Tags;
+using Foundling.Data.Reference;
+using Foundling.Data.Shop;
+using Foundling.Data.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace Foundling.Data.Tags;
+
+/// <summary>Reads and keeps tags.</summary>
+public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop)
+{
+    /// <summary>A whole tag for changing, or null.</summary>
+    public async Task<Tag?> Find(int number, CancellationToken cancel = default)
+    {
+        Tag? tag = await Whole().FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false);
+        if (tag is not null)
+        {
+            Sort(tag);
+        }
+        return tag;
+    }
+
+    /// <summary>Whole tags that are in hand, oldest first.</summary>
+    public async Task<List<Tag>> InHand(int most = 60, CancellationToken cancel = default)
+    {
+        List<Tag> tags = await db.Tags.AsNoTracking().Include(t => t.Steps).Include(t => t.Waits)
+            .Where(t => t.Status == TagStatus.InHand).OrderBy(t => t.Number).Take(most).ToListAsync(cancel).ConfigureAwait(false);
+        tags.ForEach(Sort);
+        return tags;
+    }
+
+    /// <summary>Tags for the shelf: those whose number, name, owner or source match, newest first.</summary>
+    public async Task<(List<Tag> Tags, int All)> Shelf(string? search, TagStatus? status, int skip, int take, CancellationToken cancel = default)
+    {
+        IQueryable<Tag> query = db.Tags.AsNoTracking();
+        if (status is not null)
+        {
+            query = query.Where(t => t.Status == status);
+        }
+        if (!string.IsNullOrWhiteSpace(search))
+        {
+            string text = search.Trim();
+            string digits = new([.. text.Where(char.IsDigit)]);
+            int? number = int.TryParse(digits, out int n) ? n : null;
+            string like = $"%{text.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal).Replace("_", "\\_", StringComparison.Ordinal)}%";
+            query = query.Where(t => t.Number == number || EF.Functions.Like(t.Name, like, "\\") || EF.Functions.Like(t.Owner, like, "\\")
+                || EF.Functions.Like(t.Source, like, "\\") || EF.Functions.Like(t.Kind, like, "\\") || EF.Functions.Like(t.OwnersMark, like, "\\"));
+        }
+        int all = await query.CountAsync(cancel).ConfigureAwait(false);
+        List<Tag> tags = await query.OrderByDescending(t => t.Number).Skip(skip).Take(take).Include(t => t.Steps).Include(t => t.Looks).ToListAsync(cancel).ConfigureAwait(false);
+        tags.ForEach(Sort);
+        return (tags, all);
+    }
+
+    /// <summary>The next free tag number.</summary>
+    public async Task<int> NextNumber(CancellationToken cancel = default) =>
+        (await db.Tags.MaxAsync(t => (int?)t.Number, cancel).ConfigureAwait(false) ?? 0) + 1;
+
+    /// <summary>Books in a new tag and gives it its number.</summary>
+    public async Task<Tag> BookIn(Tag tag, CancellationToken cancel = default)
+    {
+        tag.Number = tag.Number > 0 ? tag.Number : await NextNumber(cancel).ConfigureAwait(false);
+        tag.BookedAt = tag.BookedAt == default ? time.GetUtcNow() : tag.BookedAt;
+        db.Tags.Add(tag);
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        return tag;
+    }
+
+    /// <summary>Keeps what was changed on a tag that came from <see cref="Find"/>.</summary>
+    /// <exception cref="DbUpdateConcurrencyException">Someone else changed the tag meanwhile.</exception>
+    public async Task Save(Tag tag, CancellationToken cancel = default)
+    {
+        tag.Version++;
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Dates a tag by its looks and measurements with the shop's book.</summary>
+    public static DatingReport? Date(Tag tag, int lookNext = 0, bool weights = false)
+    {
+        if (tag.Looks.Count == 0)
+        {
+            return null;
+        }
+        PatternBook book = ReferenceData.Book;
+        return Dating.Report(
+            new DatingInput([.. tag.Looks.Select(l => l.ToObservation())], book, [.. book.LinesFor(tag.Kind).Select(l => l.Id)],
+                new Measurements(tag.LengthMm, tag.IronWidthMm)), weights, lookNext);
+    }
+
+    /// <summary>The question a plan for this tag answers.</summary>
+    public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default)
+    {
+        ShopSettings settings = await shop.Read(cancel).ConfigureAwait(false);
+        return new PlanQuestion(tag.Tool(), aim, tag.Findings, ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm);
+    }
+
+    /// <summary>Chooses an aim and plans for it, keeping what is done.</summary>
+    public async Task Aim(Tag tag, AimKind aim, CancellationToken cancel = default)
+    {
+        IReadOnlyList<PlanStep> plan = Planner.Replan(tag.Steps, await Question(tag, aim, cancel).ConfigureAwait(false));
+        tag.Aim = aim;
+        foreach (PlanStep gone in tag.Steps.Except(plan).ToList())
+        {
+            tag.Steps.Remove(gone);
+            PlanStep? same = plan.FirstOrDefault(s => s.Key == gone.Key);
+            if (same is not null)
+            {
+                db.Entry(gone).CurrentValues.SetValues(same);
+                tag.Steps.Add(gone);
+            }
+            else
+            {
+                db.Remove(gone);
+            }
+        }
+        foreach (PlanStep added in plan.Where(s => tag.Steps.All(t => t.Key != s.Key)))
+        {
+            tag.Steps.Add(added);
+        }
+        Sort(tag);
+        await Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Finishes a step: books it, starts its wait, ends the waits it follows.</summary>
+    public async Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default)
+    {
+        if (step.State == StepState.Done)
+        {
+            return;
+        }
+        DateTimeOffset now = time.GetUtcNow();
+        step.State = StepState.Done;
+        step.EndedAt = now;
+        tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.StepDone, Step = step.Key, Text = step.Title });
+        if (step.WaitMin is double wait && wait > 0)
+        {
+            DateTimeOffset local = TimeZoneInfo.ConvertTime(now, time.LocalTimeZone);
+            tag.Waits.Add(new Wait
+            {
+                Id = Guid.CreateVersion7(now), Step = step.Key, What = step.Title, StartedAt = now, ReadyAt = now.AddMinutes(wait),
+                LookInAt = step.LookInMin is double look ? Core.Baths.Soak.LookInAt(local, look).ToUniversalTime() : null,
+                MustBeOutAt = step.OutByMin is double outBy ? now.AddMinutes(outBy) : null,
+            });
+            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.WaitBegun, Step = step.Key, Text = step.Title });
+        }
+        if (tag.Steps.All(s => s.State != StepState.Open))
+        {
+            tag.Status = TagStatus.Done;
+        }
+        await Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    private IQueryable<Tag> Whole() => db.Tags
+        .Include(t => t.Looks).Include(t => t.Findings).Include(t => t.Pictures).Include(t => t.Steps)
+        .Include(t => t.Log).Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
+
+    /// <summary>Puts the lists of a tag in their order.</summary>
+    public static void Sort(Tag tag)
+    {
+        tag.Looks.Sort((a, b) => a.Order.CompareTo(b.Order));
+        tag.Findings.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Pictures.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Steps.Sort((a, b) => a.Order.CompareTo(b.Order));
+        tag.Log.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Waits.Sort((a, b) => (a.StartedAt, a.Id).CompareTo((b.StartedAt, b.Id)));
+        tag.Surveys.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Proofs.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+    }
+}
