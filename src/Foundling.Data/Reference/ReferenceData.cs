@@ -7,6 +7,9 @@ using Foundling.Core.Origin;
 
 namespace Foundling.Data.Reference;
 
+/// <summary>A small drawing of a variant in a box of 78 by 40: filled, pale and drawn as a line.</summary>
+public sealed record VariantDrawing(string? F = null, string? P = null, string? L = null);
+
 /// <summary>Tables of public facts and the pattern book the shop starts with, read once.</summary>
 public static class ReferenceData
 {
@@ -23,6 +26,16 @@ public static class ReferenceData
 
     private static readonly Lazy<IReadOnlyList<YearStart>> LazyPatents = new(() => [.. Rows("us-utility-patents.csv")
         .Select(r => new YearStart(int.Parse(r["year"], CultureInfo.InvariantCulture), long.Parse(r["first_number"], CultureInfo.InvariantCulture)))]);
+
+    private static readonly Lazy<Dictionary<string, Dictionary<string, VariantDrawing>>> LazyDrawings = new(() =>
+    {
+        using Stream stream = Open("variant-drawings.json");
+        return JsonSerializer.Deserialize<Dictionary<string, Dictionary<string, VariantDrawing>>>(stream, GaugeCatalogue.Json)!;
+    });
+
+    /// <summary>The small drawing of a variant, or null.</summary>
+    public static VariantDrawing? Drawing(string trait, string variant) =>
+        LazyDrawings.Value.TryGetValue(trait, out Dictionary<string, VariantDrawing>? variants) ? variants.GetValueOrDefault(variant) : null;
 
     /// <summary>The pattern book.</summary>
     public static PatternBook Book => LazyBook.Value;

@@ -1,0 +1,55 @@
+using System.Text.Json;
+using Foundling.Core;
+using Foundling.Core.Gauges;
+using Foundling.Data.Reference;
+
+namespace Foundling.Web.Api;
+
+/// <summary>Every gauge as an address: send its input, get its result.</summary>
+internal static class GaugeApi
+{
+    public static void Map(WebApplication app)
+    {
+        app.MapGet("/api/gauges", () => Results.Json(
+                GaugeCatalogue.All.Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)), GaugeCatalogue.Json))
+            .WithSummary("Lists the gauges.").Produces<IEnumerable<GaugeListing>>();
+        foreach (Gauge gauge in GaugeCatalogue.All)
+        {
+            app.MapPost(gauge.Path, (HttpRequest request) => Run(gauge, request))
+                .WithSummary(gauge.About).WithTags(gauge.File).WithName($"{gauge.File}_{gauge.Calculation}")
+                .Accepts(gauge.Input, "application/json")
+                .Produces(200, gauge.Output, "application/json").ProducesProblem(400);
+        }
+        app.MapPost("/api/gauges/{file}/{calculation}", (string file, string calculation) =>
+            Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges", $"There is no gauge {file}/{calculation}."), 404)).ExcludeFromDescription();
+    }
+
+    private static async Task<IResult> Run(Gauge gauge, HttpRequest request)
+    {
+        try
+        {
+            using JsonDocument document = await JsonDocument.ParseAsync(request.Body, cancellationToken: request.HttpContext.RequestAborted);
+            return Results.Json(GaugeCatalogue.Run(gauge, document.RootElement, new GaugeContext(Assumptions.Standard, ReferenceData.Book)), GaugeCatalogue.Json);
+        }
+        catch (InputException fault)
+        {
+            return Problem(fault, 400);
+        }
+        catch (JsonException)
+        {
+            return Problem(new InputException("not_json", "input", null, "a JSON object", "The input is not JSON."), 400);
+        }
+    }
+
+    private static IResult Problem(InputException fault, int status)
+    {
+        var more = new Dictionary<string, object?>(fault.Details)
+        {
+            ["error"] = fault.ErrorKey, ["field"] = fault.Field, ["value"] = fault.Value, ["allowed"] = fault.Allowed,
+        };
+        return Results.Problem(fault.Sentence, statusCode: status, title: "The gauge cannot take this input.", extensions: more);
+    }
+
+    /// <summary>A gauge in the list.</summary>
+    internal sealed record GaugeListing(string File, string Calculation, string Path, string About);
+}

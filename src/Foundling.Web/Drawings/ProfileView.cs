@@ -1,0 +1,77 @@
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+
+namespace Foundling.Web.Drawings;
+
+/// <summary>A tool's side profile with its marks.</summary>
+/// <param name="Profile">The drawing.</param>
+/// <param name="WidthPx">Width on screen.</param>
+/// <param name="Text">What it shows, for those who cannot see it.</param>
+public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
+{
+    /// <summary>Parts drawn as missing.</summary>
+    public IReadOnlySet<string> Missing { get; init; } = new HashSet<string>();
+
+    /// <summary>Parts that do not belong.</summary>
+    public IReadOnlySet<string> Odd { get; init; } = new HashSet<string>();
+
+    /// <summary>Part that is lit; the others step back.</summary>
+    public string? Lit { get; init; }
+
+    /// <summary>Numbered marks at parts.</summary>
+    public IReadOnlyList<(string Part, string Text)> Pins { get; init; } = [];
+
+    /// <summary>Parts can be chosen.</summary>
+    public bool Choose { get; init; }
+
+    /// <summary>Draw a rule under it.</summary>
+    public bool Ruled { get; init; }
+
+    /// <summary>Height on screen.</summary>
+    public double HeightPx => WidthPx * (Profile.Height + (Ruled ? 26 : 0)) / Profile.Width;
+
+    /// <summary>Small drawings leave out hatching and grain.</summary>
+    public bool Plain => WidthPx < 190;
+
+    /// <summary>Millimetres of the drawing per pixel, which sizes pins and figures.</summary>
+    public double MmPerPx => Profile.Width / WidthPx;
+
+    /// <summary>The view of a tag at a width in pixels.</summary>
+    public static ProfileView Of(Tag tag, double widthPx) => new(Profile.Fitted(tag.Kind, tag.LengthMm, tag.MouthFrontMm), widthPx, $"{tag.Tool().Name} from the side")
+    {
+        Missing = tag.Findings.Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part).ToHashSet(),
+    };
+
+    /// <summary>The view of a tag at a scale, for standing beside others.</summary>
+    public static ProfileView AtScale(Tag tag, double pxPerMm)
+    {
+        ProfileView view = Of(tag, 100);
+        return view with { WidthPx = Math.Round(view.Profile.Width * pxPerMm, 1) };
+    }
+
+    /// <summary>Pins with stacked ones moved apart.</summary>
+    public IEnumerable<(double X, double Y, string Text)> PlacedPins()
+    {
+        var used = new List<(double X, double Y)>();
+        double step = 23 * MmPerPx;
+        foreach ((string part, string text) in Pins)
+        {
+            DrawnPart? drawn = Profile.Parts.FirstOrDefault(p => p.Part == part);
+            if (drawn is null)
+            {
+                continue;
+            }
+            double x = drawn.Anchor.X, y = drawn.Anchor.Y;
+            for (int i = 0; i < 40 && used.Any(u => Math.Abs(u.X - x) < step && Math.Abs(u.Y - y) < step); i++)
+            {
+                x += step * 0.55;
+                if (x > Profile.Width - step)
+                {
+                    (x, y) = (drawn.Anchor.X - (step * 1.5), y + (step * 0.9));
+                }
+            }
+            used.Add((x, y));
+            yield return (Math.Round(x, 2), Math.Round(Math.Clamp(y, step / 2, Profile.Height - (step / 2)), 2), text);
+        }
+    }
+}

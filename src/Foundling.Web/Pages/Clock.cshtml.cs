@@ -1,0 +1,71 @@
+using Foundling.Core.Tags;
+using Foundling.Data.Shop;
+using Foundling.Data.Tags;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Foundling.Web.Pages;
+
+/// <summary>The running step, large enough for dirty hands.</summary>
+public sealed class ClockModel(ClockBook clock, TagBook tags) : PageModel
+{
+    /// <summary>The running clock.</summary>
+    public RunningClock? Running { get; private set; }
+
+    /// <summary>Its tag.</summary>
+    public Tag? Tool { get; private set; }
+
+    /// <summary>Its step.</summary>
+    public PlanStep? Step { get; private set; }
+
+    /// <summary>Tags with a step that can be started.</summary>
+    public List<(Tag Tag, PlanStep Step)> Ready { get; private set; } = [];
+
+    /// <summary>Reads the clock.</summary>
+    public async Task OnGet()
+    {
+        Running = await clock.Running();
+        if (Running is not null)
+        {
+            Tool = await tags.Find(Running.TagNumber);
+            Step = Tool?.Steps.FirstOrDefault(s => s.Key == Running.Step);
+        }
+        else
+        {
+            Ready = [.. (await tags.InHand()).Where(t => t.Waits.All(w => w.EndedAt is not null)).Select(t => (t, t.Steps.FirstOrDefault(s => s.State == StepState.Open)!)).Where(x => x.Item2 is not null).Take(6)];
+        }
+    }
+
+    /// <summary>Starts the clock.</summary>
+    public async Task<IActionResult> OnPostStart(int number, string step)
+    {
+        await clock.Start(number, step ?? "");
+        return Back();
+    }
+
+    /// <summary>Stops the clock.</summary>
+    public async Task<IActionResult> OnPostStop()
+    {
+        await clock.Stop();
+        return Back();
+    }
+
+    /// <summary>Stops the clock and finishes its step.</summary>
+    public async Task<IActionResult> OnPostDone()
+    {
+        RunningClock? running = await clock.Running();
+        await clock.Stop();
+        if (running is not null && await tags.Find(running.TagNumber) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == running.Step) is PlanStep step)
+        {
+            await tags.Finish(tag, step);
+            return LocalRedirect($"/tag/{tag.Number}/rod");
+        }
+        return LocalRedirect("/clock");
+    }
+
+    private LocalRedirectResult Back()
+    {
+        string? from = Request.Headers.Referer.ToString() is { Length: > 0 } referer && Uri.TryCreate(referer, UriKind.Absolute, out Uri? uri) && uri.Host == Request.Host.Host ? uri.PathAndQuery : null;
+        return LocalRedirect(Url.IsLocalUrl(from) ? from! : "/clock");
+    }
+}

@@ -1,0 +1,60 @@
+using System.Text.Json;
+using Foundling.Core;
+using Foundling.Core.Gauges;
+using Foundling.Data.Reference;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Foundling.Web.Pages.Gauges;
+
+/// <summary>Calculators that work on their own, without a tag.</summary>
+public sealed class IndexModel : PageModel
+{
+    /// <summary>Gauges that can be used here, by room.</summary>
+    public IReadOnlyList<IGrouping<string, Gauge>> Rooms { get; } = [.. GaugeCatalogue.All.Where(g => GaugeForm.Fields(g) is not null).GroupBy(g => g.File)];
+
+    /// <summary>The chosen gauge.</summary>
+    public Gauge? Chosen { get; private set; }
+
+    /// <summary>Its fields.</summary>
+    public IReadOnlyList<GaugeField> Fields { get; private set; } = [];
+
+    /// <summary>Its result.</summary>
+    public JsonElement? Result { get; private set; }
+
+    /// <summary>What is wrong with which field.</summary>
+    public InputException? Fault { get; private set; }
+
+    /// <summary>What was typed in a field.</summary>
+    public string? Typed(string field) => Request.Query[field];
+
+    /// <summary>Shows the list or a gauge; the values are in the address, so a result can be kept or sent.</summary>
+    public void OnGet(string? file, string? calculation)
+    {
+        if (file is null || calculation is null)
+        {
+            return;
+        }
+        Chosen = GaugeCatalogue.Find(file, calculation);
+        if (Chosen is null || GaugeForm.Fields(Chosen) is not { } fields)
+        {
+            Chosen = null;
+            Response.StatusCode = 404;
+            return;
+        }
+        Fields = fields;
+        if (Request.Query.Count == 0)
+        {
+            return;
+        }
+        try
+        {
+            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, ReferenceData.Book));
+            Result = JsonSerializer.SerializeToElement(result, Chosen.Output, GaugeCatalogue.Json);
+        }
+        catch (InputException fault)
+        {
+            Fault = fault;
+        }
+    }
+}

@@ -1,0 +1,50 @@
+using Foundling.Core.Tags;
+using Foundling.Data.Shop;
+using Foundling.Data.Tags;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Foundling.Web.Pages;
+
+/// <summary>The bench: what to do next, what stands, what is owed, what is in hand.</summary>
+public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time) : PageModel
+{
+    /// <summary>Tags in hand.</summary>
+    public List<Tag> InHand { get; private set; } = [];
+
+    /// <summary>The next step of each tag that can be worked on now, the running one first.</summary>
+    public List<(Tag Tag, PlanStep Step, bool Running)> Next { get; private set; } = [];
+
+    /// <summary>What stands, soonest first.</summary>
+    public List<(Tag Tag, Wait Wait)> Standing { get; private set; } = [];
+
+    /// <summary>Promised tags, soonest first.</summary>
+    public List<Tag> Owed { get; private set; } = [];
+
+    /// <summary>The running clock.</summary>
+    public RunningClock? Running { get; private set; }
+
+    /// <summary>Reads the bench.</summary>
+    public async Task OnGet()
+    {
+        InHand = await tags.InHand();
+        Running = await clock.Running();
+        foreach (Tag tag in InHand)
+        {
+            PlanStep? step = Running?.TagNumber == tag.Number ? tag.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
+            bool running = step is not null;
+            // A tag whose last step still waits has nothing to do until the wait is ended.
+            step ??= tag.Waits.Any(w => w.EndedAt is null) ? null : tag.Steps.FirstOrDefault(s => s.State == StepState.Open);
+            if (step is not null)
+            {
+                Next.Add((tag, step, running));
+            }
+        }
+        Next = [.. Next.OrderByDescending(n => n.Running).ThenBy(n => n.Tag.PromisedOn ?? DateOnly.MaxValue).ThenBy(n => n.Tag.Number).Take(8)];
+        Standing = [.. InHand.SelectMany(t => t.Waits.Where(w => w.EndedAt is null).Select(w => (t, w))).OrderBy(x => x.w.MustBeOutAt ?? x.w.ReadyAt)];
+        Owed = [.. InHand.Where(t => t.PromisedOn is not null).OrderBy(t => t.PromisedOn)];
+        Today = DateOnly.FromDateTime(time.GetLocalNow().Date);
+    }
+
+    /// <summary>Today.</summary>
+    public DateOnly Today { get; private set; }
+}

@@ -1,0 +1,83 @@
+using Foundling.Core;
+using Foundling.Core.Proof;
+using Foundling.Core.Tags;
+using Foundling.Core.Units;
+using Foundling.Data.Tags;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Foundling.Web.Pages.Tags;
+
+/// <summary>The proof: readings against a target.</summary>
+public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time) : TagPageModel(tags)
+{
+    /// <inheritdoc />
+    public override string Here => "proof";
+
+    /// <summary>What was typed, kept when it is refused.</summary>
+    public (string? Readings, string? Target, string? Resolution, string? Conditions, bool AsFound) Sent { get; private set; }
+
+    /// <summary>Target for this purpose, mm, as assumed.</summary>
+    public double TargetMm => Tool.Purpose == Core.Soles.SolePurpose.Jack ? 0.2 : Tool.Purpose == Core.Soles.SolePurpose.Try ? 0.1 : 0.05;
+
+    /// <summary>Shows the readings.</summary>
+    public void OnGet()
+    {
+    }
+
+    /// <summary>Keeps readings.</summary>
+    public async Task<IActionResult> OnPost(string? readings, string? target, string? resolution, string? conditions, bool asFound)
+    {
+        Sent = (readings, target, resolution, conditions, asFound);
+        var values = new List<double>();
+        foreach (string part in (readings ?? "").Split([';', '\n', ' ', '\t'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
+            .Aggregate(new List<string>(), (list, word) =>
+            {
+                // "2 thou" comes apart at the blank; a unit belongs to the number before it.
+                if (list.Count > 0 && word.Length > 0 && !char.IsDigit(word[0]) && word[0] is not ('.' or ','))
+                {
+                    list[^1] += " " + word;
+                }
+                else
+                {
+                    list.Add(word.TrimEnd(','));
+                }
+                return list;
+            }))
+        {
+            if (Length.TryParse(part.TrimEnd(','), out double mm, units.Units))
+            {
+                values.Add(mm);
+            }
+            else
+            {
+                ModelState.AddModelError("Readings", Length.NotALength(part));
+            }
+        }
+        double? wanted = string.IsNullOrWhiteSpace(target) ? TargetMm : ReadLength(target, "Target", units.Units, 0.001, 20);
+        double? step = string.IsNullOrWhiteSpace(resolution) ? 0 : ReadLength(resolution, "Resolution", units.Units, 0.0001, 1);
+        if (conditions is { Length: > 500 })
+        {
+            ModelState.AddModelError("Conditions", "500 characters are the most.");
+        }
+        if (ModelState.IsValid)
+        {
+            try
+            {
+                Thickness.Judge(new ThicknessInput(values, Direction.AtMost, wanted!.Value, step!.Value));
+            }
+            catch (InputException fault)
+            {
+                ModelState.AddModelError("Readings", fault.Sentence);
+            }
+        }
+        if (!ModelState.IsValid)
+        {
+            return Page();
+        }
+        DateTimeOffset now = time.GetUtcNow();
+        Tool.Proofs.Add(new ProofRecord { Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), ReadingsMm = values, TargetMm = wanted!.Value, ResolutionMm = step!.Value });
+        await Book.Save(Tool);
+        return ToLeaf("proof");
+    }
+}

@@ -1,0 +1,117 @@
+using Foundling.Core;
+using Foundling.Core.Origin;
+using Foundling.Core.Tags;
+using Foundling.Core.Units;
+using Foundling.Data.Tags;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.Filters;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using Microsoft.EntityFrameworkCore;
+
+namespace Foundling.Web.Pages.Tags;
+
+/// <summary>One of the leaves of a tag.</summary>
+/// <param name="Key">Address of the leaf.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Standing">How it stands, in a word or two.</param>
+public sealed record Leaf(string Key, string Name, string Standing);
+
+/// <summary>A page that shows one tag.</summary>
+public abstract class TagPageModel(TagBook tags) : PageModel
+{
+    /// <summary>Reads and keeps tags.</summary>
+    protected TagBook Book { get; } = tags;
+
+    /// <summary>The tag.</summary>
+    public Tag Tool { get; private set; } = null!;
+
+    /// <summary>What its evidence adds up to, or null when nothing was looked at.</summary>
+    public DatingReport? Dated { get; protected set; }
+
+    /// <summary>Key of this leaf.</summary>
+    public abstract string Here { get; }
+
+    /// <summary>Weights and looks cost time; only Origin asks for them.</summary>
+    protected virtual bool Weigh => false;
+
+    /// <inheritdoc />
+    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    {
+        if (!int.TryParse(RouteData.Values["number"]?.ToString(), out int number) || await Book.Find(number) is not Tag tag)
+        {
+            context.Result = NotFound();
+            return;
+        }
+        Tool = tag;
+        Date();
+        try
+        {
+            PageHandlerExecutedContext done = await next();
+            if (done.Exception is DbUpdateConcurrencyException)
+            {
+                done.ExceptionHandled = true;
+                ModelState.AddModelError("", "Someone else changed this tag a moment ago. What you typed is still here: look at the change, then save again.");
+                done.Result = Page();
+            }
+            else if (done.Exception is InputException fault)
+            {
+                done.ExceptionHandled = true;
+                ModelState.AddModelError("", fault.Sentence);
+                done.Result = Page();
+            }
+        }
+        finally
+        {
+            if (Request.Method == HttpMethods.Post)
+            {
+                Date();
+            }
+        }
+    }
+
+    private void Date() => Dated = TagBook.Date(Tool, Weigh ? 1 : 0, Weigh);
+
+    /// <summary>Reads a length that may be left empty; a bad one leaves a sentence at its field.</summary>
+    protected double? ReadLength(string? text, string field, LengthUnits units, double least = 0.001, double most = 5000)
+    {
+        if (string.IsNullOrWhiteSpace(text))
+        {
+            return null;
+        }
+        if (!Length.TryParse(text, out double mm, units))
+        {
+            ModelState.AddModelError(field, Length.NotALength(text));
+            return null;
+        }
+        if (mm < least || mm > most)
+        {
+            ModelState.AddModelError(field, $"{Length.Show(mm, units)} cannot be; it must be {Length.Show(least, units)} to {Length.Show(most, units)}.");
+            return null;
+        }
+        return mm;
+    }
+
+    /// <summary>Leads back to a leaf of this tag.</summary>
+    protected LocalRedirectResult ToLeaf(string leaf, string? anchor = null) => LocalRedirect($"/tag/{Tool.Number}/{leaf}{(anchor is null ? "" : "#" + anchor)}");
+
+    /// <summary>The leaves with how they stand.</summary>
+    public IReadOnlyList<Leaf> Leaves
+    {
+        get
+        {
+            int done = Tool.Steps.Count(s => s.State != StepState.Open);
+            double minutes = Core.Log.LogTotals.All(Tool.Log);
+            return
+            [
+                new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : $"{Dated.Interval90[0]}–{Dated.Interval90[1]}"),
+                new("state", "State", Words.Count(Tool.Findings.Count, "finding")),
+                new("aim", "Aim", Tool.Aim?.ToString() ?? "not chosen"),
+                new("rod", "Rod", Tool.Steps.Count == 0 ? "no plan yet" : $"{done} of {Tool.Steps.Count}"),
+                new("log", "Log", minutes < 1 ? "nothing yet" : Typed.Hours(minutes)),
+                new("proof", "Proof", Tool.Proofs.Count == 0 ? "not tried" : Tool.Proofs.Any(p => !p.AsFound) ? Tool.Proofs.Last(p => !p.AsFound).Judge().Verdict.Replace('_', ' ') : "as found"),
+                new("papers", "Papers", Tool.Status == TagStatus.Left ? "left" : Tool.Status == TagStatus.Done ? "ready" : "draft"),
+            ];
+        }
+    }
+}

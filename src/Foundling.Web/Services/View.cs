@@ -1,0 +1,95 @@
+using Foundling.Core.Tags;
+using Foundling.Core.Units;
+using Foundling.Data.Shop;
+
+namespace Foundling.Web.Services;
+
+/// <summary>The units this browser shows, kept in a cookie.</summary>
+public sealed class ViewUnits(IHttpContextAccessor http)
+{
+    /// <summary>Name of the cookie.</summary>
+    public const string Cookie = "units";
+
+    /// <summary>Units to show and to read bare numbers in.</summary>
+    public LengthUnits Units => http.HttpContext?.Request.Cookies[Cookie] == "in" ? LengthUnits.Imperial : LengthUnits.Metric;
+
+    /// <summary>A length in these units.</summary>
+    public string Show(double? mm) => mm is double value ? Length.Show(value, Units) : "not measured";
+
+    /// <summary>A temperature in these units.</summary>
+    public string Temperature(double celsius) => Units == LengthUnits.Imperial ? $"{(celsius * 9 / 5) + 32:0} °F" : $"{celsius:0} °C";
+
+    /// <summary>The unit's short name.</summary>
+    public string Name => Units == LengthUnits.Imperial ? "in" : "mm";
+}
+
+/// <summary>What the frame round every page shows.</summary>
+public sealed class Chrome(ShopBook shop, ClockBook clock, TimeProvider time)
+{
+    /// <summary>The shop.</summary>
+    public Task<ShopSettings> Shop() => shop.Read();
+
+    /// <summary>The running clock.</summary>
+    public Task<RunningClock?> Clock() => clock.Running();
+
+    /// <summary>Now, as the clock on the wall shows it.</summary>
+    public DateTimeOffset Now => time.GetLocalNow();
+
+    /// <summary>A moment as the clock on the wall shows it.</summary>
+    public DateTimeOffset Local(DateTimeOffset at) => TimeZoneInfo.ConvertTime(at, time.LocalTimeZone);
+
+    /// <summary>A moment in words: the time today, the weekday within a week, else the date.</summary>
+    public string When(DateTimeOffset at)
+    {
+        DateTimeOffset local = Local(at);
+        int days = DateOnly.FromDateTime(local.Date).DayNumber - DateOnly.FromDateTime(Now.Date).DayNumber;
+        return days switch
+        {
+            0 => $"{local:HH:mm}",
+            1 => $"tomorrow {local:HH:mm}",
+            -1 => $"yesterday {local:HH:mm}",
+            > 1 and < 7 => $"{local:ddd HH:mm}",
+            _ => $"{local:d MMM HH:mm}",
+        };
+    }
+
+    /// <summary>Elapsed time as minutes and seconds or hours and minutes.</summary>
+    public string Elapsed(DateTimeOffset since)
+    {
+        TimeSpan span = time.GetUtcNow() - since;
+        return span.TotalHours >= 1 ? $"{(int)span.TotalHours}:{span.Minutes:00}:{span.Seconds:00}" : $"{span.Minutes}:{span.Seconds:00}";
+    }
+}
+
+/// <summary>Words for the screen.</summary>
+public static class Words
+{
+    /// <summary>A count with its noun: "1 look", "3 looks".</summary>
+    public static string Count(int n, string one, string? many = null) => n == 1 ? $"1 {one}" : $"{n} {many ?? one + "s"}";
+
+    /// <summary>A chance as a person says it.</summary>
+    public static string Chance(double p) => p switch
+    {
+        >= 0.985 => "almost certain",
+        >= 0.945 => "nineteen chances in twenty",
+        >= 0.85 => "nine chances in ten",
+        >= 0.7 => "three chances in four",
+        >= 0.58 => "two chances in three",
+        >= 0.42 => "as likely as not",
+        >= 0.28 => "one chance in three",
+        >= 0.17 => "one chance in five",
+        >= 0.07 => "one chance in ten",
+        _ => "hardly a chance",
+    };
+
+    /// <summary>What an aim means.</summary>
+    public static string Aim(AimKind aim) => aim switch
+    {
+        AimKind.Keep => "stabilise it, change nothing else",
+        AimKind.Work => "make it cut",
+        _ => "as it left the works",
+    };
+
+    /// <summary>First letter in upper case.</summary>
+    public static string Start(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..];
+}

@@ -1,0 +1,21 @@
+// Behaviour for every page. Each module finds its own elements and does nothing where there are none.
+import { shortcuts } from './shortcuts.js';
+import { clock } from './clock.js';
+import { keep, restoreKept } from './keep.js';
+import { swap } from './swap.js';
+import { parts, scales } from './parts.js';
+import { fileSizes } from './files.js';
+
+/** What must be set up anew when the page's content was exchanged. */
+function dress() {
+  restoreKept();
+  scales();
+}
+
+shortcuts();
+clock();
+keep();
+parts();
+fileSizes();
+swap(dress);
+dress();

@@ -1,0 +1,31 @@
+/** Choosing a part on a drawing, by tap or by Enter, leads to the page of that part. */
+export function parts() {
+  /** @param {Event} event */
+  const choose = (event) => {
+    const part = event.target instanceof Element ? event.target.closest('[data-parts] [data-part]') : null;
+    if (!part) return;
+    event.preventDefault();
+    const page = part.closest('[data-parts]')?.getAttribute('data-parts');
+    location.href = `${page}?Part=${encodeURIComponent(part.getAttribute('data-part') ?? '')}#find`;
+  };
+  document.addEventListener('click', choose);
+  document.addEventListener('keydown', (event) => {
+    if (event.key === 'Enter' || event.key === ' ') choose(event);
+  });
+  document.addEventListener('change', (event) => {
+    if (!(event.target instanceof Element)) return;
+    if (event.target.closest('form[data-part-choice]')) /** @type {HTMLFormElement} */ (event.target.closest('form')).submit();
+    if (event.target.matches('[data-scale]')) scales();
+  });
+}
+
+/** Shows the written scale of the kind of finding that is chosen. */
+export function scales() {
+  for (const select of /** @type {NodeListOf<HTMLSelectElement>} */ (document.querySelectorAll('[data-scale]'))) {
+    for (const set of /** @type {NodeListOf<HTMLFieldSetElement>} */ (select.form?.querySelectorAll('[data-scale-of]') ?? [])) {
+      const chosen = set.getAttribute('data-scale-of') === select.value;
+      set.hidden = !chosen;
+      set.disabled = !chosen;
+    }
+  }
+}
