@@ -28,7 +28,7 @@ internal static class WoodAndCoatingRules
             LowMin = 8, LikelyMin = 15, HighMin = 30, WaitMin = 24 * 60, LookInMin = 60, Materials = ["wood glue", "clamps or rubber band", "waxed rod in the bore"],
             How = "Dry run first. A waxed rod keeps the bore open.", Reason = "Glue before any finish, or it will not hold.", FinishTest = "No line to feel, bore free.", SurfaceLost = "",
         }),
-        PlanRule.One("tighten loose wood", "Wood shrinks, so a rod bottoms before the wood is tight.", q => Wood(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) && (q.Has("tote_bolt") || q.Has("knob_bolt")), q => new PlanStep
+        PlanRule.One("tighten loose wood", "Wood shrinks, so a rod bottoms before the wood is tight.", q => q.Aim != AimKind.Keep && Wood(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) && (q.Has("tote_bolt") || q.Has("knob_bolt")), q => new PlanStep
         {
             Key = "wood-rod", Stage = Stage.Wood, Title = "Shorten the rod in small bites until the wood draws down", LowMin = 5, LikelyMin = 12, HighMin = 25, Parts = [.. Wood(q).Where(p => q.Worst(FindingKind.Looseness, p.Id) >= 2).Select(p => p.Id)],
             Materials = ["file", "thread left at least its own diameter"], How = "File half of the gap, refit, look, then the rest.", Reason = "The nut is tight but the wood is not: the rod bottoms.",

@@ -66,7 +66,7 @@ internal static class DemoTags
             Wrong = [("body", FindingKind.Rust, 3, "toe and cheeks"), ("body", FindingKind.CoatingLoss, 2, "behind the frog"), ("iron", FindingKind.Pitting, 2, "20 mm from the edge"), ("adjuster", FindingKind.Seizure, 1, ""), ("iron", FindingKind.EdgeDamage, 2, "two nicks")],
             AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96),
         },
-        new(22, "hand-saw", "Hand saw, Quillan, 26 in", 35, AimKind.Work, 0.45, new(22, 0.45, 0, 8))
+        new(22, "hand-saw", "Hand saw, Quillan, 26 in", 35, AimKind.Work, 0.62, new(22, 0.45, 0, 8))
         {
             LengthMm = 660, Source = "House sale at Brannoch", Price = 9, Story = "Faint etch under the brown; the plate rings true.",
             Seen = [("nut_form", "domed_split", Sure), ("plate_etch", "scroll_etch", Unsure), ("handle_horn", "short_horn", Sure), ("handle_wood", "apple", Likely), ("badge", "heron", Sure), ("nib", "nib", Sure)],
@@ -86,7 +86,7 @@ internal static class DemoTags
         new(31, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 15, AimKind.Work, 0.42, new(31, 0.38, 0.43, 12))
         {
             LengthMm = 245, IronWidthMm = 50.9, SoleWidthMm = 60, MouthFrontMm = 80, Purpose = SolePurpose.Smoothing, Source = "Market at Orlass Quay, end stall", Price = 14, Story = "Nameless under the grease. Bought for the boatbuilding class.",
-            Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("cast_number", "behind_frog", Sure), ("wheel", "large_brass", Sure), ("cap_hole", "pear", Likely), ("knob_form", "tall_ball", Sure), ("tote_fixing", "rod_and_toe_screw", Sure), ("iron_mark", "boxed_name", Sure)],
+            Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("cast_number", "behind_frog", Sure), ("wheel", "large_brass", Sure), ("cap_hole", "pear", Likely), ("cap_stamp", "plain", Likely), ("knob_form", "low_bun", Sure), ("tote_fixing", "rod_and_toe_screw", Sure), ("iron_mark", "boxed_name", Sure)],
             Wrong =
             [
                 ("body", FindingKind.CoatingLoss, 3, "gone in patches, edges lifting"), ("lever_cap", FindingKind.CoatingLoss, 2, "plating rough, sound"), ("body", FindingKind.Rust, 2, "cheeks and sole"),

@@ -7,7 +7,7 @@ using Foundling.Core.Tags;
 namespace Foundling.Web.Drawings;
 
 /// <summary>One piece of evidence as a band over years.</summary>
-public sealed record StrataBand(Guid Id, string Title, string Sureness, bool Odd, string Path, double Y, string Years, double Bits);
+public sealed record StrataBand(Guid Id, string Title, string Seen, string Sureness, bool Odd, string Path, double Y, string Years, double Bits);
 
 /// <summary>The dating evidence under a rule of years, with what it adds up to.</summary>
 public sealed class StrataView
@@ -79,7 +79,7 @@ public sealed class StrataView
         Trait? trait = look.Trait is null ? null : book.TraitOf(look.Trait);
         string part = trait?.Part ?? look.Part ?? "body";
         bool odd = report.PartLabel.TryGetValue(part, out string? label) && label == "odd";
-        string name = trait is null ? look.Reading ?? "mark" : $"{trait.Title}: {trait.VariantTitle(look.Variant!)}";
+        (string name, string seen) = trait is null ? (look.Reading ?? "Mark", "read on the " + part.Replace('_', ' ')) : (trait.Title, trait.VariantTitle(look.Variant!));
         string years = (s.A ?? s.B, s.D ?? s.C) switch
         {
             (null, null) => "says nothing about years in this line",
@@ -89,7 +89,7 @@ public sealed class StrataView
         };
         string path = s is (_, null, null, null, null) ? "" : string.Create(CultureInfo.InvariantCulture, $"M{a:0.#} {y + 19:0.#}L{b:0.#} {y:0.#}L{c:0.#} {y:0.#}L{d:0.#} {y + 19:0.#}Z");
         double bits = report.Weights?.GetValueOrDefault(look.Id.ToString("N"))?.Bits ?? 0;
-        return new StrataBand(look.Id, name, look.Confidence.ToString().ToLowerInvariant(), odd, path, y, years, bits);
+        return new StrataBand(look.Id, name, seen, look.Confidence.ToString().ToLowerInvariant(), odd, path, y, years, bits);
     }
 
     private string Profile(double[] byYear)

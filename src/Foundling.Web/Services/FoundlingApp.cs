@@ -100,6 +100,7 @@ public static class FoundlingApp
         });
         services.ConfigureHttpJsonOptions(json =>
         {
+            json.SerializerOptions.NumberHandling = System.Text.Json.Serialization.JsonNumberHandling.Strict;
             json.SerializerOptions.PropertyNamingPolicy = GaugeCatalogue.Json.PropertyNamingPolicy;
             foreach (System.Text.Json.Serialization.JsonConverter converter in GaugeCatalogue.Json.Converters)
             {
