@@ -24,13 +24,20 @@ public static class FoundlingApp
     public const long MostRequestBytes = 640L * 1024 * 1024;
 
     /// <summary>Builds the application for the given options.</summary>
-    public static WebApplication Build(ShopOptions options, string[] args)
+    /// <param name="options">How the program was started.</param>
+    /// <param name="args">Arguments of the host itself.</param>
+    /// <param name="adapt">Last changes to the builder, for hosts in memory.</param>
+    public static WebApplication Build(ShopOptions options, string[] args, Action<WebApplicationBuilder>? adapt = null)
     {
-        WebApplicationBuilder builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
+        WebApplicationBuilder builder = WebApplication.CreateBuilder(new WebApplicationOptions
+        {
+            Args = args, ContentRootPath = AppContext.BaseDirectory, ApplicationName = typeof(FoundlingApp).Assembly.GetName().Name,
+        });
         builder.WebHost.ConfigureKestrel(kestrel => Listen(kestrel, options));
         builder.WebHost.UseStaticWebAssets();
-        builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
+        builder.Logging.AddFilter("Microsoft", LogLevel.Warning).AddFilter("Microsoft.EntityFrameworkCore.Query", LogLevel.Error).AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         Configure(builder.Services, options);
+        adapt?.Invoke(builder);
         WebApplication app = builder.Build();
         Pipeline(app, options);
         return app;

@@ -1,0 +1,114 @@
+using CsCheck;
+using Foundling.Core.Soles;
+
+namespace Foundling.Core.Tests.Soles;
+
+public sealed class SoleTests
+{
+    private static readonly Gen<List<double[]>> Readings =
+        from n in Gen.Int[6, 40]
+        from rows in Gen.Select(Gen.Double[0, 245], Gen.Double[0, 60], Gen.Double[-0.2, 0.2]).List[n]
+        where rows.Max(r => r.Item1) - rows.Min(r => r.Item1) > 40 && rows.Max(r => r.Item2) - rows.Min(r => r.Item2) > 15
+        select rows.ConvertAll(r => new[] { r.Item1, r.Item2, r.Item3 });
+
+    [Fact]
+    public void Minimum_zone_is_never_above_least_squares() => Readings.Sample(points =>
+    {
+        GridSurveyResult r = GridSurvey.Read(new GridSurveyInput(245, 60, points));
+        r.FlatnessMinimumZoneMm.ShouldBeLessThanOrEqualTo(r.FlatnessLsqMm + 1e-12);
+        r.FlatnessMinimumZoneMm.ShouldBeGreaterThanOrEqualTo(0);
+    }, iter: 200);
+
+    [Fact]
+    public void The_zone_holds_every_reading() => Readings.Sample(points =>
+    {
+        (Plane plane, double height) = Planes.MinimumZone(points);
+        points.Max(p => Math.Abs(p[2] - plane.At(p[0], p[1]))).ShouldBeLessThanOrEqualTo((height / 2) + 1e-7);
+    }, iter: 200);
+
+    [Fact]
+    public void No_other_tilt_gives_a_thinner_zone() => Gen.Select(Readings, Gen.Double[-0.002, 0.002], Gen.Double[-0.006, 0.006]).Sample((points, b, c) =>
+    {
+        (Plane plane, double height) = Planes.MinimumZone(points);
+        Planes.Range(points, new Plane(0, plane.B + b, plane.C + c)).ShouldBeGreaterThanOrEqualTo(height - 1e-7);
+    }, iter: 400);
+
+    [Fact]
+    public void How_it_lies_on_the_bench_changes_nothing() => Gen.Select(Readings, Gen.Double[-0.01, 0.01], Gen.Double[-0.01, 0.01], Gen.Double[-5, 5]).Sample((points, b, c, a) =>
+    {
+        GridSurveyResult level = GridSurvey.Read(new GridSurveyInput(245, 60, points, 80));
+        GridSurveyResult tilted = GridSurvey.Read(new GridSurveyInput(245, 60, points.ConvertAll(p => new[] { p[0], p[1], p[2] + a + (b * p[0]) + (c * p[1]) }), 80));
+        tilted.FlatnessLsqMm.ShouldBe(level.FlatnessLsqMm, 1e-8);
+        tilted.FlatnessMinimumZoneMm.ShouldBe(level.FlatnessMinimumZoneMm, 1e-7);
+        (tilted.LengthwiseBowMm ?? 0).ShouldBe(level.LengthwiseBowMm ?? 0, 1e-6);
+        (tilted.ThreeZoneErrorMm ?? 0).ShouldBe(level.ThreeZoneErrorMm ?? 0, 1e-8);
+    }, iter: 100);
+
+    [Fact]
+    public void A_known_shape_is_found_again() => Gen.Select(Gen.Double[-0.3, 0.3], Gen.Double[-0.1, 0.1], Gen.Double[-0.2, 0.2]).Sample((bow, cross, twist) =>
+    {
+        var points = new List<double[]>();
+        for (int i = 0; i <= 8; i++)
+        {
+            for (int j = 0; j <= 2; j++)
+            {
+                double u = (i / 4.0) - 1, v = j - 1;
+                points.Add([i * 245 / 8.0, j * 30.0, (bow * u * u) + (cross * v * v) + (twist * u * v / 4)]);
+            }
+        }
+        GridSurveyResult r = GridSurvey.Read(new GridSurveyInput(245, 60, points));
+        r.LengthwiseBowMm!.Value.ShouldBe(bow, 1e-9);
+        r.CrosswiseBowMm!.Value.ShouldBe(cross, 1e-9);
+        r.TwistMm!.Value.ShouldBe(twist, 1e-9);
+    }, iter: 100);
+
+    [Fact]
+    public void The_spline_goes_through_every_reading() => Readings.Sample(readings =>
+    {
+        // Readings are taken at places a person can tell apart.
+        List<double[]> points = [.. readings.Select(p => new[] { Math.Round(p[0] / 4) * 4, Math.Round(p[1] / 4) * 4, p[2] }).DistinctBy(p => (p[0], p[1]))];
+        if (points.Select(p => p[1]).Distinct().Count() < 2 || points.Count < 5)
+        {
+            return;
+        }
+        var spline = new ThinPlate(points);
+        points.ForEach(p => spline.At(p[0], p[1]).ShouldBe(p[2], 1e-6));
+    }, iter: 60);
+
+    [Fact]
+    public void The_spline_of_a_plane_is_the_plane()
+    {
+        var spline = new ThinPlate([[0, 0, 0.1], [200, 0, 0.3], [0, 50, 0.2], [200, 50, 0.4], [80, 20, 0.22]]);
+        spline.At(100, 25).ShouldBe(0.25, 1e-9);
+    }
+
+    [Theory]
+    [InlineData(0.1, 0, 0.02)]
+    [InlineData(-0.06, -0.01, 0)]
+    [InlineData(0, 0.03, -0.05)]
+    public void Lapping_keeps_force_and_metal_in_balance(double bow, double cross, double twist)
+    {
+        LappingResult r = Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(bow, cross, twist), MouthFrontMm: 80, ReportAfterStrokes: [50, 300], MaxStrokes: 1500));
+        r.WorstForceError.ShouldBeLessThan(0.001);
+        r.Snapshots.Count.ShouldBe(2);
+        r.Snapshots[1].CleanedFraction.ShouldBeGreaterThanOrEqualTo(r.Snapshots[0].CleanedFraction);
+        r.Snapshots[1].MaxWearUm.ShouldBeGreaterThan(r.Snapshots[0].MaxWearUm);
+    }
+
+    [Fact]
+    public void Pressing_outside_the_sole_is_refused() =>
+        Should.Throw<InputException>(() => Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(), ForceXMm: 300))).ErrorKey.ShouldBe("force_outside_sole");
+
+    [Fact]
+    public void A_reading_off_the_sole_is_told() =>
+        Should.Throw<InputException>(() => GridSurvey.Read(new GridSurveyInput(245, 60, [[0, 0, 0], [300, 10, 0], [10, 50, 0]]))).ErrorKey.ShouldBe("reading_off_the_sole");
+
+    [Fact]
+    public void Few_readings_give_flatness_without_a_shape()
+    {
+        GridSurveyResult r = GridSurvey.Read(new GridSurveyInput(245, 60, [[0, 0, 0], [245, 0, 0.1], [0, 60, 0], [245, 60, 0]]));
+        r.LengthwiseBowMm.ShouldBeNull();
+        r.ReadsAs.ShouldBeNull();
+        r.FlatnessMinimumZoneMm.ShouldBe(0.05, 1e-6);
+    }
+}

@@ -1,0 +1,48 @@
+using Foundling.Core.Tags;
+using Foundling.Data.Papers;
+using Foundling.Data.Pictures;
+using Foundling.Data.Shop;
+using Foundling.Data.Store;
+using Foundling.Data.Tags;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Time.Testing;
+
+namespace Foundling.Data.Tests;
+
+/// <summary>A shop in a folder of its own.</summary>
+public sealed class TestShop : IDisposable
+{
+    public TestShop()
+    {
+        Folder = new DataFolder(Directory.CreateTempSubdirectory("foundling-test-").FullName);
+        Folder.Create();
+        using FoundlingDb db = Open();
+        db.Database.Migrate();
+    }
+
+    public DataFolder Folder { get; }
+
+    public FakeTimeProvider Time { get; } = new(new DateTimeOffset(2026, 3, 3, 18, 0, 0, TimeSpan.Zero));
+
+    public PictureStore Pictures => new(Folder, Time);
+
+    public FoundlingDb Open() => new((DbContextOptions<FoundlingDb>)Folder.Configure(new DbContextOptionsBuilder<FoundlingDb>()).Options);
+
+    public TagBook Tags(FoundlingDb db) => new(db, Time, new ShopBook(db));
+
+    public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, db);
+
+    public async Task<int> BookIn(Action<Tag>? with = null)
+    {
+        await using FoundlingDb db = Open();
+        var tag = new Tag { Kind = "metal-bench-plane", Name = "Smoother", LengthMm = 245, ArrivedOn = new DateOnly(2026, 3, 1) };
+        with?.Invoke(tag);
+        return (await Tags(db).BookIn(tag)).Number;
+    }
+
+    public void Dispose()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(Folder.Path, recursive: true);
+    }
+}
