@@ -34,7 +34,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
             .Aggregate(new List<string>(), (list, word) =>
             {
                 // "2 thou" comes apart at the blank; a unit belongs to the number before it.
-                if (list.Count > 0 && word.Length > 0 && !char.IsDigit(word[0]) && word[0] is not ('.' or ','))
+                if (list.Count > 0 && (char.IsLetter(word[0]) || word[0] is '"' or '”'))
                 {
                     list[^1] += " " + word;
                 }

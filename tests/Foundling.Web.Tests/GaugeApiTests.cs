@@ -1,0 +1,127 @@
+using System.Net;
+using System.Text;
+using System.Text.Json;
+using Foundling.Core.Gauges;
+
+namespace Foundling.Web.Tests;
+
+public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
+{
+    private async Task<(HttpStatusCode Status, JsonElement Body, string? Type)> Ask(string path, string json)
+    {
+        HttpResponseMessage answer = await host.Visit().Send(new HttpRequestMessage(HttpMethod.Post, path) { Content = new StringContent(json, Encoding.UTF8, "application/json") });
+        string text = await answer.Content.ReadAsStringAsync();
+        return (answer.StatusCode, JsonSerializer.Deserialize<JsonElement>(text), answer.Content.Headers.ContentType?.MediaType);
+    }
+
+    [Fact]
+    public async Task Every_gauge_answers_its_worked_examples_over_the_wire()
+    {
+        int asked = 0;
+        foreach (string file in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "worked-examples"), "*.json"))
+        {
+            string room = Path.GetFileNameWithoutExtension(file);
+            using JsonDocument document = JsonDocument.Parse(await File.ReadAllTextAsync(file));
+            foreach (JsonElement example in document.RootElement.EnumerateArray())
+            {
+                JsonElement input = example.GetProperty("input");
+                string calculation = input.GetProperty("calculation").GetString()!;
+                if (GaugeCatalogue.Find(room, calculation) is null)
+                {
+                    continue;
+                }
+                string json = input.GetRawText();
+                if (input.TryGetProperty("pattern_book", out _))
+                {
+                    JsonElement book = document.RootElement[0].GetProperty("input");
+                    json = json.Replace("\"pattern_book\": \"pattern_book\"", $"\"pattern_book\": {{ \"traits\": {book.GetProperty("traits")}, \"lines\": {book.GetProperty("lines")} }}", StringComparison.Ordinal);
+                }
+                (HttpStatusCode status, JsonElement body, string? type) = await Ask($"/api/gauges/{room}/{calculation}", json);
+                JsonElement expected = example.GetProperty("expected");
+                string name = $"{room}/{example.GetProperty("name")}";
+                if (expected.TryGetProperty("error", out JsonElement error))
+                {
+                    status.ShouldBe(HttpStatusCode.BadRequest, name);
+                    type.ShouldBe("application/problem+json");
+                    body.GetProperty("error").GetString().ShouldBe(error.GetString(), name);
+                    body.GetProperty("field").GetString().ShouldNotBeNullOrEmpty();
+                    body.GetProperty("allowed").GetString().ShouldNotBeNullOrEmpty();
+                    body.GetProperty("detail").GetString()!.Length.ShouldBeGreaterThan(20);
+                }
+                else
+                {
+                    status.ShouldBe(HttpStatusCode.OK, name);
+                    expected.EnumerateObject().Select(p => p.Name).ShouldBeSubsetOf(body.EnumerateObject().Select(p => p.Name), name);
+                }
+                asked++;
+            }
+        }
+        asked.ShouldBeGreaterThan(70);
+    }
+
+    [Theory]
+    [InlineData("/api/gauges/edges/bevel", "{\"thickness_mm\": \"two\", \"bevel_face_mm\": 5}", "thickness_mm")]
+    [InlineData("/api/gauges/edges/bevel", "{\"bevel_face_mm\": 5}", "thickness_mm")]
+    [InlineData("/api/gauges/edges/bevel", "{\"thickness_mm\": -1, \"bevel_face_mm\": 5}", "thickness_mm")]
+    [InlineData("/api/gauges/edges/bevel", "[1, 2]", "input")]
+    [InlineData("/api/gauges/edges/bevel", "no json", "input")]
+    [InlineData("/api/gauges/state/wilson", "{\"hits\": 9, \"points\": 5}", "hits")]
+    [InlineData("/api/gauges/dating/date_tool", "{\"observations\": [{\"id\": \"a\", \"trait\": \"nothing\", \"variant\": \"x\"}]}", "trait")]
+    [InlineData("/api/gauges/baths/soak_time", "{\"bath\": \"tea\", \"rust\": \"heavy\"}", "bath")]
+    [InlineData("/api/gauges/sole/grid_survey", "{\"length_mm\": 100, \"width_mm\": 40, \"points_mm\": null}", "points_mm")]
+    public async Task Bad_input_names_the_field(string path, string json, string field)
+    {
+        (HttpStatusCode status, JsonElement body, string? type) = await Ask(path, json);
+        status.ShouldBe(HttpStatusCode.BadRequest);
+        type.ShouldBe("application/problem+json");
+        body.GetProperty("field").GetString()!.ShouldContain(field);
+        body.GetProperty("error").GetString().ShouldNotBeNullOrEmpty();
+    }
+
+    [Fact]
+    public async Task Without_a_book_the_shops_own_is_used()
+    {
+        (HttpStatusCode status, JsonElement body, _) = await Ask("/api/gauges/dating/date_tool", """
+            { "candidate_lines": ["pellow_tarn_bench"], "observations": [{ "id": "a", "trait": "side_wing", "variant": "peaked" }] }
+            """);
+        status.ShouldBe(HttpStatusCode.OK);
+        body.GetProperty("median_year").GetInt32().ShouldBeInRange(1896, 1931);
+    }
+
+    [Fact]
+    public async Task The_list_and_the_description_name_every_gauge()
+    {
+        string list = await (await host.Visit().Get("/api/gauges")).Content.ReadAsStringAsync();
+        string description = await (await host.Visit().Get("/openapi/v1.json")).Content.ReadAsStringAsync();
+        foreach (Gauge gauge in GaugeCatalogue.All)
+        {
+            list.ShouldContain($"\"{gauge.Path}\"");
+            description.ShouldContain($"\"{gauge.Path}\"");
+        }
+        description.ShouldContain("\"bevel_face_mm\"");
+    }
+
+    [Fact]
+    public async Task An_unknown_gauge_is_told()
+    {
+        (HttpStatusCode status, JsonElement body, _) = await Ask("/api/gauges/edges/spoon", "{}");
+        status.ShouldBe(HttpStatusCode.NotFound);
+        body.GetProperty("error").GetString().ShouldBe("unknown_gauge");
+    }
+
+    [Fact]
+    public async Task Every_gauge_with_plain_fields_has_a_page_that_answers()
+    {
+        Visitor visitor = host.Visit();
+        int pages = 0;
+        foreach (Gauge gauge in GaugeCatalogue.All.Where(g => Services.GaugeForm.Fields(g) is not null))
+        {
+            (await visitor.Page($"/gauges/{gauge.File}/{gauge.Calculation}")).QuerySelector("form .btn")!.TextContent.ShouldBe("Work it out");
+            pages++;
+        }
+        pages.ShouldBeGreaterThan(10);
+        (await visitor.Page("/gauges/edges/bevel?thickness_mm=2.2&bevel_face_mm=5.2")).QuerySelector("table")!.TextContent.ShouldContain("25.029 °");
+        (await visitor.Page("/gauges/edges/bevel?thickness_mm=1/8%22&bevel_face_mm=two")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"two\" is not a length");
+        (await visitor.Get("/gauges/edges/spoon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+}

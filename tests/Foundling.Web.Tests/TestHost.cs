@@ -1,0 +1,149 @@
+using System.Net;
+using AngleSharp.Dom;
+using AngleSharp.Html.Dom;
+using AngleSharp.Html.Parser;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
+using Microsoft.Extensions.Time.Testing;
+
+namespace Foundling.Web.Tests;
+
+/// <summary>The whole application in memory, with a shop in a folder of its own.</summary>
+public class TestHost : IAsyncLifetime
+{
+    private WebApplication? _app;
+
+    protected virtual bool Demo => true;
+
+    protected virtual string? Passphrase => null;
+
+    public string Folder { get; } = Directory.CreateTempSubdirectory("foundling-web-").FullName;
+
+    /// <summary>Cookies carry real dates, so the clock starts now and then stands still.</summary>
+    public FakeTimeProvider Time { get; } = new(DateTimeOffset.UtcNow);
+
+    public async ValueTask InitializeAsync()
+    {
+        var options = new ShopOptions(Folder, 0, Demo, Passphrase);
+        _app = FoundlingApp.Build(options, [], builder =>
+        {
+            builder.WebHost.UseTestServer();
+            builder.Logging.ClearProviders();
+            builder.Services.AddSingleton<TimeProvider>(Time);
+        });
+        await FoundlingApp.Prepare(_app, options);
+        await _app.StartAsync();
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        if (_app is not null)
+        {
+            await _app.DisposeAsync();
+        }
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(Folder, recursive: true);
+        GC.SuppressFinalize(this);
+    }
+
+    /// <summary>A browser without a screen: keeps cookies, follows redirects only when asked.</summary>
+    public Visitor Visit() => new(_app!.GetTestServer());
+}
+
+/// <summary>The demo shop.</summary>
+public sealed class DemoHost : TestHost;
+
+/// <summary>An empty shop.</summary>
+public sealed class EmptyHost : TestHost
+{
+    protected override bool Demo => false;
+}
+
+/// <summary>A shop behind a passphrase.</summary>
+public sealed class GuardedHost : TestHost
+{
+    public const string Secret = "slack tide at noon";
+
+    protected override string? Passphrase => Secret;
+}
+
+/// <summary>Someone using the shop.</summary>
+public sealed class Visitor(TestServer server)
+{
+    private readonly CookieContainer _cookies = new();
+    private readonly HttpClient _client = server.CreateClient();
+
+    public async Task<HttpResponseMessage> Send(HttpRequestMessage request)
+    {
+        var uri = new Uri(_client.BaseAddress!, request.RequestUri!);
+        if (_cookies.GetCookieHeader(uri) is { Length: > 0 } cookies)
+        {
+            request.Headers.Add("Cookie", cookies);
+        }
+        HttpResponseMessage answer = await _client.SendAsync(request);
+        if (answer.Headers.TryGetValues("Set-Cookie", out IEnumerable<string>? set))
+        {
+            foreach (string cookie in set)
+            {
+                _cookies.SetCookies(uri, cookie);
+            }
+        }
+        return answer;
+    }
+
+    public Task<HttpResponseMessage> Get(string path) => Send(new HttpRequestMessage(HttpMethod.Get, path));
+
+    public async Task<IHtmlDocument> Page(string path)
+    {
+        HttpResponseMessage answer = await Get(path);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK, path);
+        return new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
+    }
+
+    /// <summary>Fills a form of a page as a person would and sends it.</summary>
+    public async Task<HttpResponseMessage> Submit(IHtmlDocument page, string formSelector, Dictionary<string, string> values, params (string Field, string Name, HttpContent Content)[] files)
+    {
+        var form = (IHtmlFormElement)(page.QuerySelector(formSelector) ?? throw new InvalidOperationException($"no form {formSelector}"));
+        return await Submit(form, page, values, files);
+    }
+
+    public async Task<HttpResponseMessage> Submit(IHtmlFormElement form, IHtmlDocument page, Dictionary<string, string> values, params (string Field, string Name, HttpContent Content)[] files)
+    {
+        var fields = new List<KeyValuePair<string, string>>();
+        foreach (IHtmlInputElement input in form.QuerySelectorAll<IHtmlInputElement>("input[type=hidden]"))
+        {
+            fields.Add(new(input.Name!, input.Value));
+        }
+        fields.AddRange(values);
+        HttpContent content = files.Length == 0 ? new FormUrlEncodedContent(fields) : Multipart(fields, files);
+        string action = form.GetAttribute("action") is { Length: > 0 } target ? target : throw new InvalidOperationException("a form without an address");
+        return await Send(new HttpRequestMessage(HttpMethod.Post, action) { Content = content });
+    }
+
+    private static MultipartFormDataContent Multipart(List<KeyValuePair<string, string>> fields, (string Field, string Name, HttpContent Content)[] files)
+    {
+        var content = new MultipartFormDataContent();
+        fields.ForEach(f => content.Add(new StringContent(f.Value), f.Key));
+        foreach ((string field, string name, HttpContent file) in files)
+        {
+            content.Add(file, field, name);
+        }
+        return content;
+    }
+
+    public static async Task<IHtmlDocument> Read(HttpResponseMessage answer) => new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
+}
+
+/// <summary>Typed look-ups.</summary>
+internal static class Dom
+{
+    public static T? QuerySelector<T>(this IParentNode node, string selector)
+        where T : class, IElement => node.QuerySelector(selector) as T;
+
+    public static IEnumerable<T> QuerySelectorAll<T>(this IParentNode node, string selector)
+        where T : class, IElement => node.QuerySelectorAll(selector).OfType<T>();
+}
