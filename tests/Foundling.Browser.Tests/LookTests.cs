@@ -1,0 +1,43 @@
+using System.Text.Json;
+using OpenQA.Selenium;
+
+namespace Foundling.Browser.Tests;
+
+/// <summary>Every page at both sizes: nothing overflows, nothing is refused by the browser, nothing shuts anyone out.</summary>
+public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
+{
+    private static readonly string Axe = File.ReadAllText(Path.Combine(RunningShop.Root, "node_modules", "axe-core", "axe.min.js"));
+
+    public static TheoryData<string, int> Pages()
+    {
+        var data = new TheoryData<string, int>();
+        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/angles", "/tag/31/origin", "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/31/log", "/tag/31/sole", "/tag/31/proof", "/tag/31/papers", "/tag/31/book", "/tag/42/origin", "/no/such/page" })
+        {
+            data.Add(page, 1280);
+            data.Add(page, 390);
+        }
+        return data;
+    }
+
+    [Theory]
+    [MemberData(nameof(Pages))]
+    public void Fits_and_shuts_nobody_out(string page, int width)
+    {
+        Browser b = demo.Browser;
+        b.Size(width, width > 500 ? 800 : 844);
+        b.Go(demo.Shop.Address + page);
+        b.Find("main h1");
+        Convert.ToInt32(b.Driver.ExecuteScript("return document.documentElement.scrollWidth - innerWidth")).ShouldBeLessThanOrEqualTo(0, "the page is wider than the screen");
+        b.Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => !l.Message.Contains("404")).Select(l => l.Message).ShouldBeEmpty();
+
+        b.Driver.ExecuteScript(Axe);
+        string result = (string)b.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))));")!;
+        JsonSerializer.Deserialize<string[]>(result)!.ShouldBeEmpty();
+
+        if (width < 500)
+        {
+            string small = (string)b.Driver.ExecuteScript("return [...document.querySelectorAll('.btn, .rail a, select, input[type=text]')].filter(e => e.offsetParent && e.getBoundingClientRect().height < 43).map(e => e.outerHTML.slice(0, 80)).join('\\n')")!;
+            small.ShouldBeEmpty("targets must be large enough for dirty hands");
+        }
+    }
+}

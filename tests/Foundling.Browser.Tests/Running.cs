@@ -1,0 +1,173 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+[assembly: Xunit.v3.Parallelization(Mode = Xunit.Sdk.ParallelMode.None)]
+
+namespace Foundling.Browser.Tests;
+
+/// <summary>The real program as a process of its own, on a data folder of its own.</summary>
+public sealed class RunningShop : IDisposable
+{
+    private Process? _process;
+
+    public RunningShop(bool demo = true, string? folder = null)
+    {
+        Demo = demo;
+        Folder = folder ?? Directory.CreateTempSubdirectory("foundling-run-").FullName;
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        Port = ((IPEndPoint)listener.LocalEndpoint).Port;
+        listener.Stop();
+        Start();
+    }
+
+    public static string Root { get; } = FindRoot();
+
+    public bool Demo { get; }
+
+    public string Folder { get; }
+
+    public int Port { get; }
+
+    public string Address => $"http://localhost:{Port}";
+
+    private static string FindRoot()
+    {
+        string at = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(at, "Foundling.slnx")))
+        {
+            at = Path.GetDirectoryName(at)!;
+        }
+        return at;
+    }
+
+    public void Start()
+    {
+        // The program built beside these tests, in the same configuration.
+        string output = AppContext.BaseDirectory.Replace(Path.Combine("tests", "Foundling.Browser.Tests"), Path.Combine("src", "Foundling.Web"), StringComparison.Ordinal);
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
+        start.ArgumentList.Add(Path.Combine(output, "Foundling.Web.dll"));
+        foreach (string argument in new[] { "--port", Port.ToString(), "--data", Folder }.Concat(Demo ? ["--demo"] : []))
+        {
+            start.ArgumentList.Add(argument);
+        }
+        _process = Process.Start(start)!;
+        var open = new TaskCompletionSource();
+        var said = new System.Text.StringBuilder();
+        _process.OutputDataReceived += (_, line) =>
+        {
+            said.AppendLine(line.Data);
+            if (line.Data?.Contains("is open at", StringComparison.Ordinal) == true)
+            {
+                open.TrySetResult();
+            }
+        };
+        _process.ErrorDataReceived += (_, line) => said.AppendLine(line.Data);
+        _process.EnableRaisingEvents = true;
+        _process.Exited += (_, _) => open.TrySetException(new InvalidOperationException("The program ended: " + said));
+        _process.BeginOutputReadLine();
+        _process.BeginErrorReadLine();
+        open.Task.Wait(TimeSpan.FromSeconds(60)).ShouldBeTrue(said.ToString());
+    }
+
+    /// <summary>Ends the process as a power cut would.</summary>
+    public void Kill()
+    {
+        _process!.Kill(entireProcessTree: true);
+        _process.WaitForExit();
+        _process.Dispose();
+        _process = null;
+    }
+
+    public void Dispose()
+    {
+        if (_process is not null)
+        {
+            Kill();
+        }
+        Directory.Delete(Folder, recursive: true);
+    }
+}
+
+/// <summary>One browser for a class of tests.</summary>
+public sealed class Browser : IDisposable
+{
+    private readonly string _profile = Directory.CreateTempSubdirectory("foundling-chromium-").FullName;
+
+    public Browser()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage",
+            "--window-size=1280,900", $"--user-data-dir={_profile}");
+        options.AddUserProfilePreference("download.default_directory", Downloads);
+        options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
+        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+    }
+
+    public ChromeDriver Driver { get; }
+
+    public string Downloads { get; } = Directory.CreateTempSubdirectory("foundling-downloads-").FullName;
+
+    public WebDriverWait Wait => new(Driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+
+    public void Size(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
+
+    public void Go(string url) => Driver.Navigate().GoToUrl(url);
+
+    public IWebElement Find(string css) => Wait.Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed))!;
+
+    public bool Has(string css) => Driver.FindElements(By.CssSelector(css)).Count > 0;
+
+    public string Text(string css) => Find(css).Text;
+
+    /// <summary>Waits until a condition holds; a page that is being exchanged counts as not yet.</summary>
+    public void Until(Func<bool> condition, string what)
+    {
+        WebDriverWait wait = Wait;
+        wait.Message = what;
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException));
+        wait.Until(_ => condition());
+    }
+
+    public void Click(string css)
+    {
+        IWebElement element = Find(css);
+        Driver.ExecuteScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        element.Click();
+    }
+
+    public void Type(string css, string text)
+    {
+        IWebElement field = Find(css);
+        field.Clear();
+        field.SendKeys(text);
+    }
+
+    public void Choose(string css, string value) => Find(css).FindElement(By.CssSelector($"option[value='{value}']")).Click();
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        Directory.Delete(Downloads, true);
+        Directory.Delete(_profile, true);
+    }
+}
+
+/// <summary>The demo shop with a browser in front of it.</summary>
+public sealed class DemoShop : IDisposable
+{
+    public RunningShop Shop { get; } = new();
+
+    public Browser Browser { get; } = new();
+
+    public void Dispose()
+    {
+        Browser.Dispose();
+        Shop.Dispose();
+    }
+}
