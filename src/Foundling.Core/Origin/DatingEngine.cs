@@ -33,7 +33,7 @@ public sealed class DatingEngine
     private readonly Assumptions _assumptions;
     private readonly PatternBook _book;
     private readonly Dictionary<string, Trait> _traits;
-    private readonly Dictionary<(int Line, string Trait), Dictionary<string, Trapezoid>> _years = [];
+    private readonly LineCurves[] _curves;
     private readonly DatingInput _input;
 
     /// <summary>Prepares the hypotheses.</summary>
@@ -49,7 +49,9 @@ public sealed class DatingEngine
             _traits[trait.Id] = trait;
         }
         Lines = input.CandidateLines.Count == 0 ? [PatternLine.Unknown] : [.. input.CandidateLines.Distinct().Select(_book.LineOf)];
+        _curves = [.. Lines.Select(LineCurves.Of)];
         double shares = Lines.Sum(l => Check.Positive(l.Share));
+        Prior = new double[Lines.Count * YearCount];
         LogPrior = new double[Lines.Count * YearCount];
         Array.Fill(LogPrior, double.NegativeInfinity);
         for (int l = 0; l < Lines.Count; l++)
@@ -60,13 +62,10 @@ public sealed class DatingEngine
                 throw new InputException("years_out_of_order", "last_year", Lines[l].LastYear, $"{Lines[l].FirstYear} or later, within {FirstYear} to {LastYear}",
                     $"The line {Lines[l].Title} ends before it begins.");
             }
-            foreach ((string trait, IReadOnlyDictionary<string, int?[]> variants) in Lines[l].Variants)
-            {
-                _years[(l, trait)] = variants.ToDictionary(v => v.Key, v => Trapezoid.From(v.Value, $"{Lines[l].Title}: {trait} {v.Key}"));
-            }
             for (int year = from; year <= to; year++)
             {
-                LogPrior[Index(l, year)] = Math.Log(Lines[l].Share / shares / (to - from + 1));
+                Prior[Index(l, year)] = Lines[l].Share / shares / (to - from + 1);
+                LogPrior[Index(l, year)] = Math.Log(Prior[Index(l, year)]);
             }
         }
     }
@@ -76,16 +75,17 @@ public sealed class DatingEngine
 
     internal double[] LogPrior { get; }
 
+    internal double[] Prior { get; }
+
     internal static int Index(int line, int year) => (line * YearCount) + year - FirstYear;
 
     internal Assumptions Assumptions => _assumptions;
 
     internal PatternBook Book => _book;
 
-    internal Trapezoid? YearsOf(int line, string trait, string variant) =>
-        _years.TryGetValue((line, trait), out Dictionary<string, Trapezoid>? variants) && variants.TryGetValue(variant, out Trapezoid t) ? t : null;
+    internal Trapezoid? YearsOf(int line, string trait, string variant) => _curves[line].Years(trait, variant);
 
-    internal bool Knows(int line, string trait) => _years.ContainsKey((line, trait));
+    internal bool Knows(int line, string trait) => _curves[line].Knows(trait);
 
     /// <summary>The trait of an observation, checked against the book.</summary>
     internal Trait TraitOf(Observation o)
@@ -101,18 +101,16 @@ public sealed class DatingEngine
     /// <summary>How far a variant, its share and its likelihood hold in one year of one line.</summary>
     internal (double Mu, double Share, bool Says, double Likelihood) Probe(int line, Trait trait, string variant, int year, double misread)
     {
-        int k = trait.Variants.Count;
-        double mu = 0, sum = 0;
-        if (_years.TryGetValue((line, trait.Id), out Dictionary<string, Trapezoid>? variants))
+        Check.Within(year, FirstYear, LastYear);
+        double even = 1.0 / trait.Variants.Count;
+        (double[]? shares, bool[]? says) = _curves[line].Share(trait.Id, variant);
+        double mu = YearsOf(line, trait.Id, variant)?.At(year) ?? 0;
+        if (says?[year - FirstYear] != true)
         {
-            foreach ((string name, Trapezoid years) in variants)
-            {
-                double at = years.At(year);
-                sum += at;
-                mu = name == variant ? at : mu;
-            }
+            return (mu, even, false, even);
         }
-        return sum <= 0 ? (mu, 1.0 / k, false, 1.0 / k) : (mu, mu / sum, true, ((1 - misread) * mu / sum) + (misread / k));
+        double share = shares?[year - FirstYear] ?? 0;
+        return (mu, share, true, ((1 - misread) * share) + (misread * even));
     }
 
     internal double Misread(Confidence confidence, bool soft = false)
@@ -143,13 +141,28 @@ public sealed class DatingEngine
     internal double[] Likelihood(Observation o)
     {
         var result = new double[LogPrior.Length];
-        Trait? trait = o.Mark is null ? TraitOf(o) : null;
-        double misread = Misread(o.Confidence);
-        for (int l = 0; l < Lines.Count; l++)
+        if (o.Mark is not null)
         {
+            // A mark says the same about every line.
             for (int year = FirstYear; year <= LastYear; year++)
             {
-                result[Index(l, year)] = trait is null ? MarkLikelihood(o, year) : Probe(l, trait, o.Variant!, year, misread).Likelihood;
+                double likelihood = MarkLikelihood(o, year);
+                for (int l = 0; l < Lines.Count; l++)
+                {
+                    result[Index(l, year)] = likelihood;
+                }
+            }
+            return result;
+        }
+        Trait trait = TraitOf(o);
+        double misread = Misread(o.Confidence), even = 1.0 / trait.Variants.Count;
+        for (int l = 0; l < Lines.Count; l++)
+        {
+            (double[]? shares, bool[]? says) = _curves[l].Share(trait.Id, o.Variant!);
+            int at = l * YearCount;
+            for (int i = 0; i < YearCount; i++)
+            {
+                result[at + i] = says?[i] == true ? ((1 - misread) * (shares?[i] ?? 0)) + (misread * even) : even;
             }
         }
         return result;
@@ -160,25 +173,32 @@ public sealed class DatingEngine
     {
         int lag = PartRules.LagYears(part, _assumptions);
         double swap = PartRules.SwapPrior(part, _input.Kinship, _assumptions);
-        lagged = new double[likelihood.Length];
-        double total = Enumerable.Range(0, lag + 1).Sum(k => Math.Pow(_assumptions.StockDecay, k));
-        for (int l = 0; l < Lines.Count; l++)
+        if (lag == 0)
         {
-            int first = Math.Max(FirstYear, Lines[l].FirstYear);
-            for (int year = FirstYear; year <= LastYear; year++)
+            lagged = likelihood;
+        }
+        else
+        {
+            lagged = new double[likelihood.Length];
+            double total = Enumerable.Range(0, lag + 1).Sum(k => Math.Pow(_assumptions.StockDecay, k));
+            for (int l = 0; l < Lines.Count; l++)
             {
-                double sum = 0, weight = 1 / total;
-                for (int k = 0; k <= lag; k++, weight *= _assumptions.StockDecay)
+                int first = Math.Max(FirstYear, Lines[l].FirstYear), last = Math.Min(LastYear, Lines[l].LastYear);
+                for (int year = first; year <= last; year++)
                 {
-                    sum += weight * likelihood[Index(l, Math.Max(year - k, Math.Min(year, first)))];
+                    double sum = 0, weight = 1 / total;
+                    for (int k = 0; k <= lag; k++, weight *= _assumptions.StockDecay)
+                    {
+                        sum += weight * likelihood[Index(l, Math.Max(year - k, first))];
+                    }
+                    lagged[Index(l, year)] = sum;
                 }
-                lagged[Index(l, year)] = sum;
             }
         }
         swappedMean = 0;
         for (int i = 0; i < lagged.Length; i++)
         {
-            swappedMean += LogPrior[i] == double.NegativeInfinity ? 0 : Math.Exp(LogPrior[i]) * lagged[i];
+            swappedMean += Prior[i] * lagged[i];
         }
         var factor = new double[lagged.Length];
         for (int i = 0; i < factor.Length; i++)

@@ -106,10 +106,12 @@ public sealed class DatingPosterior
 
     private static double Entropy(double[] weights)
     {
+        // Hypotheses below one in 10^18 change nothing in fifteen digits.
+        const double Negligible = 1e-18;
         double sum = 0, plogp = 0;
         foreach (double w in weights)
         {
-            if (w > 0)
+            if (w > Negligible)
             {
                 sum += w;
                 plogp += w * Math.Log(w);

@@ -10,6 +10,7 @@ public readonly record struct Spot(double X, double Y);
 public sealed class Outline
 {
     private readonly List<(char Command, Spot[] Points)> _segments;
+    private string? _text;
 
     private Outline(List<(char, Spot[])> segments) => _segments = segments;
 
@@ -97,7 +98,9 @@ public sealed class Outline
     public Outline Move(Func<Spot, Spot> map) => new([.. _segments.Select(s => (s.Command, s.Points.Select(map).ToArray()))]);
 
     /// <summary>Path data in absolute coordinates, hundredths of a millimetre.</summary>
-    public override string ToString()
+    public override string ToString() => _text ??= Write();
+
+    private string Write()
     {
         var text = new StringBuilder();
         foreach ((char command, Spot[] points) in _segments)

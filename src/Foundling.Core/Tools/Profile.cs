@@ -28,7 +28,10 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
     /// <summary>Margin on every side, mm.</summary>
     public const double Margin = 6;
 
+    private const int MostFitted = 2000;
+
     private static readonly ConcurrentDictionary<string, Profile> Nominal = new();
+    private static readonly ConcurrentDictionary<(string Kind, double Length, double? Mouth), Profile> KnownFits = new();
 
     /// <summary>The drawing of a kind at its nominal size.</summary>
     /// <exception cref="InputException">No such kind.</exception>
@@ -78,9 +81,13 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
         {
             return nominal;
         }
-        return kind == "metal-bench-plane"
+        if (KnownFits.Count > MostFitted)
+        {
+            KnownFits.Clear();
+        }
+        return KnownFits.GetOrAdd((kind, length, mouthMm), _ => kind == "metal-bench-plane"
             ? BenchPlaneFit.Fit(nominal, length, mouthMm)
-            : nominal.Scaled(length / tool.NominalLengthMm);
+            : nominal.Scaled(length / tool.NominalLengthMm));
     }
 
     /// <summary>The whole drawing larger or smaller, the margin kept.</summary>

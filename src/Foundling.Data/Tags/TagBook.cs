@@ -23,11 +23,21 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop)
         return tag;
     }
 
-    /// <summary>Whole tags that are in hand, oldest first.</summary>
+    /// <summary>Tags that are in hand, oldest first, with their waits and with their steps as far as a bench shows them.</summary>
     public async Task<List<Tag>> InHand(int most = 60, CancellationToken cancel = default)
     {
-        List<Tag> tags = await db.Tags.AsNoTracking().Include(t => t.Steps).Include(t => t.Waits)
+        List<Tag> tags = await db.Tags.AsNoTracking().Include(t => t.Waits)
             .Where(t => t.Status == TagStatus.InHand).OrderBy(t => t.Number).Take(most).ToListAsync(cancel).ConfigureAwait(false);
+        var byNumber = tags.ToDictionary(t => t.Number);
+        var steps = await db.Set<PlanStep>()
+            .Where(s => byNumber.Keys.Contains(EF.Property<int>(s, "TagNumber")))
+            .OrderBy(s => s.Order)
+            .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State })
+            .ToListAsync(cancel).ConfigureAwait(false);
+        foreach (var s in steps)
+        {
+            byNumber[s.Tag].Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason, LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State });
+        }
         tags.ForEach(Sort);
         return tags;
     }

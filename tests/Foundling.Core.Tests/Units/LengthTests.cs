@@ -61,7 +61,8 @@ public sealed class LengthTests
         {
             LengthUnits units = imperial ? LengthUnits.Imperial : LengthUnits.Metric;
             Length.TryParse(Length.Show(mm, units), out double back, units).ShouldBeTrue();
-            Math.Abs(back - mm).ShouldBeLessThanOrEqualTo(Math.Max(0.0014, 0.052 + (mm * 0.006)));
+            double lastDigit = imperial ? mm < 2.54 ? 0.00254 : 0.254 : mm < 0.1 ? 0.001 : mm < 10 ? 0.01 : mm < 100 ? 0.1 : 1;
+            Math.Abs(back - mm).ShouldBeLessThanOrEqualTo((lastDigit / 2) + 1e-9);
         });
 
     [Theory]

@@ -1,0 +1,82 @@
+using BenchmarkDotNet.Attributes;
+using BenchmarkDotNet.Running;
+using Foundling.Benchmarks;
+using Foundling.Core.Origin;
+using Foundling.Core.Rod;
+using Foundling.Core.Soles;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Reference;
+
+if (args is ["seed", string count, string folder])
+{
+    await Seed.Fill(int.Parse(count, System.Globalization.CultureInfo.InvariantCulture), folder);
+    return;
+}
+BenchmarkSwitcher.FromAssembly(typeof(DatingBenchmarks).Assembly).Run(args.Length == 0 ? ["--filter", "*", "--job", "short"] : args);
+
+namespace Foundling.Benchmarks
+{
+    /// <summary>Dating: 60 lines, 40 traits, 200 years.</summary>
+    [MemoryDiagnoser]
+    public class DatingBenchmarks
+    {
+        private DatingInput _large = null!, _demo = null!;
+
+        [GlobalSetup]
+        public void Setup()
+        {
+            var random = new Random(7);
+            string[] parts = ["body", "frog", "iron", "cap_iron", "lever_cap", "tote", "knob", "adjuster"];
+            List<Trait> traits = [.. Enumerable.Range(0, 40).Select(i => new Trait($"t{i}", parts[i % parts.Length], (LookEffort)(i % 4), ["a", "b", "c"]))];
+            List<PatternLine> lines = [.. Enumerable.Range(0, 60).Select(l => new PatternLine($"l{l}", 1850, 1975, traits.ToDictionary(t => t.Id, t =>
+            {
+                int x = random.Next(1865, 1900), y = x + random.Next(10, 50);
+                return (IReadOnlyDictionary<string, int?[]>)new Dictionary<string, int?[]> { ["a"] = [null, null, x, x + 4], ["b"] = [x, x + 4, y, y + 5], ["c"] = [y, y + 5, null, null] };
+            })))];
+            _large = new DatingInput([.. traits.Take(9).Select((t, i) => new Observation($"o{i}", Confidence.Sure, t.Id, "b"))], new PatternBook(traits, lines), [.. lines.Select(l => l.Id)]);
+            _demo = new DatingInput([new Observation("a", Confidence.Sure, "side_wing", "peaked"), new Observation("b", Confidence.Sure, "wheel", "large_brass")], ReferenceData.Book, ["pellow_tarn_bench", "brandreth_coy"], new Measurements(245, 50.8));
+        }
+
+        [Benchmark]
+        public DatingReport Posterior() => Dating.Report(_large);
+
+        [Benchmark]
+        public DatingReport LookNext() => Dating.Report(_large, lookNext: 40);
+
+        [Benchmark]
+        public DatingReport DemoPage() => Dating.Report(_demo, weights: true, lookNext: 1);
+    }
+
+    /// <summary>Rods and soles.</summary>
+    [MemoryDiagnoser]
+    public class BenchBenchmarks
+    {
+        private PlanQuestion _question = null!;
+        private GridSurveyInput _sole = null!;
+
+        [GlobalSetup]
+        public void Setup()
+        {
+            _question = new PlanQuestion(ToolCatalogue.Kind("metal-bench-plane"), AimKind.Work,
+            [
+                new Finding { Part = "body", Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = "iron", Kind = FindingKind.Pitting, Severity = 3 }, new Finding { Part = "tote", Kind = FindingKind.Crack, Severity = 4 },
+                new Finding { Part = "body", Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = "adjuster", Kind = FindingKind.Seizure, Severity = 2 },
+            ], ReferenceData.Baths);
+            var random = new Random(3);
+            _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i => new[] { 2 + ((i / 3) * 14.0), 3 + ((i % 3) * 27.0), random.NextDouble() * 0.1 })], 80);
+        }
+
+        [Benchmark]
+        public IReadOnlyList<PlanStep> Plan() => Planner.Plan(_question);
+
+        [Benchmark]
+        public GridSurveyResult Survey() => GridSurvey.Read(_sole);
+
+        [Benchmark]
+        public ThinPlate Map() => new(_sole.PointsMm);
+
+        [Benchmark]
+        public LappingResult Lap() => Lapping.Simulate(new LappingInput(_sole.LengthMm, _sole.WidthMm, "P80", new SoleShape(0.1, 0, 0.02), MouthFrontMm: 80));
+    }
+}
