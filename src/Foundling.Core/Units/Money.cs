@@ -32,6 +32,10 @@ public static partial class Typed
     /// <summary>Minutes as hours and minutes: <c>1 h 30</c>, <c>25 min</c>.</summary>
     public static string Hours(double minutes)
     {
+        if (minutes is > 0 and < 0.75)
+        {
+            return "under 1 min";
+        }
         int whole = (int)Math.Round(minutes);
         return whole < 60 ? $"{whole} min" : whole % 60 == 0 ? $"{whole / 60} h" : $"{whole / 60} h {whole % 60:00}";
     }

@@ -90,6 +90,17 @@ public static class Words
         _ => "as it left the works",
     };
 
+    /// <summary>A material in words.</summary>
+    public static string Of(Core.Tools.Material material) => material switch
+    {
+        Core.Tools.Material.CastIron => "cast iron",
+        Core.Tools.Material.Steel => "steel or malleable iron",
+        Core.Tools.Material.EdgeSteel => "hardened steel",
+        Core.Tools.Material.SpringSteel => "spring steel",
+        Core.Tools.Material.Soft => "leather, cord or rubber",
+        _ => material.ToString().ToLowerInvariant(),
+    };
+
     /// <summary>First letter in upper case.</summary>
     public static string Start(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..];
 }

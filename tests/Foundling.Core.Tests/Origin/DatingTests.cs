@@ -7,7 +7,7 @@ namespace Foundling.Core.Tests.Origin;
 
 public sealed class DatingTests
 {
-    private static readonly PatternBook Book = Read();
+    internal static readonly PatternBook Book = Read();
 
     private static PatternBook Read()
     {
