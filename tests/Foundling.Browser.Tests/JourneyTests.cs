@@ -93,7 +93,7 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
         _b.Click("#step-photos button[data-clock-button=stop]");
         _b.Until(() => !_b.Has(".clockchip"), "the clock stands");
         _b.Go(Tag("log", number));
-        _b.Text("ul.list").ShouldContain("STOPPED");
+        _b.Text("ul.list").ShouldContain("WORKED");
 
         // The sample survey.
         _b.Go(Tag("sole", number));

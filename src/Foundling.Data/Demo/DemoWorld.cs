@@ -61,7 +61,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         if (demo.Aim is AimKind aim)
         {
-            Work(tag, demo, new PlanQuestion(tag.Tool(), aim, tag.Findings, ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm), now);
+            Work(tag, demo, new PlanQuestion(tag.Tool(), aim, tag.Findings, ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm), now, time.LocalTimeZone);
         }
         if (demo.Surveyed)
         {
@@ -75,7 +75,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         return tag;
     }
 
-    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, DateTimeOffset now)
+    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, DateTimeOffset now, TimeZoneInfo zone)
     {
         var random = new Random(demo.Number);
         tag.Steps.AddRange(Planner.Plan(question));
@@ -98,7 +98,10 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         for (int i = 0; i < done; i++)
         {
             PlanStep step = tag.Steps[i];
-            DateTimeOffset end = now.AddDays(-days + (days * 0.8 * i / Math.Max(1, done))).AddMinutes(random.Next(0, 90));
+            // Evenings in the loft, in the shop's own time.
+            DateTimeOffset day = TimeZoneInfo.ConvertTime(now.AddDays(-days + (days * 0.8 * i / Math.Max(1, done))), zone);
+            DateTimeOffset end = new DateTimeOffset(day.Date.AddHours(18.5).AddMinutes((i % 6 * 22) + random.Next(0, 20)), day.Offset).ToUniversalTime();
+            end = end < now ? end : now.AddMinutes(-30);
             if (i == done - 1 && demo.Standing is { } wait)
             {
                 end = now.AddHours(-wait.Hours);

@@ -14,6 +14,10 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
     /// <summary>Minutes in all.</summary>
     public double Minutes => Core.Log.LogTotals.All(Tool.Log);
 
+    /// <summary>The log, newest first. A start whose stop is there too says nothing more, so only the stop is shown.</summary>
+    public IEnumerable<LogEntry> Shown => Enumerable.Reverse(Tool.Log)
+        .Where(e => e.Kind != LogKind.Started || !Tool.Log.Any(s => s.Kind == LogKind.Stopped && s.Step == e.Step && s.At >= e.At));
+
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Note, string? Minutes) Sent { get; private set; }
 
