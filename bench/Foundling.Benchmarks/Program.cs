@@ -13,6 +13,11 @@ if (args is ["seed", string count, string folder])
     await Seed.Fill(int.Parse(count, System.Globalization.CultureInfo.InvariantCulture), folder);
     return;
 }
+if (args is ["recovery"])
+{
+    Recovery.Print();
+    return;
+}
 BenchmarkSwitcher.FromAssembly(typeof(DatingBenchmarks).Assembly).Run(args.Length == 0 ? ["--filter", "*", "--job", "short"] : args);
 
 namespace Foundling.Benchmarks

@@ -41,6 +41,7 @@ public sealed record Assumptions
     [Assumed("", "chance that other hardware was swapped")] public double SwapHardware { get; init; } = 0.15;
     [Assumed("", "chance that a frog was swapped")] public double SwapFrog { get; init; } = 0.06;
     [Assumed("", "chance that a saw plate was swapped")] public double SwapPlate { get; init; } = 0.05;
+    [Assumed("", "chance that a tool's maker is not in the pattern book")] public double UnknownShare { get; init; } = 0.05;
     [Assumed("", "likelihood ratio of a colour match between wedge and iron")] public double KinColour { get; init; } = 6;
     [Assumed("", "likelihood ratio of a matching shadow line")] public double KinShadow { get; init; } = 8;
     [Assumed("", "likelihood ratio of a matching fit")] public double KinFit { get; init; } = 3;

@@ -5,6 +5,7 @@ using Foundling.Core;
 using Foundling.Core.Tags;
 using Foundling.Data.Demo;
 using Foundling.Data.Papers;
+using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Data.Soles;
 using Foundling.Data.Store;
@@ -30,7 +31,7 @@ public sealed class PapersTests : IDisposable
         Tag tag = (await _shop.Tags(db).Find(number))!;
         using var stream = new MemoryStream();
         await _shop.Bundles(db).Write(tag, stream);
-        return (stream.ToArray(), BundleDesk.Document(tag));
+        return (stream.ToArray(), BundleDesk.Document(tag, ReferenceData.Book));
     }
 
     private static async Task<Tag> Import(TestShop shop, byte[] zip)
@@ -82,7 +83,7 @@ public sealed class PapersTests : IDisposable
             tag.Number.ShouldBe(number);
             await using FoundlingDb db = other.Open();
             Tag kept = (await other.Tags(db).Find(number))!;
-            BundleDesk.Document(kept).ShouldBe(document);
+            BundleDesk.Document(kept, ReferenceData.Book).ShouldBe(document);
             other.Pictures.Find(kept.Pictures[0].File, Pictures.PictureSize.Thumb).ShouldNotBeNull();
         }
     }

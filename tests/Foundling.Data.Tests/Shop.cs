@@ -1,4 +1,5 @@
 using Foundling.Core.Tags;
+using Foundling.Data.Origin;
 using Foundling.Data.Papers;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
@@ -28,9 +29,13 @@ public sealed class TestShop : IDisposable
 
     public FoundlingDb Open() => new((DbContextOptions<FoundlingDb>)Folder.Configure(new DbContextOptionsBuilder<FoundlingDb>()).Options);
 
-    public TagBook Tags(FoundlingDb db) => new(db, Time, new ShopBook(db));
+    public TagBook Tags(FoundlingDb db) => new(db, Time, new ShopBook(db), Patterns(db));
 
-    public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, db);
+    public PatternCache Cache { get; } = new();
+
+    public PatternShelf Patterns(FoundlingDb db) => new(db, Cache, Time);
+
+    public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), db);
 
     public async Task<int> BookIn(Action<Tag>? with = null)
     {

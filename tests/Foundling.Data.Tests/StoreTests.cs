@@ -183,14 +183,18 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public void The_shipped_tables_are_read()
     {
-        ReferenceData.Book.Lines.Count.ShouldBeGreaterThanOrEqualTo(5);
+        ReferenceData.Book.Lines.Count.ShouldBeGreaterThanOrEqualTo(6);
         ReferenceData.Book.LinesFor("metal-bench-plane").First().Variants.Count.ShouldBeGreaterThanOrEqualTo(12);
         ReferenceData.Book.Lines.SelectMany(l => l.Variants.Keys).ShouldAllBe(t => ReferenceData.Book.Traits.Any(x => x.Id == t));
+        ReferenceData.Book.Lines.ShouldAllBe(l => l.Variants.Count >= 10 && l.Source != null && l.Note != null);
+        ReferenceData.Book.Lines.SelectMany(l => l.Kinds!).Select(k => ToolCatalogue.Kind(k).Family).Distinct().Count().ShouldBeGreaterThanOrEqualTo(4);
+        var empty = new PatternBook([], []);
+        empty.Join(ReferenceData.Book).Lines.Count.ShouldBe(ReferenceData.Book.Lines.Count);
         ReferenceData.Baths.Rules.Count.ShouldBeGreaterThan(60);
-        IssueYears.Of(1_380_000, ReferenceData.Patents).ShouldBe(1921);
-        foreach (Trait trait in ReferenceData.Book.Traits.Where(t => ReferenceData.Book.LineOf("pellow_tarn_bench").Variants.ContainsKey(t.Id)))
+        IssueYears.Of(1_380_000, ReferenceData.Marks.Patents).ShouldBe(1921);
+        foreach (Trait trait in ReferenceData.Book.Traits)
         {
-            trait.Variants.ShouldAllBe(v => ReferenceData.Drawing(trait.Id, v) != null && trait.VariantTitle(v) != "");
+            trait.Variants.ShouldAllBe(v => trait.DrawingOf(v) != null && trait.VariantTitle(v) != "");
         }
     }
 

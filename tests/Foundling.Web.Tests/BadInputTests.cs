@@ -137,14 +137,16 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     }
 
     [Theory]
-    [InlineData("nineteen eleven")]
-    [InlineData("")]
-    [InlineData("12345678901234567890123")]
-    public async Task A_patent_that_is_no_number_is_refused(string patent)
+    [InlineData("", "18", "1910", "in a few words")]
+    [InlineData("apprenticed", "eighteen", "", "is not a year")]
+    [InlineData("apprenticed", "", "", "first year it can be of")]
+    [InlineData("apprenticed", "1910", "1890", "1890 is before 1910")]
+    public async Task What_is_known_of_its_past_needs_words_and_years(string words, string from, string to, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/origin"), "form[action*='handler=Patent']", new() { ["patent"] = patent, ["part"] = "body" }));
-        Faults(page).ShouldContain("neither a patent number nor a year");
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/origin"), "form[data-keep^=known]", new() { ["words"] = words, ["notBefore"] = from, ["notAfter"] = to }));
+        Faults(page).ShouldContain(sentence);
+        page.QuerySelector<IHtmlInputElement>("#notafter")!.Value.ShouldBe(to);
     }
 
     [Theory]

@@ -58,14 +58,19 @@ public sealed partial class DrawingTests
     public void Strata_show_every_look_under_the_rule()
     {
         Tag tag = Plane();
-        DatingReport report = TagBook.Date(tag, 1, true)!;
+        DatingReport report = TagBook.Date(tag, ReferenceData.Book, 1, true)!;
         var strata = new StrataView(tag, report, ReferenceData.Book);
         strata.Bands.Count.ShouldBe(5);
         strata.Bands.Select(b => b.Y).ShouldBe(strata.Bands.Select(b => b.Y).Order());
         strata.From.ShouldBeLessThan(report.Interval90[0]);
         strata.To.ShouldBeGreaterThan(report.Interval90[1]);
         strata.Bands.Single(b => b.Title == "Mark on the iron").Odd.ShouldBe(report.PartLabel["iron"] == "odd");
-        strata.Bands[^1].Years.ShouldStartWith("1911");
+        strata.Bands.Single(b => b.Title == "Patent of 1911").Years.ShouldStartWith("1911");
+        strata.Bands[^1].Odd.ShouldBe(strata.OddY is not null, "odd parts stand apart, below the rest");
+        strata.Bands.ShouldAllBe(b => b.Without.StartsWith("M220 96") && b.Weight.WithoutInterval90.Length == 2);
+        var near = new StrataView(tag, report, ReferenceData.Book, near: true);
+        (near.To - near.From).ShouldBeLessThan(strata.To - strata.From);
+        near.Bands.ShouldAllBe(b => b.Path.Length > 0 != b.Outside.Length > 0 || b.Years.StartsWith("says"));
         foreach (Match number in Numbers().Matches(string.Concat(strata.Bands.Select(b => b.Path))))
         {
             double.Parse(number.Value, CultureInfo.InvariantCulture).ShouldBeInRange(0, 800);

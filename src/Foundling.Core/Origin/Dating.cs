@@ -13,7 +13,21 @@ public sealed record HardBracket(string State, int? FirstYear = null, int? LastY
 /// <summary>What one observation did.</summary>
 /// <param name="Bits">Uncertainty it took away, bits; negative when it sows doubt.</param>
 /// <param name="MedianShiftYears">How far it moved the median.</param>
-public sealed record ObservationWeight(double Bits, int MedianShiftYears);
+public sealed record ObservationWeight(double Bits, int MedianShiftYears)
+{
+    /// <summary>The span of years without it.</summary>
+    public int[] WithoutInterval90 { get; init; } = [];
+
+    /// <summary>Spans of years that were likely enough without it and are hardly possible with it.</summary>
+    public IReadOnlyList<int[]> RuledOutYears { get; init; } = [];
+
+    /// <summary>Lines that were likely enough without it and are hardly possible with it.</summary>
+    public IReadOnlyList<string> RuledOutLines { get; init; } = [];
+
+    /// <summary>Probability of every year without it, from <see cref="DatingEngine.FirstYear"/>; for drawing.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double[] WithoutByYear { get; init; } = [];
+}
 
 /// <summary>What dating a tool gives.</summary>
 public sealed record DatingReport(
@@ -44,6 +58,10 @@ public sealed record DatingReport(
     /// <summary>The most probable line.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public string BestLine => PLine.MaxBy(p => p.Value).Key;
+
+    /// <summary>The most probable line of the book, whatever is believed of no line at all; null when none was a candidate.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string? BestKnownLine => PLine.Where(p => p.Key != PatternLine.UnknownId).OrderByDescending(p => p.Value).Select(p => p.Key).FirstOrDefault();
 }
 
 /// <summary>Dates a tool: the whole of one question.</summary>
@@ -53,6 +71,9 @@ public static class Dating
     public const double SpanShare = 0.9;
 
     private const double LeastLobe = 0.15;
+
+    // What counts as ruled out: years worth naming before, and left with less than a tenth of their belief after.
+    private const double LikelyYear = 0.002, LikelyLine = 0.05, HardlyPossible = 0.1;
 
     /// <summary>Weighs the evidence and reports it.</summary>
     public static DatingReport Report(DatingInput input, bool weights = false, int lookNext = 0, IReadOnlyList<int>? years = null, Assumptions? assumptions = null)
@@ -80,7 +101,14 @@ public static class Dating
             Weights = !weights ? null : input.Observations.ToDictionary(o => o.Id, o =>
             {
                 DatingPosterior without = posterior.Without(o.Id);
-                return new ObservationWeight(without.EntropyBits - posterior.EntropyBits, median - Median(without.ByYear));
+                (int wFrom, int wTo, _) = ShortestSpan(without.ByYear);
+                IReadOnlyDictionary<string, double> linesWithout = without.ByLine();
+                return new ObservationWeight(without.EntropyBits - posterior.EntropyBits, median - Median(without.ByYear))
+                {
+                    WithoutInterval90 = [wFrom, wTo], WithoutByYear = without.ByYear,
+                    RuledOutYears = RuledOut(without.ByYear, posterior.ByYear, a.LobeGapYears),
+                    RuledOutLines = [.. linesWithout.Where(l => l.Value >= LikelyLine && lines[l.Key] < HardlyPossible * l.Value).Select(l => l.Key)],
+                };
             }),
             LookNext = lookNext > 0 ? posterior.LookNext(lookNext) : null,
         };
@@ -131,6 +159,28 @@ public static class Dating
         return (DatingEngine.FirstYear, DatingEngine.LastYear, 1);
     }
 
+    private static List<int[]> RuledOut(double[] without, double[] with, int gapYears) =>
+        [.. Runs(Enumerable.Range(0, without.Length).Where(i => without[i] >= LikelyYear && with[i] < HardlyPossible * without[i]), gapYears)
+            .Select(r => new[] { DatingEngine.FirstYear + r.From, DatingEngine.FirstYear + r.To })];
+
+    /// <summary>Joins places in rising order into runs; gaps shorter than the given one do not part a run.</summary>
+    private static List<(int From, int To)> Runs(IEnumerable<int> places, int gap)
+    {
+        var runs = new List<(int From, int To)>();
+        foreach (int i in places)
+        {
+            if (runs.Count > 0 && i - runs[^1].To - 1 < gap)
+            {
+                runs[^1] = (runs[^1].From, i);
+            }
+            else
+            {
+                runs.Add((i, i));
+            }
+        }
+        return runs;
+    }
+
     private static List<Lobe> Lobes(double[] p, int gapYears)
     {
         double Digits(double x) => x <= 0 ? 0 : double.Parse(x.ToString("E9", System.Globalization.CultureInfo.InvariantCulture), System.Globalization.CultureInfo.InvariantCulture);
@@ -146,19 +196,7 @@ public static class Dating
             }
         }
         taken.Sort();
-        var runs = new List<(int From, int To)>();
-        foreach (int i in taken)
-        {
-            if (runs.Count > 0 && i - runs[^1].To - 1 < gapYears)
-            {
-                runs[^1] = (runs[^1].From, i);
-            }
-            else
-            {
-                runs.Add((i, i));
-            }
-        }
-        List<Lobe> lobes = [.. runs
+        List<Lobe> lobes = [.. Runs(taken, gapYears)
             .Select(r => new Lobe([DatingEngine.FirstYear + r.From, DatingEngine.FirstYear + r.To], p[r.From..(r.To + 1)].Sum()))
             .Where(l => l.Mass >= LeastLobe - Whole.Slack)];
         return lobes.Count >= 2 ? lobes : [];

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Foundling.Core.Origin;
 
 /// <summary>What it takes to see a trait.</summary>
@@ -16,6 +18,15 @@ public enum LookEffort
     Strip,
 }
 
+/// <summary>A small drawing of a variant in a box of 78 by 40: path data filled, pale and drawn as a line.</summary>
+/// <param name="F">Filled.</param>
+/// <param name="P">Pale with an outline.</param>
+/// <param name="L">A line.</param>
+public sealed record VariantDrawing(string? F = null, string? P = null, string? L = null);
+
+/// <summary>Where a statement of the book comes from, and what to mind about it.</summary>
+public sealed record Statement(string? Source = null, string? Note = null);
+
 /// <summary>Something that can be looked at and that changed over time, with the ways it was made.</summary>
 /// <param name="Id">Key, unique in the book.</param>
 /// <param name="Part">Part it is seen on.</param>
@@ -23,20 +34,28 @@ public enum LookEffort
 /// <param name="Variants">Keys of all variants over the whole book.</param>
 /// <param name="Name">What to look at, in words.</param>
 /// <param name="VariantNames">What each variant looks like, in words.</param>
+/// <param name="Drawings">A small drawing of each variant.</param>
+/// <param name="Note">Where to look and what is easily mistaken.</param>
 public sealed record Trait(
     string Id,
     string Part,
     LookEffort Effort,
     IReadOnlyList<string> Variants,
     string? Name = null,
-    IReadOnlyDictionary<string, string>? VariantNames = null)
+    IReadOnlyDictionary<string, string>? VariantNames = null,
+    IReadOnlyDictionary<string, VariantDrawing>? Drawings = null,
+    string? Note = null)
 {
     /// <summary>The trait in words.</summary>
+    [JsonIgnore]
     public string Title => Name ?? Id.Replace('_', ' ');
 
     /// <summary>A variant in words.</summary>
     public string VariantTitle(string variant) =>
         VariantNames is not null && VariantNames.TryGetValue(variant, out string? name) ? name : variant.Replace('_', ' ');
+
+    /// <summary>The small drawing of a variant, or null.</summary>
+    public VariantDrawing? DrawingOf(string variant) => Drawings?.GetValueOrDefault(variant);
 }
 
 /// <summary>A size a line was made in.</summary>
@@ -57,6 +76,9 @@ public sealed record LineSize(string Id, double? LengthMm = null, double? IronWi
 /// <param name="Share">Prior share against the other lines.</param>
 /// <param name="Sizes">Sizes made.</param>
 /// <param name="Kinds">Tool kinds the line covers.</param>
+/// <param name="Source">Where the line's own years and sizes come from.</param>
+/// <param name="Note">What to know about the line: takeovers, relaunches.</param>
+/// <param name="Statements">For each trait and variant, where its years come from.</param>
 public sealed record PatternLine(
     string Id,
     int FirstYear,
@@ -66,7 +88,10 @@ public sealed record PatternLine(
     string? Range = null,
     double Share = 1,
     IReadOnlyList<LineSize>? Sizes = null,
-    IReadOnlyList<string>? Kinds = null)
+    IReadOnlyList<string>? Kinds = null,
+    string? Source = null,
+    string? Note = null,
+    IReadOnlyDictionary<string, IReadOnlyDictionary<string, Statement>>? Statements = null)
 {
     /// <summary>Key of the line that stands in when no line is a candidate.</summary>
     public const string UnknownId = "unknown";
@@ -77,9 +102,14 @@ public sealed record PatternLine(
         new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "unknown maker");
 
     /// <summary>Sizes made, empty when none are listed.</summary>
+    [JsonIgnore]
     public IReadOnlyList<LineSize> SizesOrNone => Sizes ?? [];
 
+    /// <summary>Where a statement comes from, or null when nothing is noted.</summary>
+    public Statement? StatementOn(string trait, string variant) => Statements?.GetValueOrDefault(trait)?.GetValueOrDefault(variant);
+
     /// <summary>Maker and range in words.</summary>
+    [JsonIgnore]
     public string Title => Range is null ? Maker ?? Id : $"{Maker ?? Id} {Range}";
 }
 
@@ -98,6 +128,18 @@ public sealed record PatternBook(IReadOnlyList<Trait> Traits, IReadOnlyList<Patt
         Lines.FirstOrDefault(l => l.Id == id)
         ?? (id == PatternLine.UnknownId ? PatternLine.Unknown : null)
         ?? throw new InputException("unknown_line", "line", id, "a line of the pattern book", $"The pattern book has no line \"{id}\".");
+
+    /// <summary>
+    /// The book with the honest "none of these": a line of no known maker that holds a set share of the belief in
+    /// <paramref name="candidates"/> before any evidence.
+    /// </summary>
+    public PatternBook WithUnknown(IReadOnlyList<PatternLine> candidates, Assumptions assumptions) => this with
+    {
+        Lines = [.. Lines.Where(l => l.Id != PatternLine.UnknownId), PatternLine.Unknown with
+        {
+            Share = candidates.Count == 0 ? 1 : candidates.Sum(l => l.Share) * assumptions.UnknownShare / (1 - assumptions.UnknownShare),
+        }],
+    };
 
     /// <summary>Lines that cover a kind of tool.</summary>
     public IEnumerable<PatternLine> LinesFor(string kind) => Lines.Where(l => l.Kinds?.Contains(kind) == true);

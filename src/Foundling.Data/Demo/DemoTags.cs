@@ -30,6 +30,8 @@ internal sealed record DemoTag(int Number, string Kind, string Name, int DaysAgo
 
     public int? PromisedInDays { get; init; }
 
+    public string? KnownLine { get; init; }
+
     public (string Trait, string Variant, Confidence Confidence)[] Seen { get; init; } = [];
 
     public (string Part, FindingKind Kind, int Degree, string Note)[] Wrong { get; init; } = [];
@@ -69,7 +71,7 @@ internal static class DemoTags
         new(22, "hand-saw", "Hand saw, Quillan, 26 in", 35, AimKind.Work, 0.62, new(22, 0.45, 0, 8))
         {
             LengthMm = 660, Source = "House sale at Brannoch", Price = 9, Story = "Faint etch under the brown; the plate rings true.",
-            Seen = [("nut_form", "domed_split", Sure), ("plate_etch", "scroll_etch", Unsure), ("handle_horn", "short_horn", Sure), ("handle_wood", "apple", Likely), ("badge", "heron", Sure), ("nib", "nib", Sure)],
+            Seen = [("nut_form", "domed_split", Sure), ("plate_etch", "scroll_etch", Unsure), ("handle_horn", "short_horn", Sure), ("handle_wood", "apple", Likely), ("badge", "heron", Sure), ("nib", "nib", Sure), ("nut_count", "four", Sure)],
             Wrong = [("plate", FindingKind.Rust, 2, "both sides, etch near the middle"), ("handle", FindingKind.CoatingLoss, 3, ""), ("saw_nuts", FindingKind.Looseness, 1, "")],
         },
         new(24, "bolt-cutter", "Bolt cutter, 18 in", 28, AimKind.Work, 0.35, new(24, 0.4, 0.35, 10))
@@ -80,6 +82,7 @@ internal static class DemoTags
         new(27, "drawknife", "Drawknife, Hexholm Forge", 22, AimKind.Work, 0.8, new(27, 0.12, 0, 3))
         {
             LengthMm = 367, Source = "Maud's shed", Owner = "Maud Aldous", OwnersMark = "M A", Story = "Her father shaped oars with it. One handle turned on its tang.", PromisedInDays = 4,
+            Seen = [("forge_stamp", "anvil", Sure), ("edge_handle", "bead", Sure), ("ferrule", "drawn", Sure), ("handle_timber", "ash", Likely), ("handle_label", "no_label", Unsure)],
             Wrong = [("blade", FindingKind.Rust, 2, ""), ("handle_left", FindingKind.Looseness, 3, "turns on the tang"), ("blade", FindingKind.EdgeDamage, 1, "")],
             Standing = (22, null, 24, null),
         },
@@ -115,7 +118,8 @@ internal static class DemoTags
         new(40, "wooden-bench-plane", "Jack plane, Fennick Garth", 3, AimKind.Keep, 0, new(40, 0.25, 0, 2))
         {
             LengthMm = 432, IronWidthMm = 57, Source = "Left on the loft steps", Story = "No note with it. Wedge and iron may not belong together.",
-            Seen = [("chamfer", "narrow_flat", Sure), ("wedge_head", "elliptical", Likely), ("iron_top", "square", Sure)],
+            KnownLine = "fennick_garth_wood",
+            Seen = [("chamfer", "narrow_flat", Sure), ("name_stamp", "plain_name", Sure), ("plane_tote", "open", Sure), ("strike", "wood_button", Likely), ("wedge_head", "elliptical", Likely), ("iron_top", "square", Sure), ("iron_stamp", "tempered", Likely)],
             Wrong = [("iron", FindingKind.Rust, 2, ""), ("body", FindingKind.Crack, 1, "hairline at the heel")],
         },
         new(42, "chisel", "Paring chisel, Hexholm Forge", 1, null, 0, new(42, 0.35, 0, 9))

@@ -45,7 +45,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         {
             Number = demo.Number, Kind = demo.Kind, Name = demo.Name, LengthMm = demo.LengthMm, IronWidthMm = demo.IronWidthMm, SoleWidthMm = demo.SoleWidthMm, MouthFrontMm = demo.MouthFrontMm,
             Purpose = demo.Purpose, Source = demo.Source, Price = demo.Price, ArrivedOn = today.AddDays(-demo.DaysAgo), Owner = demo.Owner, OwnersMark = demo.OwnersMark, Story = demo.Story,
-            PromisedOn = demo.PromisedInDays is int days ? today.AddDays(days) : null, Aim = demo.Aim, BookedAt = booked, Status = TagStatus.InHand,
+            KnownLine = demo.KnownLine, PromisedOn = demo.PromisedInDays is int days ? today.AddDays(days) : null, Aim = demo.Aim, BookedAt = booked, Status = TagStatus.InHand,
         };
         DateTimeOffset at = booked;
         DateTimeOffset Next(double minutes) => at = at.AddMinutes(minutes);

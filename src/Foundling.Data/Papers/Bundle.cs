@@ -5,8 +5,10 @@ using System.Text.Json.Serialization.Metadata;
 using System.Text.RegularExpressions;
 using Foundling.Core;
 using Foundling.Core.Gauges;
+using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Data.Origin;
 using Foundling.Data.Pictures;
 using Foundling.Data.Store;
 using Foundling.Data.Tags;
@@ -18,10 +20,11 @@ namespace Foundling.Data.Papers;
 /// <param name="Format">Always "foundling-tag".</param>
 /// <param name="Version">Version of the format.</param>
 /// <param name="Tag">The tag with everything on it.</param>
-public sealed record TagDocument(string Format, int Version, Tag Tag);
+/// <param name="PatternBook">The pages of the pattern book its looks speak of.</param>
+public sealed record TagDocument(string Format, int Version, Tag Tag, PatternBook? PatternBook = null);
 
 /// <summary>Writes a tag with its pictures into a zip and reads it back.</summary>
-public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, FoundlingDb db)
+public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf patterns, FoundlingDb db)
 {
     /// <summary>Name of the format.</summary>
     public const string Format = "foundling-tag";
@@ -57,7 +60,14 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Foun
     }
 
     /// <summary>The JSON document of a tag.</summary>
-    public static string Document(Tag tag) => JsonSerializer.Serialize(new TagDocument(Format, FormatVersion, tag), Json);
+    public static string Document(Tag tag, PatternBook book) => JsonSerializer.Serialize(new TagDocument(Format, FormatVersion, tag, Pages(tag, book)), Json);
+
+    private static PatternBook? Pages(Tag tag, PatternBook book)
+    {
+        HashSet<string> looked = [.. tag.Looks.Select(l => l.Trait).OfType<string>()];
+        PatternBook pages = book.Only([.. book.LinesFor(tag.Kind).Where(l => l.Variants.Keys.Any(looked.Contains)).Select(l => l.Id)]);
+        return pages.Lines.Count == 0 ? null : pages;
+    }
 
     /// <summary>Writes the bundle of a tag.</summary>
     public async Task Write(Tag tag, Stream to, CancellationToken cancel = default)
@@ -65,7 +75,7 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Foun
         await using var zip = new ZipArchive(to, ZipArchiveMode.Create, leaveOpen: true);
         await using (Stream document = await zip.CreateEntry(DocumentName).OpenAsync(cancel).ConfigureAwait(false))
         {
-            await document.WriteAsync(System.Text.Encoding.UTF8.GetBytes(Document(tag)), cancel).ConfigureAwait(false);
+            await document.WriteAsync(System.Text.Encoding.UTF8.GetBytes(Document(tag, await patterns.Read(cancel).ConfigureAwait(false))), cancel).ConfigureAwait(false);
         }
         foreach (string file in tag.Pictures.Select(p => p.File).Distinct())
         {
@@ -130,8 +140,20 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Foun
                 throw Bad($"The picture {picture.File} was changed since it was bundled. Nothing was imported.");
             }
         }
+        await AddPages(bundle, cancel).ConfigureAwait(false);
         await MakeRoom(tag, cancel).ConfigureAwait(false);
         return await tags.BookIn(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Pages this shop does not have come into its book; its own are left as they are.</summary>
+    private async Task AddPages(TagDocument bundle, CancellationToken cancel)
+    {
+        PatternBook here = await patterns.Read(cancel).ConfigureAwait(false);
+        PatternBook? more = bundle.PatternBook?.Only([.. bundle.PatternBook.Lines.Select(l => l.Id).Where(id => here.Lines.All(l => l.Id != id))]);
+        if (more is { Lines.Count: > 0 })
+        {
+            await patterns.Change($"Pages that came with {bundle.Tag.Label}", book => book.Join(more), cancel).ConfigureAwait(false);
+        }
     }
 
     private static void Validate(Tag tag)
@@ -139,11 +161,16 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Foun
         ToolCatalogue.Kind(tag.Kind);
         bool whole = tag.Number is > 0 and < 1_000_000
             && tag.Pictures.All(p => PictureStore.IsFileName(p.File))
+            && tag.Looks.All(l => l.Trait is null ? l.Mark is not null : l.Variant is not null)
             && tag.Findings.All(f => f.Severity is >= 0 and <= FindingScales.Worst)
             && tag.Steps.Select(s => s.Key).Distinct().Count() == tag.Steps.Count;
         if (!whole)
         {
             throw Bad("The tag in this bundle does not hold together: its number, pictures, findings or steps are out of range. Nothing was imported.");
+        }
+        foreach (Look mark in tag.Looks.Where(l => l.Mark is not null))
+        {
+            mark.ToObservation().MarkWindow(Assumptions.Standard);
         }
         foreach (SoleRecord survey in tag.Surveys)
         {
@@ -164,8 +191,14 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Foun
         }
         tag.Number = await tags.NextNumber(cancel).ConfigureAwait(false);
         tag.Looks.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Aside.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Findings.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Pictures.ForEach(x => x.Id = Guid.CreateVersion7());
+        foreach (Picture picture in tag.Pictures)
+        {
+            var id = Guid.CreateVersion7();
+            tag.Looks.FindAll(l => l.PictureId == picture.Id).ForEach(l => l.PictureId = id);
+            picture.Id = id;
+        }
         tag.Log.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Waits.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Surveys.ForEach(x => x.Id = Guid.CreateVersion7());

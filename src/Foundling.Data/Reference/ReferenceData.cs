@@ -3,12 +3,10 @@ using System.Text.Json;
 using CsvHelper;
 using Foundling.Core.Baths;
 using Foundling.Core.Gauges;
+using Foundling.Core.Marks;
 using Foundling.Core.Origin;
 
 namespace Foundling.Data.Reference;
-
-/// <summary>A small drawing of a variant in a box of 78 by 40: filled, pale and drawn as a line.</summary>
-public sealed record VariantDrawing(string? F = null, string? P = null, string? L = null);
 
 /// <summary>Tables of public facts and the pattern book the shop starts with, read once.</summary>
 public static class ReferenceData
@@ -24,27 +22,21 @@ public static class ReferenceData
         .Select(r => new BathRule(Enum.Parse<BathKind>(r["bath"], ignoreCase: true), r["material"], r["verdict"] == "never",
             r["out_by_hours"].Length > 0 ? double.Parse(r["out_by_hours"], CultureInfo.InvariantCulture) : null, r["reason"]))]));
 
-    private static readonly Lazy<IReadOnlyList<YearStart>> LazyPatents = new(() => [.. Rows("us-utility-patents.csv")
-        .Select(r => new YearStart(int.Parse(r["year"], CultureInfo.InvariantCulture), long.Parse(r["first_number"], CultureInfo.InvariantCulture)))]);
+    private static readonly Lazy<MarkTables> LazyMarks = new(() => new MarkTables(
+        Starts("us-utility-patents.csv"), Starts("us-design-patents.csv"), Starts("gb-registered-designs.csv"),
+        [.. Rows("dated-marks.csv").Where(r => r["bound_kind"] == "fixed").Select(r => new DatedMark(r["mark_key"], r["what_you_see"], Year(r["not_before"]), Year(r["not_after"]), r["soft"] == "true", r["why"]))],
+        [.. Rows("dated-materials.csv").Select(r => new DatedMaterial(r["key"], r["what_you_see"], Year(r["not_before"]), Year(r["typical_from"]), Year(r["typical_to"]), r["quality"] == "approximate", r["why"]))],
+        [.. Rows("gb-diamond-marks.csv").Where(r => r["kind"] is "year" or "month" or "irregular").Select(r => new DiamondLetter(r["cycle"] == "1842-1867", r["year"].Length > 0 && r["position"] is "top" or "right" && r["kind"] != "month",
+            r["symbol"], Year(r["year"]), Year(r["month"]), r["kind"] == "irregular", r["note"]))]));
 
-    private static readonly Lazy<Dictionary<string, Dictionary<string, VariantDrawing>>> LazyDrawings = new(() =>
-    {
-        using Stream stream = Open("variant-drawings.json");
-        return JsonSerializer.Deserialize<Dictionary<string, Dictionary<string, VariantDrawing>>>(stream, GaugeCatalogue.Json)!;
-    });
-
-    /// <summary>The small drawing of a variant, or null.</summary>
-    public static VariantDrawing? Drawing(string trait, string variant) =>
-        LazyDrawings.Value.TryGetValue(trait, out Dictionary<string, VariantDrawing>? variants) ? variants.GetValueOrDefault(variant) : null;
-
-    /// <summary>The pattern book.</summary>
+    /// <summary>The sample lines a new shop's pattern book starts with; all invented.</summary>
     public static PatternBook Book => LazyBook.Value;
 
     /// <summary>What baths do to materials.</summary>
     public static BathTable Baths => LazyBaths.Value;
 
-    /// <summary>First utility patent number of each year.</summary>
-    public static IReadOnlyList<YearStart> Patents => LazyPatents.Value;
+    /// <summary>What marks, materials and numbers say about years.</summary>
+    public static MarkTables Marks => LazyMarks.Value;
 
     /// <summary>The rows of a shipped table by column name.</summary>
     public static IReadOnlyList<IReadOnlyDictionary<string, string>> Rows(string file)
@@ -58,6 +50,11 @@ public static class ReferenceData
         }
         return rows;
     }
+
+    private static List<YearStart> Starts(string file) =>
+        [.. Rows(file).Select(r => new YearStart(Year(r["year"])!.Value, long.Parse(r["first_number"], CultureInfo.InvariantCulture)))];
+
+    private static int? Year(string text) => text.Length == 0 ? null : int.Parse(text, CultureInfo.InvariantCulture);
 
     private static Stream Open(string file) =>
         typeof(ReferenceData).Assembly.GetManifestResourceStream($"reference/{file}") ?? throw new FileNotFoundException(file);

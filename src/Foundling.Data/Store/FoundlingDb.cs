@@ -2,6 +2,7 @@ using System.Text.Json;
 using Foundling.Core.Gauges;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
+using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
@@ -20,6 +21,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
 
     /// <summary>The running clock, at most one row.</summary>
     public DbSet<RunningClock> Clock => Set<RunningClock>();
+
+    /// <summary>The pattern book as it stood after each change.</summary>
+    public DbSet<BookVersion> BookVersions => Set<BookVersion>();
 
     /// <summary>Forms already taken, so that a double click counts once.</summary>
     public DbSet<TakenForm> TakenForms => Set<TakenForm>();
@@ -47,6 +51,7 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
         tag.Property(t => t.Version).IsConcurrencyToken();
         tag.HasIndex(t => t.Status);
         tag.HasMany(t => t.Looks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Aside).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Findings).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Pictures).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Log).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
@@ -59,10 +64,12 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
 
 /// <summary>Children carry keys made where they are made, so that a bundle keeps them.</summary>
 internal sealed class ChildMapping :
-    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
+    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
     IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
 {
     public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
+
+    public void Configure(EntityTypeBuilder<LookAside> child) => Map(child, "LooksAside");
 
     public void Configure(EntityTypeBuilder<Finding> child) => Map(child, "Findings");
 

@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.Origin;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
+using Foundling.Data.Origin;
 using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
@@ -10,8 +11,11 @@ using Microsoft.EntityFrameworkCore;
 namespace Foundling.Data.Tags;
 
 /// <summary>Reads and keeps tags.</summary>
-public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop)
+public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, PatternShelf patterns)
 {
+    /// <summary>The pattern book tags are dated by.</summary>
+    public Task<PatternBook> Patterns(CancellationToken cancel = default) => patterns.Read(cancel);
+
     /// <summary>A whole tag for changing, or null.</summary>
     public async Task<Tag?> Find(int number, CancellationToken cancel = default)
     {
@@ -87,18 +91,26 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop)
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
 
-    /// <summary>Dates a tag by its looks and measurements with the shop's book.</summary>
-    public static DatingReport? Date(Tag tag, int lookNext = 0, bool weights = false)
+    /// <summary>Dates a tag by its looks and measurements; null when nothing was looked at.</summary>
+    public static DatingReport? Date(Tag tag, PatternBook book, int lookNext = 0, bool weights = false) =>
+        tag.Looks.Count == 0 ? null : Weigh(tag, book, lookNext, weights);
+
+    /// <summary>Belief about a tag, also before the first look: lines of its kind, and none of them.</summary>
+    public static DatingReport Weigh(Tag tag, PatternBook book, int lookNext = 0, bool weights = false)
     {
-        if (tag.Looks.Count == 0)
-        {
-            return null;
-        }
-        PatternBook book = ReferenceData.Book;
+        List<PatternLine> lines = Candidates(tag, book);
         return Dating.Report(
-            new DatingInput([.. tag.Looks.Select(l => l.ToObservation())], book, [.. book.LinesFor(tag.Kind).Select(l => l.Id)],
-                new Measurements(tag.LengthMm, tag.IronWidthMm)), weights, lookNext);
+            new DatingInput([.. tag.Looks.Where(l => Known(l, book)).Select(l => l.ToObservation())], book.WithUnknown(lines, Assumptions.Standard),
+                lines is [{ Id: var only }] && only == tag.KnownLine ? [only] : [.. lines.Select(l => l.Id), PatternLine.UnknownId], new Measurements(tag.LengthMm, tag.IronWidthMm), tag.Kinship()), weights, lookNext);
     }
+
+    /// <summary>Lines a tag may be of: the one it is known to be of, else all of its kind.</summary>
+    public static List<PatternLine> Candidates(Tag tag, PatternBook book) =>
+        [.. book.LinesFor(tag.Kind).Where(l => tag.KnownLine is null || l.Id == tag.KnownLine || book.LinesFor(tag.Kind).All(k => k.Id != tag.KnownLine))];
+
+    /// <summary>False for a look at something the book no longer has; it is kept, but says nothing.</summary>
+    public static bool Known(Look look, PatternBook book) =>
+        look.Trait is null || book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Variants.Contains(look.Variant ?? "") == true;
 
     /// <summary>The question a plan for this tag answers.</summary>
     public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default)
@@ -164,13 +176,14 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop)
     }
 
     private IQueryable<Tag> Whole() => db.Tags
-        .Include(t => t.Looks).Include(t => t.Findings).Include(t => t.Pictures).Include(t => t.Steps)
+        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Pictures).Include(t => t.Steps)
         .Include(t => t.Log).Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>
     public static void Sort(Tag tag)
     {
         tag.Looks.Sort((a, b) => a.Order.CompareTo(b.Order));
+        tag.Aside.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Findings.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Pictures.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Steps.Sort((a, b) => a.Order.CompareTo(b.Order));

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
-using Foundling.Data.Reference;
+using Foundling.Data.Origin;
 
 namespace Foundling.Web.Api;
 
@@ -15,7 +15,7 @@ internal static class GaugeApi
             .WithSummary("Lists the gauges.").Produces<IEnumerable<GaugeListing>>();
         foreach (Gauge gauge in GaugeCatalogue.All)
         {
-            app.MapPost(gauge.Path, (HttpRequest request) => Run(gauge, request))
+            app.MapPost(gauge.Path, (HttpRequest request, PatternShelf patterns) => Run(gauge, request, patterns))
                 .WithSummary(gauge.About).WithTags(gauge.File).WithName($"{gauge.File}_{gauge.Calculation}")
                 .Accepts(gauge.Input, "application/json")
                 .Produces(200, gauge.Output, "application/json").ProducesProblem(400);
@@ -24,12 +24,12 @@ internal static class GaugeApi
             Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges", $"There is no gauge {file}/{calculation}."), 404)).ExcludeFromDescription();
     }
 
-    private static async Task<IResult> Run(Gauge gauge, HttpRequest request)
+    private static async Task<IResult> Run(Gauge gauge, HttpRequest request, PatternShelf patterns)
     {
         try
         {
             using JsonDocument document = await JsonDocument.ParseAsync(request.Body, cancellationToken: request.HttpContext.RequestAborted);
-            return Results.Json(GaugeCatalogue.Run(gauge, document.RootElement, new GaugeContext(Assumptions.Standard, ReferenceData.Book)), GaugeCatalogue.Json);
+            return Results.Json(GaugeCatalogue.Run(gauge, document.RootElement, new GaugeContext(Assumptions.Standard, await patterns.Read(request.HttpContext.RequestAborted))), GaugeCatalogue.Json);
         }
         catch (InputException fault)
         {

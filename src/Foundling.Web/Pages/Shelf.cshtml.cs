@@ -25,6 +25,9 @@ public sealed class ShelfModel(TagBook tags) : PageModel
     /// <summary>Tags on this page.</summary>
     public List<Tag> Tags { get; private set; } = [];
 
+    /// <summary>The pattern book they are dated by.</summary>
+    public Core.Origin.PatternBook Patterns { get; private set; } = null!;
+
     /// <summary>How many there are in all.</summary>
     public int All { get; private set; }
 
@@ -35,6 +38,7 @@ public sealed class ShelfModel(TagBook tags) : PageModel
     public async Task OnGet()
     {
         Leaf = Math.Clamp(Leaf, 1, 100_000);
+        Patterns = await tags.Patterns();
         (Tags, All) = await tags.Shelf(Find, Status, (Leaf - 1) * PageSize, PageSize);
     }
 }

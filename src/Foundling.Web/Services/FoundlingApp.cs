@@ -2,6 +2,7 @@ using System.Net;
 using System.Threading.RateLimiting;
 using Foundling.Core.Gauges;
 using Foundling.Data.Demo;
+using Foundling.Data.Origin;
 using Foundling.Data.Papers;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
@@ -72,7 +73,10 @@ public static class FoundlingApp
         services.AddScoped<ShopBook>();
         services.AddScoped<ClockBook>();
         services.AddScoped<TagBook>();
+        services.AddSingleton<PatternCache>();
+        services.AddScoped<PatternShelf>();
         services.AddScoped<BundleDesk>();
+        services.AddScoped<MarkDesk>();
         services.AddScoped<DemoWorld>();
         services.AddScoped<ViewUnits>();
         services.AddScoped<Chrome>();

@@ -103,6 +103,12 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<int?>("FilingYear")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("GrantYear")
+                        .HasColumnType("INTEGER");
+
                     b.Property<int?>("IssueYear")
                         .HasColumnType("INTEGER");
 
@@ -119,6 +125,9 @@ namespace Foundling.Data.Store.Migrations
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Part")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("PictureId")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Reading")
@@ -141,6 +150,32 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("TagNumber");
 
                     b.ToTable("Looks", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.LookAside", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Reason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Trait")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("LooksAside", (string)null);
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Picture", b =>
@@ -351,8 +386,20 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<double?>("IronWidthMm")
                         .HasColumnType("REAL");
 
+                    b.Property<string>("KinColour")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("KinFit")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("KinShadow")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Kind")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("KnownLine")
                         .HasColumnType("TEXT");
 
                     b.Property<double?>("LengthMm")
@@ -446,6 +493,39 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Waits", (string)null);
                 });
 
+            modelBuilder.Entity("Foundling.Data.Origin.BookVersion", b =>
+                {
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("Before")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Book")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<bool>("Current")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("LeftOut")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Number");
+
+                    b.HasIndex("Current");
+
+                    b.ToTable("BookVersions");
+                });
+
             modelBuilder.Entity("Foundling.Data.Shop.RunningClock", b =>
                 {
                     b.Property<int>("Id")
@@ -535,6 +615,14 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.LookAside", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Aside")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Picture", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -578,6 +666,8 @@ namespace Foundling.Data.Store.Migrations
 
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
                 {
+                    b.Navigation("Aside");
+
                     b.Navigation("Findings");
 
                     b.Navigation("Log");

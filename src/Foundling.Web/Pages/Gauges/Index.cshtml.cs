@@ -1,14 +1,14 @@
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
-using Foundling.Data.Reference;
+using Foundling.Data.Origin;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Gauges;
 
 /// <summary>Calculators that work on their own, without a tag.</summary>
-public sealed class IndexModel : PageModel
+public sealed class IndexModel(PatternShelf patterns) : PageModel
 {
     /// <summary>Gauges that can be used here, by room.</summary>
     public IReadOnlyList<IGrouping<string, Gauge>> Rooms { get; } = [.. GaugeCatalogue.All.Where(g => GaugeForm.Fields(g) is not null).GroupBy(g => g.File)];
@@ -29,7 +29,7 @@ public sealed class IndexModel : PageModel
     public string? Typed(string field) => Request.Query[field];
 
     /// <summary>Shows the list or a gauge; the values are in the address, so a result can be kept or sent.</summary>
-    public void OnGet(string? file, string? calculation)
+    public async Task OnGet(string? file, string? calculation)
     {
         if (file is null || calculation is null)
         {
@@ -49,7 +49,7 @@ public sealed class IndexModel : PageModel
         }
         try
         {
-            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, ReferenceData.Book));
+            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, await patterns.Read()));
             Result = JsonSerializer.SerializeToElement(result, Chosen.Output, GaugeCatalogue.Json);
         }
         catch (InputException fault)

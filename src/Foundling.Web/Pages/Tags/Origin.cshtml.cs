@@ -1,15 +1,25 @@
 using Foundling.Core;
+using Foundling.Core.Marks;
 using Foundling.Core.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
-using Foundling.Data.Reference;
+using Foundling.Core.Tools;
+using Foundling.Data.Pictures;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Foundling.Web.Pages.Tags;
 
+/// <summary>A look not yet taken, with what it would tell.</summary>
+/// <param name="Trait">What to look at.</param>
+/// <param name="Look">What it would tell and cost; null when it would tell nothing more.</param>
+/// <param name="Aside">Set aside before, or null.</param>
+public sealed record OpenLook(Trait Trait, NextLook? Look, LookAside? Aside);
+
 /// <summary>Who made it, when, and what does not belong.</summary>
-public sealed class OriginModel(TagBook tags, TimeProvider time) : TagPageModel(tags)
+public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk, TimeProvider time) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "origin";
@@ -18,28 +28,67 @@ public sealed class OriginModel(TagBook tags, TimeProvider time) : TagPageModel(
     protected override bool Weigh => true;
 
     /// <summary>Lines that may be meant.</summary>
-    public IReadOnlyList<PatternLine> Lines => [.. ReferenceData.Book.LinesFor(Tool.Kind)];
+    public IReadOnlyList<PatternLine> Lines => TagBook.Candidates(Tool, Patterns);
 
-    /// <summary>Traits that can still be looked at, quickest look first.</summary>
-    public IReadOnlyList<Trait> Open => [.. ReferenceData.Book.Traits
-        .Where(t => Lines.Any(l => l.Variants.ContainsKey(t.Id)) && Tool.Looks.All(k => k.Trait != t.Id))
-        .OrderBy(t => t.Effort)];
+    /// <summary>Draw only the years that matter.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool Near { get; set; }
+
+    /// <summary>A mark as read, to be looked up.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Mark { get; set; }
+
+    /// <summary>Readings of that mark.</summary>
+    public ReadingsView? Readings { get; private set; }
+
+    /// <summary>What is wrong with the mark.</summary>
+    public string? MarkFault { get; private set; }
 
     /// <summary>The strata, or null when nothing was looked at.</summary>
-    public StrataView? Strata => Dated is null ? null : new StrataView(Tool, Dated, ReferenceData.Book);
+    public StrataView? Strata => Dated is null ? null : new StrataView(Tool, Dated, Patterns, Near);
 
-    /// <summary>What was typed as a patent number.</summary>
-    public string? PatentText { get; private set; }
+    /// <summary>True once a step that takes the tool apart is done and none that puts it together.</summary>
+    public bool IsApart => Tool.Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Tool.Steps.Any(s => s.Stage == Stage.Together && s.State == StepState.Done);
 
-    /// <summary>Shows the evidence.</summary>
+    /// <summary>True for tools with a wedge, whose kinship to the iron can be judged.</summary>
+    public bool HasWedge => Tool.Tool().Part("wedge") is not null;
+
+    /// <summary>Looks that can still be taken, most telling per minute first; asked of all lines of this kind.</summary>
+    public IReadOnlyList<OpenLook> Open
+    {
+        get
+        {
+            IReadOnlyList<NextLook> next = (Dated ?? TagBook.Weigh(Tool, Patterns, int.MaxValue)).LookNext ?? [];
+            var aside = Tool.Aside.ToDictionary(a => a.Trait);
+            IEnumerable<Trait> rest = Patterns.Traits.Where(t => Lines.Any(l => l.Variants.ContainsKey(t.Id)) && Tool.Looks.All(k => k.Trait != t.Id) && next.All(n => n.Trait != t.Id)).OrderBy(t => t.Effort);
+            return [.. next.Select(n => new OpenLook(Patterns.TraitOf(n.Trait), n, aside.GetValueOrDefault(n.Trait))), .. rest.Select(t => new OpenLook(t, null, aside.GetValueOrDefault(t.Id)))];
+        }
+    }
+
+    /// <summary>Shows the evidence, and the readings of a mark when one was typed.</summary>
     public void OnGet()
     {
+        if (!Request.Query.ContainsKey("mark"))
+        {
+            return;
+        }
+        try
+        {
+            Readings = new ReadingsView(desk.Reader.Read(Mark), Tool.Number, [], $"mark={Uri.EscapeDataString(Mark ?? "")}") { Part = "body", Parts = Parts };
+        }
+        catch (InputException fault)
+        {
+            MarkFault = fault.Sentence;
+        }
     }
+
+    /// <summary>Parts a mark can stand on.</summary>
+    public IReadOnlyList<(string Id, string Name)> Parts => MarkDesk.Parts(Tool);
 
     /// <summary>Takes a look at a trait.</summary>
     public async Task<IActionResult> OnPostLook(string? trait, string? variant, Confidence confidence = Confidence.Sure)
     {
-        Trait seen = ReferenceData.Book.TraitOf(trait ?? "");
+        Trait seen = Patterns.TraitOf(trait ?? "");
         if (!seen.Variants.Contains(variant ?? ""))
         {
             ModelState.AddModelError("", $"Choose which form of \"{seen.Title.ToLowerInvariant()}\" you see.");
@@ -52,30 +101,88 @@ public sealed class OriginModel(TagBook tags, TimeProvider time) : TagPageModel(
         }
         else
         {
-            Add(new Look { Trait = trait, Variant = variant, Confidence = confidence });
+            desk.Add(Tool, new Look { Trait = trait, Variant = variant, Confidence = confidence });
         }
+        Tool.Aside.RemoveAll(a => a.Trait == trait);
         await Book.Save(Tool);
-        return ToLeaf("origin");
+        return Back();
     }
 
-    /// <summary>Adds a patent read on the tool: a number or a year.</summary>
-    public async Task<IActionResult> OnPostPatent(string? patent, string? part)
+    /// <summary>Sets a look aside: it cannot be told, or waits until the tool is apart.</summary>
+    public async Task<IActionResult> OnPostAside(string? trait, AsideReason reason)
     {
-        PatentText = patent;
-        string digits = new([.. (patent ?? "").Where(char.IsDigit)]);
-        if (!long.TryParse(digits, out long number) || (patent ?? "").Any(char.IsLetter))
+        Trait open = Patterns.TraitOf(trait ?? "");
+        Tool.Aside.RemoveAll(a => a.Trait == open.Id);
+        DateTimeOffset now = time.GetUtcNow();
+        Tool.Aside.Add(new LookAside { Id = Guid.CreateVersion7(now), Trait = open.Id, Reason = reason, At = now });
+        await Book.Save(Tool);
+        return Back();
+    }
+
+    /// <summary>Says whose work it is known to be, or that this is for the evidence to say.</summary>
+    public async Task<IActionResult> OnPostMaker(string? line)
+    {
+        Tool.KnownLine = Patterns.LinesFor(Tool.Kind).FirstOrDefault(l => l.Id == line)?.Id;
+        await Book.Save(Tool);
+        return Back();
+    }
+
+    /// <summary>Takes looks at wedge and iron together.</summary>
+    public async Task<IActionResult> OnPostKin(KinLook? colour, KinLook? shadow, KinLook? fit)
+    {
+        (Tool.KinColour, Tool.KinShadow, Tool.KinFit) = (colour, shadow, fit);
+        await Book.Save(Tool);
+        return Back();
+    }
+
+    /// <summary>Adds what is known of its past: words and years.</summary>
+    public async Task<IActionResult> OnPostKnown(string? words, string? notBefore, string? notAfter, bool certain)
+    {
+        int? from = Year(notBefore, "NotBefore"), to = Year(notAfter, "NotAfter");
+        if (string.IsNullOrWhiteSpace(words) || words.Length > 200)
         {
-            ModelState.AddModelError("Patent", $"\"{patent}\" is neither a patent number nor a year. Type what you read, for example 1,380,000 or 1911.");
+            ModelState.AddModelError("Words", "Say in a few words what is known.");
+        }
+        if (ModelState.IsValid && from is null && to is null)
+        {
+            ModelState.AddModelError("NotBefore", "Give the first year it can be of, the last, or both.");
+        }
+        if (from > to)
+        {
+            ModelState.AddModelError("NotAfter", $"{to} is before {from}.");
+        }
+        if (!ModelState.IsValid)
+        {
+            Known = (words, notBefore, notAfter);
             return Page();
         }
-        int year = number is >= 1790 and <= 2000 ? (int)number : IssueYears.Of(number, ReferenceData.Patents);
-        Add(new Look
-        {
-            Part = Tool.Tool().Part(part ?? "") is null ? "body" : part, Mark = MarkKind.PatentGranted, IssueYear = year, Confidence = Confidence.Sure,
-            Reading = number == year ? $"Patent of {year}" : $"Patent no. {number:#,0}",
-        });
+        desk.Add(Tool, new Look { Part = "body", Mark = MarkKind.Window, Soft = !certain, NotBeforeYear = from, NotAfterYear = to, Reading = words!.Trim() });
         await Book.Save(Tool);
-        return ToLeaf("origin");
+        return Back();
+    }
+
+    /// <summary>What was typed about its past, kept when it is refused.</summary>
+    public (string? Words, string? NotBefore, string? NotAfter) Known { get; private set; }
+
+    /// <summary>Gives a look its own picture: a new one, or one the tag has.</summary>
+    public async Task<IActionResult> OnPostPicture(Guid id, Guid? picture, List<IFormFile> files, CancellationToken cancel)
+    {
+        Look? look = Tool.Looks.FirstOrDefault(l => l.Id == id);
+        if (look is null)
+        {
+            return NotFound();
+        }
+        List<Picture> taken = await BookInForm.Pictures(files, store, ModelState, cancel);
+        if (!ModelState.IsValid)
+        {
+            ModelState.AddModelError("", string.Join(" ", ModelState["Pictures"]!.Errors.Select(e => e.ErrorMessage)));
+            return Page();
+        }
+        taken.ForEach(p => p.Caption = Patterns.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Title ?? look.Reading ?? "mark");
+        Tool.Pictures.AddRange(taken);
+        look.PictureId = taken.Count > 0 ? taken[0].Id : Tool.Pictures.FirstOrDefault(p => p.Id == picture)?.Id;
+        await Book.Save(Tool, cancel);
+        return Back();
     }
 
     /// <summary>Takes a look back.</summary>
@@ -83,13 +190,22 @@ public sealed class OriginModel(TagBook tags, TimeProvider time) : TagPageModel(
     {
         Tool.Looks.RemoveAll(l => l.Id == id);
         await Book.Save(Tool);
-        return ToLeaf("origin");
+        return Back();
     }
 
-    private void Add(Look look)
+    private LocalRedirectResult Back() => LocalRedirect($"/tag/{Tool.Number}/origin{(Near ? "?Near=true" : "")}");
+
+    private int? Year(string? text, string field)
     {
-        DateTimeOffset now = time.GetUtcNow();
-        (look.Id, look.At, look.Order) = (Guid.CreateVersion7(now), now, Tool.Looks.Select(l => l.Order).DefaultIfEmpty(0).Max() + 1);
-        Tool.Looks.Add(look);
+        if (string.IsNullOrWhiteSpace(text))
+        {
+            return null;
+        }
+        if (int.TryParse(text.Trim(), out int year) && year is >= DatingEngine.FirstYear and <= DatingEngine.LastYear)
+        {
+            return year;
+        }
+        ModelState.AddModelError(field, $"\"{text}\" is not a year from {DatingEngine.FirstYear} to {DatingEngine.LastYear}.");
+        return null;
     }
 }

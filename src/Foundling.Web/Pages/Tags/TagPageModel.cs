@@ -26,6 +26,9 @@ public abstract class TagPageModel(TagBook tags) : PageModel
     /// <summary>The tag.</summary>
     public Tag Tool { get; private set; } = null!;
 
+    /// <summary>The shop's pattern book.</summary>
+    public PatternBook Patterns { get; private set; } = null!;
+
     /// <summary>What its evidence adds up to, or null when nothing was looked at.</summary>
     public DatingReport? Dated { get; protected set; }
 
@@ -44,6 +47,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
             return;
         }
         Tool = tag;
+        Patterns = await Book.Patterns();
         Date();
         try
         {
@@ -70,7 +74,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         }
     }
 
-    private void Date() => Dated = TagBook.Date(Tool, Weigh ? 1 : 0, Weigh);
+    private void Date() => Dated = TagBook.Date(Tool, Patterns, Weigh ? int.MaxValue : 0, Weigh);
 
     /// <summary>Reads a length that may be left empty; a bad one leaves a sentence at its field.</summary>
     protected double? ReadLength(string? text, string field, LengthUnits units, double least = 0.001, double most = 5000)

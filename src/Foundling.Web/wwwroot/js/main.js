@@ -5,6 +5,8 @@ import { keep, restoreKept } from './keep.js';
 import { swap } from './swap.js';
 import { parts, scales } from './parts.js';
 import { fileSizes } from './files.js';
+import { bands } from './bands.js';
+import { pads } from './pad.js';
 
 /** What must be set up anew when the page's content was exchanged. */
 function dress() {
@@ -17,5 +19,7 @@ clock();
 keep();
 parts();
 fileSizes();
+bands();
+pads();
 swap(dress);
 dress();

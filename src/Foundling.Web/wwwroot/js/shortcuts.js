@@ -12,7 +12,7 @@ export function shortcuts() {
       return;
     }
     if (dialog?.open) return;
-    if (event.key === ' ' && !(event.target instanceof HTMLElement && event.target.closest('a, button, summary, input, [role=button]'))) {
+    if (event.key === ' ' && !(event.target instanceof Element && event.target.closest('a, button, summary, input, [role=button], [role=slider]'))) {
       const button = /** @type {HTMLElement | null} */ (document.querySelector('[data-clock-button=stop]') ?? document.querySelector('[data-clock-button=start]'));
       if (button) {
         event.preventDefault();

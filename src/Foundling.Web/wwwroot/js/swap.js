@@ -26,7 +26,7 @@ export function swap(dress) {
     const submitter = /** @type {HTMLButtonElement | null} */ (event.submitter);
     const body = new FormData(form);
     if (submitter?.name) body.append(submitter.name, submitter.value);
-    const focus = remember(submitter);
+    const focus = form.dataset.focus ? { label: form.dataset.focus } : remember(submitter);
     hold(form, true);
     say('');
     try {

@@ -1,0 +1,272 @@
+using System.Text.RegularExpressions;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Origin;
+
+/// <summary>Changes to a pattern book. Each gives a new book, checked; the old one stays as it was.</summary>
+public static partial class BookEdits
+{
+    /// <summary>Most lines and traits a book may hold.</summary>
+    public const int MostEntries = 2000;
+
+    private const int LongestText = 2000;
+
+    /// <summary>Puts a line in, in the place of one with the same key.</summary>
+    /// <exception cref="InputException">The line does not hold together.</exception>
+    public static PatternBook With(this PatternBook book, PatternLine line)
+    {
+        Verify(book, line);
+        return book with { Lines = Replaced(book.Lines, line, l => l.Id) };
+    }
+
+    /// <summary>Puts a trait in, in the place of one with the same key.</summary>
+    /// <exception cref="InputException">The trait does not hold together, or lines use a variant it no longer has.</exception>
+    public static PatternBook With(this PatternBook book, Trait trait)
+    {
+        Verify(trait);
+        PatternBook with = book with { Traits = Replaced(book.Traits, trait, t => t.Id) };
+        foreach (PatternLine line in with.Lines.Where(l => l.Variants.ContainsKey(trait.Id)))
+        {
+            Verify(with, line);
+        }
+        return with;
+    }
+
+    /// <summary>Takes a line out.</summary>
+    public static PatternBook WithoutLine(this PatternBook book, string line) => book with { Lines = [.. book.Lines.Where(l => l.Id != line)] };
+
+    /// <summary>Gives a variant its years in a line, or takes them away with null.</summary>
+    /// <param name="book">The book.</param>
+    /// <param name="line">Key of the line.</param>
+    /// <param name="trait">Key of the trait.</param>
+    /// <param name="variant">Key of the variant.</param>
+    /// <param name="years">a, b, c, d; null when the line never used it.</param>
+    /// <param name="said">Where the years come from; null leaves it as it is.</param>
+    /// <exception cref="InputException">Years out of order, or an unknown name.</exception>
+    public static PatternBook WithYears(this PatternBook book, string line, string trait, string variant, int?[]? years, Statement? said = null)
+    {
+        PatternLine before = book.LineOf(line);
+        _ = book.TraitOf(trait);
+        return book.With(before with
+        {
+            Variants = Put(before.Variants, trait, variant, years),
+            Statements = years is null ? Put(before.Statements, trait, variant, null)
+                : said is null ? before.Statements
+                : Put(before.Statements, trait, variant, said is { Source: null or "", Note: null or "" } ? null : said),
+        });
+    }
+
+    /// <summary>A copy of a line under another name, its kinds and years kept.</summary>
+    public static PatternLine Copy(this PatternBook book, string line, string maker)
+    {
+        PatternLine of = book.LineOf(line);
+        return of with { Id = FreeId(maker, book.Lines.Select(l => l.Id)), Maker = maker };
+    }
+
+    /// <summary>Adds the lines and traits of another book: traits are joined, lines of the same key exchanged.</summary>
+    public static PatternBook Join(this PatternBook book, PatternBook other)
+    {
+        PatternBook joined = book;
+        foreach (Trait trait in other.Traits)
+        {
+            Trait? here = joined.Traits.FirstOrDefault(t => t.Id == trait.Id);
+            joined = joined.With(here is null ? trait : trait with
+            {
+                Variants = [.. here.Variants, .. trait.Variants.Except(here.Variants)],
+                VariantNames = Union(here.VariantNames, trait.VariantNames), Drawings = Union(here.Drawings, trait.Drawings),
+                Name = trait.Name ?? here.Name, Note = trait.Note ?? here.Note,
+            });
+        }
+        return other.Lines.Aggregate(joined, (b, line) => b.With(line));
+    }
+
+    /// <summary>The part of the book some lines need: themselves and the traits they know.</summary>
+    public static PatternBook Only(this PatternBook book, IReadOnlyCollection<string> lines)
+    {
+        List<PatternLine> kept = [.. book.Lines.Where(l => lines.Contains(l.Id))];
+        return new PatternBook([.. book.Traits.Where(t => kept.Any(l => l.Variants.ContainsKey(t.Id)))], kept);
+    }
+
+    /// <summary>A key made from words that no other entry has.</summary>
+    public static string FreeId(string words, IEnumerable<string> taken)
+    {
+        string id = NotId().Replace(words.ToLowerInvariant(), "_").Trim('_');
+        id = id.Length == 0 ? "line" : id[..Math.Min(40, id.Length)];
+        HashSet<string> used = [.. taken, PatternLine.UnknownId];
+        return !used.Contains(id) ? id : Enumerable.Range(2, MostEntries).Select(i => $"{id}_{i}").First(i => !used.Contains(i));
+    }
+
+    /// <summary>Refuses a trait that does not hold together.</summary>
+    public static void Verify(Trait trait)
+    {
+        Id("trait", trait.Id);
+        Text("name", trait.Title, trait.Note);
+        if (trait.Variants.Count < 2)
+        {
+            throw Bad("variants", trait.Variants.Count, "2 or more", $"\"{trait.Title}\" needs at least two forms to tell apart.");
+        }
+        if (trait.Variants.Distinct().Count() != trait.Variants.Count || trait.Variants.Count > 40)
+        {
+            throw Bad("variants", trait.Variants.Count, "each once, at most 40", $"\"{trait.Title}\" names a form twice, or more than 40 of them.");
+        }
+        foreach (string variant in trait.Variants)
+        {
+            Id("variant", variant);
+            Text("variant", trait.VariantTitle(variant));
+            foreach (string path in new[] { trait.DrawingOf(variant)?.F, trait.DrawingOf(variant)?.P, trait.DrawingOf(variant)?.L }.OfType<string>())
+            {
+                if (path.Length > 6000 || !PathData().IsMatch(path))
+                {
+                    throw Bad("drawing", path, "path data of lines and curves", $"The drawing of \"{trait.VariantTitle(variant)}\" is not made of plain lines and curves.");
+                }
+            }
+        }
+        Id("part", trait.Part);
+    }
+
+    /// <summary>Refuses a line that does not hold together with its book.</summary>
+    public static void Verify(PatternBook book, PatternLine line)
+    {
+        Id("line", line.Id);
+        if (line.Id == PatternLine.UnknownId)
+        {
+            throw Bad("line", line.Id, "another name", "\"unknown\" is kept for tools of no known maker; choose another name.");
+        }
+        Text("maker", line.Maker, line.Range, line.Source, line.Note);
+        if (string.IsNullOrWhiteSpace(line.Maker))
+        {
+            throw Bad("maker", line.Maker, "a name", "A line needs the maker's name.");
+        }
+        Check.Within(line.FirstYear, DatingEngine.FirstYear, DatingEngine.LastYear, "first_year");
+        Check.Within(line.LastYear, DatingEngine.FirstYear, DatingEngine.LastYear, "last_year");
+        Check.Between(line.Share, 0, 1000, "share");
+        Ordered(line.FirstYear, line.LastYear, "last_year", line.Title);
+        if ((line.Kinds ?? []).FirstOrDefault(k => !ToolCatalogue.Kinds.Any(t => t.Id == k)) is { } strange)
+        {
+            throw Bad("kinds", strange, "kinds the program knows", $"\"{strange}\" is no kind of tool the program knows.");
+        }
+        foreach (IGrouping<string, LineSize> size in line.SizesOrNone.GroupBy(s => s.Id))
+        {
+            if (size.Count() > 1 || string.IsNullOrWhiteSpace(size.Key) || size.Key.Length > 40)
+            {
+                throw Bad("size", size.Key, "each number once", $"The size \"{size.Key}\" of {line.Title} stands there twice, or has no number.");
+            }
+            LineSize s = size.First();
+            _ = s.LengthMm is double length ? Check.Between(length, 0, 5000, "length_mm") : 0;
+            _ = s.IronWidthMm is double width ? Check.Between(width, 0, 1000, "iron_width_mm") : 0;
+            Ordered(s.FirstYear ?? line.FirstYear, s.LastYear ?? line.LastYear, "last_year", $"the size {s.Id}");
+        }
+        foreach ((string trait, IReadOnlyDictionary<string, int?[]> variants) in line.Variants)
+        {
+            Trait known = book.TraitOf(trait);
+            foreach ((string variant, int?[] years) in variants)
+            {
+                if (!known.Variants.Contains(variant))
+                {
+                    throw Bad("variant", variant, string.Join(", ", known.Variants), $"\"{known.Title}\" has no form \"{variant}\".");
+                }
+                Trapezoid.From(years, $"\"{known.VariantTitle(variant)}\"");
+                foreach (int year in years.OfType<int>())
+                {
+                    Check.Within(year, DatingEngine.FirstYear, DatingEngine.LastYear, "year");
+                }
+            }
+        }
+        foreach (Statement said in (line.Statements ?? new Dictionary<string, IReadOnlyDictionary<string, Statement>>()).Values.SelectMany(v => v.Values))
+        {
+            Text("source", said.Source, said.Note);
+        }
+    }
+
+    private static void Ordered(int first, int last, string field, string what)
+    {
+        if (first > last)
+        {
+            throw Bad(field, last, $"{first} or later", $"{what} would end in {last}, before it begins in {first}.");
+        }
+    }
+
+    private static void Id(string field, string id)
+    {
+        if (!GoodId().IsMatch(id))
+        {
+            throw Bad(field, id, "small letters, digits, _ and -, at most 60", $"The key \"{id}\" must be small letters, digits and underscores, at most 60.");
+        }
+    }
+
+    private static void Text(string field, params string?[] texts)
+    {
+        if (texts.FirstOrDefault(t => t?.Length > LongestText) is { } text)
+        {
+            throw Bad(field, text.Length, $"at most {LongestText} letters", $"That is {text.Length} letters; at most {LongestText} are kept.");
+        }
+    }
+
+    private static InputException Bad(string field, object? value, string allowed, string sentence) => new("bad_pattern", field, value, allowed, sentence);
+
+    private static List<T> Replaced<T>(IReadOnlyList<T> list, T item, Func<T, string> id)
+    {
+        if (list.Count >= MostEntries)
+        {
+            throw Bad("book", list.Count, $"at most {MostEntries}", $"The book is full: {MostEntries} entries.");
+        }
+        List<T> result = [.. list];
+        int at = result.FindIndex(x => id(x) == id(item));
+        if (at < 0)
+        {
+            result.Add(item);
+        }
+        else
+        {
+            result[at] = item;
+        }
+        return result;
+    }
+
+    private static Dictionary<string, IReadOnlyDictionary<string, T>> Put<T>(IReadOnlyDictionary<string, IReadOnlyDictionary<string, T>>? all, string outer, string inner, T? value)
+        where T : class
+    {
+        var result = new Dictionary<string, IReadOnlyDictionary<string, T>>(all ?? new Dictionary<string, IReadOnlyDictionary<string, T>>());
+        var within = new Dictionary<string, T>(result.GetValueOrDefault(outer) ?? new Dictionary<string, T>());
+        if (value is null)
+        {
+            within.Remove(inner);
+        }
+        else
+        {
+            within[inner] = value;
+        }
+        if (within.Count == 0)
+        {
+            result.Remove(outer);
+        }
+        else
+        {
+            result[outer] = within;
+        }
+        return result;
+    }
+
+    private static Dictionary<string, T>? Union<T>(IReadOnlyDictionary<string, T>? a, IReadOnlyDictionary<string, T>? b)
+    {
+        if (a is null && b is null)
+        {
+            return null;
+        }
+        var result = new Dictionary<string, T>(a ?? new Dictionary<string, T>());
+        foreach ((string key, T value) in b ?? new Dictionary<string, T>())
+        {
+            result[key] = value;
+        }
+        return result;
+    }
+
+    [GeneratedRegex("^[a-z0-9][a-z0-9_-]{0,59}$")]
+    private static partial Regex GoodId();
+
+    [GeneratedRegex("[^a-z0-9]+")]
+    private static partial Regex NotId();
+
+    [GeneratedRegex("^[MmLlHhVvCcSsQqTtAaZz0-9eE+., -]*$")]
+    private static partial Regex PathData();
+}

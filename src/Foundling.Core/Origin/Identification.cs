@@ -1,0 +1,45 @@
+namespace Foundling.Core.Origin;
+
+/// <summary>What is known of a tool nobody has put a name to.</summary>
+/// <param name="Observations">Looks taken.</param>
+/// <param name="Kind">Kind of tool, when it can be said.</param>
+/// <param name="Measurements">Length and iron width.</param>
+public sealed record IdentificationInput(IReadOnlyList<Observation> Observations, string? Kind = null, Measurements? Measurements = null);
+
+/// <summary>What it may be.</summary>
+/// <param name="PKind">Belief per kind of tool; a line of several kinds shares its belief out evenly. What no line explains is not in it.</param>
+/// <param name="PMaker">Belief per maker; <see cref="PatternLine.UnknownId"/> is "none of these".</param>
+/// <param name="Dating">The whole report over all candidate lines.</param>
+public sealed record IdentificationResult(IReadOnlyDictionary<string, double> PKind, IReadOnlyDictionary<string, double> PMaker, DatingReport Dating);
+
+/// <summary>Kind, maker, size and years from dimensions and traits across every line of the book, with an honest "none of these".</summary>
+public static class Identification
+{
+    /// <summary>Weighs all lines against one another.</summary>
+    /// <param name="input">What is known.</param>
+    /// <param name="book">The pattern book.</param>
+    /// <param name="lookNext">How many looks to advise.</param>
+    /// <param name="assumptions">The shop's assumptions.</param>
+    /// <exception cref="InputException">A trait or variant the book does not have.</exception>
+    public static IdentificationResult Of(IdentificationInput input, PatternBook book, int lookNext = 0, Assumptions? assumptions = null)
+    {
+        Assumptions a = assumptions ?? Assumptions.Standard;
+        List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(input.Kind)];
+        DatingReport report = Dating.Report(
+            new DatingInput(input.Observations, book.WithUnknown(lines, a), [.. lines.Select(l => l.Id), PatternLine.UnknownId], input.Measurements), lookNext: lookNext, assumptions: a);
+        var kinds = new Dictionary<string, double>();
+        var makers = new Dictionary<string, double>();
+        foreach (PatternLine line in lines)
+        {
+            string maker = line.Maker ?? line.Id;
+            makers[maker] = makers.GetValueOrDefault(maker) + report.PLine[line.Id];
+            IReadOnlyList<string> of = input.Kind is null ? line.Kinds ?? [] : [input.Kind];
+            foreach (string kind in of)
+            {
+                kinds[kind] = kinds.GetValueOrDefault(kind) + (report.PLine[line.Id] / of.Count);
+            }
+        }
+        makers[PatternLine.UnknownId] = report.PLine[PatternLine.UnknownId];
+        return new IdentificationResult(kinds, makers, report);
+    }
+}

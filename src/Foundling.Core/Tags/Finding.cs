@@ -1,0 +1,60 @@
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Tags;
+
+/// <summary>One thing wrong, or notable, on one part.</summary>
+public sealed class Finding
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>Part it is on.</summary>
+    public string Part { get; set; } = "";
+
+    /// <summary>What is wrong.</summary>
+    public FindingKind Kind { get; set; }
+
+    /// <summary>How much, 0 to 4 on the written scale.</summary>
+    public int Severity { get; set; }
+
+    /// <summary>Where, and anything else.</summary>
+    public string Note { get; set; } = "";
+
+    /// <summary>Distance from the edge for pits and chips, mm.</summary>
+    public double? FromEdgeMm { get; set; }
+
+    /// <summary>Grid points that fell on it, where it was counted.</summary>
+    public int? CountHits { get; set; }
+
+    /// <summary>Grid points counted.</summary>
+    public int? CountPoints { get; set; }
+
+    /// <summary>When it was found.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>The counted share with its interval, or null.</summary>
+    public State.WilsonResult? Counted() =>
+        this is { CountHits: int hits, CountPoints: int points } ? State.Wilson.Count(new State.WilsonInput(hits, points)) : null;
+}
+
+/// <summary>A picture of the tool. The original is kept as it came; copies are made from it.</summary>
+public sealed class Picture
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>File name in the picture store, made from the content.</summary>
+    public string File { get; set; } = "";
+
+    /// <summary>What it shows.</summary>
+    public string Caption { get; set; } = "";
+
+    /// <summary>Width as shown, pixels.</summary>
+    public int Width { get; set; }
+
+    /// <summary>Height as shown, pixels.</summary>
+    public int Height { get; set; }
+
+    /// <summary>When it was added.</summary>
+    public DateTimeOffset At { get; set; }
+}

@@ -1,0 +1,128 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Soles;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Tags;
+
+/// <summary>What an entry of the log records.</summary>
+public enum LogKind
+{
+    /// <summary>The clock started.</summary>
+    Started,
+
+    /// <summary>The clock stopped; carries the minutes.</summary>
+    Stopped,
+
+    /// <summary>Words.</summary>
+    Note,
+
+    /// <summary>Minutes added or taken by hand.</summary>
+    Correction,
+
+    /// <summary>A step was finished.</summary>
+    StepDone,
+
+    /// <summary>A step was left out.</summary>
+    StepSkipped,
+
+    /// <summary>A wait began.</summary>
+    WaitBegun,
+
+    /// <summary>A wait ended.</summary>
+    WaitEnded,
+}
+
+/// <summary>Something that happened at the bench.</summary>
+public sealed class LogEntry
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>What.</summary>
+    public LogKind Kind { get; set; }
+
+    /// <summary>Step it belongs to.</summary>
+    public string? Step { get; set; }
+
+    /// <summary>Minutes, for a stop or a correction.</summary>
+    public double? Minutes { get; set; }
+
+    /// <summary>In words.</summary>
+    public string Text { get; set; } = "";
+}
+
+/// <summary>Something that stands and waits.</summary>
+public sealed class Wait
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>Step it follows.</summary>
+    public string Step { get; set; } = "";
+
+    /// <summary>What stands, and where.</summary>
+    public string What { get; set; } = "";
+
+    /// <summary>When it began.</summary>
+    public DateTimeOffset StartedAt { get; set; }
+
+    /// <summary>When to look in.</summary>
+    public DateTimeOffset? LookInAt { get; set; }
+
+    /// <summary>When it should be ready.</summary>
+    public DateTimeOffset ReadyAt { get; set; }
+
+    /// <summary>When it must be out.</summary>
+    public DateTimeOffset? MustBeOutAt { get; set; }
+
+    /// <summary>When it was ended.</summary>
+    public DateTimeOffset? EndedAt { get; set; }
+}
+
+/// <summary>A sole survey as it was taken.</summary>
+public sealed class SoleRecord
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>When it was taken.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>Where the readings come from.</summary>
+    public string Source { get; set; } = "";
+
+    /// <summary>The readings and the sole they were taken on.</summary>
+    public required GridSurveyInput Input { get; set; }
+}
+
+/// <summary>Proof readings as they were taken.</summary>
+public sealed class ProofRecord
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>True for a reading as found, before any work.</summary>
+    public bool AsFound { get; set; }
+
+    /// <summary>Wood, figure, face or edge: the conditions belong to the reading.</summary>
+    public string Conditions { get; set; } = "";
+
+    /// <summary>Readings, mm.</summary>
+    public List<double> ReadingsMm { get; set; } = [];
+
+    /// <summary>Target, mm.</summary>
+    public double TargetMm { get; set; }
+
+    /// <summary>Least step of the instrument, mm.</summary>
+    public double ResolutionMm { get; set; }
+
+    /// <summary>The verdict on these readings.</summary>
+    public Proof.ThicknessResult Judge() =>
+        Proof.Thickness.Judge(new Proof.ThicknessInput(ReadingsMm, Proof.Direction.AtMost, TargetMm, ResolutionMm));
+}

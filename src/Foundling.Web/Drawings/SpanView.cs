@@ -1,0 +1,28 @@
+using System.Globalization;
+using Foundling.Core.Marks;
+
+namespace Foundling.Web.Drawings;
+
+/// <summary>Years on a thin rule from 1800 to 2000: solid for a rule, hatched for a tendency.</summary>
+/// <param name="Bounds">What is stated about years.</param>
+public sealed record SpanView(IReadOnlyList<MarkBound> Bounds)
+{
+    /// <summary>Width of the drawing.</summary>
+    public const double Width = 400;
+
+    /// <summary>First and last year of the rule.</summary>
+    public const int From = 1800, To = 2000;
+
+    /// <summary>Place of a year.</summary>
+    public static double At(int year) => (Math.Clamp(year, From, To) - From) * Width / (To - From);
+
+    /// <summary>Bars to draw.</summary>
+    public IEnumerable<(double X, double Width, bool Soft)> Bars() => Bounds.Select(b =>
+    {
+        double from = At(b.NotBefore ?? b.IssueYear ?? b.FilingYear ?? Bounds.Max(o => o.NotBefore) ?? From), to = At(b.NotAfter ?? b.GrantYear ?? (b.FilingYear is int f ? f + 5 : To));
+        return (from, Math.Max(2, to - from), b.Soft);
+    });
+
+    /// <summary>A number for SVG.</summary>
+    public static string N(double value) => value.ToString("0.#", CultureInfo.InvariantCulture);
+}

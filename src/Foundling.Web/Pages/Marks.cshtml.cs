@@ -1,0 +1,104 @@
+using Foundling.Core;
+using Foundling.Core.Marks;
+using Foundling.Core.Origin;
+using Foundling.Core.Tags;
+using Foundling.Data.Tags;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using Microsoft.EntityFrameworkCore;
+
+namespace Foundling.Web.Pages;
+
+/// <summary>The marks desk: what a number, a wording, a diamond mark or a detail says about years.</summary>
+public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
+{
+    /// <summary>The mark as read.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Mark { get; set; }
+
+    /// <summary>Corners of a diamond mark.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Top { get; set; }
+
+    /// <inheritdoc cref="Top"/>
+    [BindProperty(SupportsGet = true)]
+    public string? Left { get; set; }
+
+    /// <inheritdoc cref="Top"/>
+    [BindProperty(SupportsGet = true)]
+    public string? Right { get; set; }
+
+    /// <inheritdoc cref="Top"/>
+    [BindProperty(SupportsGet = true)]
+    public string? Bottom { get; set; }
+
+    /// <summary>Tag the evidence goes to, when the desk was opened from one.</summary>
+    [BindProperty(SupportsGet = true, Name = "tag")]
+    public int? Number { get; set; }
+
+    /// <summary>What came of it.</summary>
+    public ReadingsView? Readings { get; private set; }
+
+    /// <summary>What is wrong with the mark, or with the diamond.</summary>
+    public (string? Mark, string? Diamond) Faults { get; private set; }
+
+    /// <summary>Everything the tables hold, by picking.</summary>
+    public IReadOnlyList<MarkReading> All => desk.Reader.All();
+
+    /// <summary>True when corners of a diamond were given.</summary>
+    public bool IsDiamond => !Request.Query.ContainsKey("mark") && Request.Query.ContainsKey("top");
+
+    /// <summary>Shows the desk and what was asked.</summary>
+    public async Task OnGet()
+    {
+        Tag? tag = Number is int number ? await tags.Find(number) : null;
+        Number = tag?.Number;
+        if (!Request.Query.ContainsKey("mark") && !IsDiamond)
+        {
+            return;
+        }
+        try
+        {
+            List<Tag> inHand = tag is null ? await tags.InHand() : [];
+            string asked = string.Join('&', new[] { ("mark", Mark), ("top", Top), ("left", Left), ("right", Right), ("bottom", Bottom) }.Where(a => a.Item2 is not null).Select(a => $"{a.Item1}={Uri.EscapeDataString(a.Item2!)}"));
+            Readings = new ReadingsView(Read(), Number, [.. inHand.Select(t => (t.Number, t.Title))], asked) { Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag) };
+        }
+        catch (InputException fault)
+        {
+            Faults = IsDiamond ? (null, fault.Sentence) : (fault.Sentence, null);
+        }
+    }
+
+    /// <summary>Adds a reading to a tag as evidence.</summary>
+    public async Task<IActionResult> OnPostAdd(string? key, int tag, string? part, Confidence confidence)
+    {
+        MarkReading? reading = null;
+        try
+        {
+            reading = Read().FirstOrDefault(r => r.Key == key);
+        }
+        catch (InputException)
+        {
+            // The same sentence as for a reading that is not there.
+        }
+        if (reading is null || await tags.Find(tag) is not Tag tool)
+        {
+            Faults = ("That reading or tag is not there any more; look the mark up again.", null);
+            return Page();
+        }
+        desk.Add(tool, reading, MarkDesk.Parts(tool).Any(p => p.Id == part) ? part! : "body", confidence);
+        try
+        {
+            await tags.Save(tool);
+        }
+        catch (DbUpdateConcurrencyException)
+        {
+            Faults = ("Someone else changed this tag a moment ago; add the mark again.", null);
+            return Page();
+        }
+        return LocalRedirect($"/tag/{tool.Number}/origin");
+    }
+
+    private IReadOnlyList<MarkReading> Read() => IsDiamond ? desk.Reader.ReadDiamond(Top, Left, Right, Bottom) : desk.Reader.Read(Mark);
+}

@@ -1,0 +1,92 @@
+using System.Text;
+using Foundling.Core;
+using Foundling.Core.Origin;
+using Foundling.Data.Origin;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.Filters;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Foundling.Web.Pages.Patterns;
+
+/// <summary>A page of the pattern book, with going back and forth among its changes.</summary>
+public abstract class PatternPageModel(PatternShelf shelf) : PageModel
+{
+    /// <summary>The shop's pattern book.</summary>
+    protected PatternShelf Shelf { get; } = shelf;
+
+    /// <summary>The book.</summary>
+    public PatternBook Book { get; private set; } = null!;
+
+    /// <summary>Where it stands among its changes.</summary>
+    public BookHistory History { get; private set; } = null!;
+
+    /// <summary>Where the forms of this page lead back to.</summary>
+    protected abstract string Here { get; }
+
+    /// <inheritdoc />
+    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    {
+        await Load();
+        if (!Ready())
+        {
+            context.Result = NotFound();
+            return;
+        }
+        PageHandlerExecutedContext done = await next();
+        if (done.Exception is InputException fault)
+        {
+            done.ExceptionHandled = true;
+            ModelState.AddModelError("", fault.Sentence);
+            done.Result = Page();
+        }
+    }
+
+    /// <summary>Finds what the page is about in the book; false when it is not there.</summary>
+    protected virtual bool Ready() => true;
+
+    private async Task Load()
+    {
+        Book = await Shelf.Read();
+        History = await Shelf.History();
+    }
+
+    /// <summary>Makes a change and leads back here.</summary>
+    protected async Task<IActionResult> Change(string what, Func<PatternBook, PatternBook> change, string? to = null)
+    {
+        await Shelf.Change(what, change);
+        return LocalRedirect(to ?? Here);
+    }
+
+    /// <summary>Takes the last change back.</summary>
+    public async Task<IActionResult> OnPostUndo()
+    {
+        await Shelf.Undo();
+        return Landing();
+    }
+
+    /// <summary>Makes it again.</summary>
+    public async Task<IActionResult> OnPostRedo()
+    {
+        await Shelf.Redo();
+        return Landing();
+    }
+
+    private LocalRedirectResult Landing() => LocalRedirect(Here);
+
+    /// <summary>A year from a form; null for nothing typed.</summary>
+    /// <exception cref="InputException">Not a year.</exception>
+    protected static int? Year(string? text) => string.IsNullOrWhiteSpace(text) || text.Trim() is "open" ? null
+        : int.TryParse(text.Trim(), out int year) && year is >= DatingEngine.FirstYear and <= DatingEngine.LastYear ? year
+        : throw new InputException("bad_year", "year", text, $"{DatingEngine.FirstYear} to {DatingEngine.LastYear}", $"\"{text}\" is not a year from {DatingEngine.FirstYear} to {DatingEngine.LastYear}; leave it empty for an open end.");
+
+    /// <summary>Text without blanks at its ends; null for nothing.</summary>
+    protected static string? Text(string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+
+    /// <summary>One value of a repeated field.</summary>
+    protected static string? At(IReadOnlyList<string?> values, int i) => i < values.Count ? values[i] : null;
+
+    /// <summary>A book as a file to download.</summary>
+    protected FileContentResult Download(PatternBook book, string name, bool csv) => csv
+        ? File(Encoding.UTF8.GetBytes(PatternFile.WriteCsv(book)), "text/csv", name + ".csv")
+        : File(Encoding.UTF8.GetBytes(PatternFile.WriteJson(book)), "application/json", name + ".json");
+}

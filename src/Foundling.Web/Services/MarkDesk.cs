@@ -1,0 +1,53 @@
+using Foundling.Core.Marks;
+using Foundling.Core.Origin;
+using Foundling.Core.Tags;
+using Foundling.Data.Reference;
+using Foundling.Web.Drawings;
+
+namespace Foundling.Web.Services;
+
+/// <summary>Looks marks up and puts them on a tag as evidence.</summary>
+public sealed class MarkDesk(TimeProvider time)
+{
+    /// <summary>The reader over the shipped tables.</summary>
+    public MarkReader Reader { get; } = new(ReferenceData.Marks);
+
+    /// <summary>Adds a look at the end of a tag's evidence.</summary>
+    public void Add(Tag tag, Look look)
+    {
+        DateTimeOffset now = time.GetUtcNow();
+        (look.Id, look.At, look.Order) = (Guid.CreateVersion7(now), now, tag.Looks.Select(l => l.Order).DefaultIfEmpty(0).Max() + 1);
+        tag.Looks.Add(look);
+    }
+
+    /// <summary>Adds a reading: one look for each thing it states about years.</summary>
+    public void Add(Tag tag, MarkReading reading, string part, Confidence confidence)
+    {
+        foreach (MarkBound bound in reading.Bounds)
+        {
+            Add(tag, new Look
+            {
+                Part = part, Mark = bound.Kind, Soft = bound.Soft, Confidence = confidence, NotBeforeYear = bound.NotBefore, NotAfterYear = bound.NotAfter,
+                IssueYear = bound.IssueYear, FilingYear = bound.FilingYear, GrantYear = bound.GrantYear, Reading = reading.Title,
+            });
+        }
+    }
+
+    /// <summary>Parts of a tool a mark can stand on, the tool itself first.</summary>
+    public static IReadOnlyList<(string Id, string Name)> Parts(Tag tag) =>
+        [("body", StrataView.PartName(tag, "body")), .. tag.Tool().Parts.Where(p => p.Id != "body").Select(p => (p.Id, p.Name))];
+}
+
+/// <summary>Readings to choose from, and where a chosen one goes.</summary>
+/// <param name="Readings">The readings.</param>
+/// <param name="Tag">Tag they go to; null to choose one.</param>
+/// <param name="Tags">Tags to choose from.</param>
+/// <param name="Asked">What was asked, as a query.</param>
+public sealed record ReadingsView(IReadOnlyList<MarkReading> Readings, int? Tag, IReadOnlyList<(int Number, string Title)> Tags, string Asked)
+{
+    /// <summary>Part chosen first.</summary>
+    public string Part { get; init; } = "body";
+
+    /// <summary>Parts to choose from; only with a known tag.</summary>
+    public IReadOnlyList<(string Id, string Name)> Parts { get; init; } = [("body", "tool itself")];
+}

@@ -1,0 +1,125 @@
+using CsCheck;
+using Foundling.Core.Origin;
+
+namespace Foundling.Core.Tests.Origin;
+
+/// <summary>Changing a pattern book, explaining a dating, naming a tool nobody can name.</summary>
+public sealed class BookEditsTests
+{
+    private static readonly PatternBook Book = DatingTests.Book;
+
+    private const string Line = "pellow_tarn_bench";
+
+    [Fact]
+    public void Years_are_changed_and_the_old_book_stays()
+    {
+        PatternBook changed = Book.WithYears(Line, "side_wing", "peaked", [1890, 1895, 1925, 1930], new Statement("a list", "a note"));
+        changed.LineOf(Line).Variants["side_wing"]["peaked"].ShouldBe([1890, 1895, 1925, 1930]);
+        changed.LineOf(Line).StatementOn("side_wing", "peaked").ShouldBe(new Statement("a list", "a note"));
+        Book.LineOf(Line).Variants["side_wing"]["peaked"].ShouldNotBe([1890, 1895, 1925, 1930]);
+        PatternBook none = changed.WithYears(Line, "side_wing", "peaked", null);
+        none.LineOf(Line).Variants["side_wing"].ShouldNotContainKey("peaked");
+        none.LineOf(Line).StatementOn("side_wing", "peaked").ShouldBeNull();
+        none.LineOf(Line).Variants.Count.ShouldBe(Book.LineOf(Line).Variants.Count);
+    }
+
+    [Theory]
+    [InlineData("side_wing", "peaked", "1930,1920,1940,1950", "must rise")]
+    [InlineData("side_wing", "peaked", "1930,,1940,1950", "leaves out both")]
+    [InlineData("side_wing", "no_such", ",,1940,1950", "no form")]
+    [InlineData("no_such", "peaked", ",,1940,1950", "no trait")]
+    [InlineData("side_wing", "peaked", ",,1940,2950", "must be 1800 to 2000")]
+    public void Years_that_cannot_be_are_refused_in_plain_words(string trait, string variant, string years, string sentence) =>
+        Should.Throw<InputException>(() => Book.WithYears(Line, trait, variant, [.. years.Split(',').Select(y => y.Length == 0 ? (int?)null : int.Parse(y))])).Sentence.ShouldContain(sentence);
+
+    [Fact]
+    public void A_line_must_hold_together()
+    {
+        PatternLine line = Book.LineOf(Line);
+        Should.Throw<InputException>(() => Book.With(line with { LastYear = 1850 })).Sentence.ShouldContain("before it begins");
+        Should.Throw<InputException>(() => Book.With(line with { Maker = " " })).Sentence.ShouldContain("maker's name");
+        Should.Throw<InputException>(() => Book.With(line with { Share = 0 }));
+        Should.Throw<InputException>(() => Book.With(line with { Kinds = ["submarine"] })).Sentence.ShouldContain("submarine");
+        Should.Throw<InputException>(() => Book.With(line with { Id = "unknown" }));
+        Should.Throw<InputException>(() => Book.With(line with { Id = "Not A Key" }));
+        Should.Throw<InputException>(() => Book.With(line with { Sizes = [new LineSize("3"), new LineSize("3")] })).Sentence.ShouldContain("twice");
+        Should.Throw<InputException>(() => Book.With(new Trait("t", "body", LookEffort.Glance, ["only"]))).Sentence.ShouldContain("two forms");
+        Should.Throw<InputException>(() => Book.With(new Trait("t", "body", LookEffort.Glance, ["a", "b"], Drawings: new Dictionary<string, VariantDrawing> { ["a"] = new("M0 0L9 9\"/><script>") }))).Sentence.ShouldContain("plain lines");
+    }
+
+    [Fact]
+    public void A_trait_cannot_lose_a_form_that_a_line_uses()
+    {
+        Trait trait = Book.TraitOf("side_wing");
+        Should.Throw<InputException>(() => Book.With(trait with { Variants = [.. trait.Variants.Take(2)] }));
+    }
+
+    [Fact]
+    public void A_copy_dates_as_its_model_does()
+    {
+        PatternLine copy = Book.Copy(Line, "Thole & Daughters");
+        copy.Id.ShouldBe("thole_daughters");
+        PatternBook two = Book.With(copy);
+        IReadOnlyList<Observation> looks = new ToolMaker(Book, Line, 5).Draw(1905, ["side_wing", "cast_number", "knob_form"]).Looks;
+        DatingReport mine = Dating.Report(new DatingInput(looks, two, [Line])), theirs = Dating.Report(new DatingInput(looks, two, [copy.Id]));
+        theirs.Interval90.ShouldBe(mine.Interval90);
+        theirs.ByYear.ShouldBe(mine.ByYear);
+    }
+
+    [Fact]
+    public void Joining_a_book_with_itself_changes_nothing()
+    {
+        static string Json(PatternBook book) => System.Text.Json.JsonSerializer.Serialize(book, Gauges.GaugeCatalogue.Json);
+        Json(Book.Join(Book)).ShouldBe(Json(Book));
+    }
+
+    [Fact]
+    public void A_key_made_from_words_is_always_good_and_free() => Gen.String.Sample(words =>
+    {
+        string id = BookEdits.FreeId(words, Book.Lines.Select(l => l.Id));
+        Book.Lines.ShouldNotContain(l => l.Id == id);
+        BookEdits.Verify(new Trait(id, "body", LookEffort.Glance, ["a", "b"]));
+    });
+
+    [Fact]
+    public void What_a_look_did_is_told_with_what_would_be_without_it() => Gen.Int[0, 100_000].Sample(seed =>
+    {
+        var maker = new ToolMaker(Book, Line, seed);
+        MadeUpTool tool = maker.DrawSwapped(maker.DrawYear(), maker.DrawTraits(5), 0.02);
+        DatingReport report = Dating.Report(new DatingInput(tool.Looks, Book, [Line]), weights: true);
+        foreach (Observation look in tool.Looks)
+        {
+            ObservationWeight weight = report.Weights![look.Id];
+            DatingReport without = Dating.Report(new DatingInput([.. tool.Looks.Where(l => l != look)], Book, [Line]));
+            weight.WithoutInterval90.ShouldBe(without.Interval90);
+            weight.WithoutByYear.Zip(without.ByYear).ShouldAllBe(p => Math.Abs(p.First - p.Second) < 1e-9);
+            foreach (int[] span in weight.RuledOutYears)
+            {
+                span[0].ShouldBeLessThanOrEqualTo(span[1]);
+                // Of what a ruled out span held, little is left.
+                double before = Enumerable.Range(span[0], span[1] - span[0] + 1).Sum(y => without.ByYear[y - DatingEngine.FirstYear]);
+                double after = Enumerable.Range(span[0], span[1] - span[0] + 1).Sum(y => report.ByYear[y - DatingEngine.FirstYear]);
+                after.ShouldBeLessThan(before);
+            }
+        }
+    }, iter: 60);
+
+    [Fact]
+    public void A_tool_of_the_book_is_named_and_a_stranger_is_not()
+    {
+        var maker = new ToolMaker(Book, Line, 8);
+        MadeUpTool tool = maker.Draw(1926, maker.Line.Variants.Keys);
+        IdentificationResult named = Identification.Of(new IdentificationInput(tool.Looks, null, new Measurements(245, 50.8)), Book);
+        named.PMaker[maker.Line.Maker!].ShouldBeGreaterThan(0.9);
+        named.PMaker.Values.Sum().ShouldBe(1, 1e-9);
+        // Looks that never went together, in any line.
+        var random = new Random(4);
+        List<Observation> odd = [.. maker.Line.Variants.Keys.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t, Book.TraitOf(t).Variants[i % 2 == 0 ? 0 : ^1]))];
+        IdentificationResult strange = Identification.Of(new IdentificationInput(odd), Book);
+        strange.PMaker[PatternLine.UnknownId].ShouldBeGreaterThan(strange.PMaker[maker.Line.Maker!]);
+    }
+
+    [Fact]
+    public void Before_any_look_none_of_these_has_its_set_share() =>
+        Identification.Of(new IdentificationInput([]), Book).PMaker[PatternLine.UnknownId].ShouldBe(Assumptions.Standard.UnknownShare, 1e-9);
+}
