@@ -102,17 +102,9 @@ public sealed class HardTimesTests(DemoShop demo) : IClassFixture<DemoShop>
     }
 
     [Fact]
-    public void A_tool_is_dated_and_examined_by_keyboard_alone()
+    public void A_tool_is_examined_by_keyboard_alone()
     {
         void Press(string key) => new Actions(_b.Driver).SendKeys(key).Perform();
-        _b.Go(Address + "/tag/19/origin");
-        int looks = _b.Driver.FindElements(By.CssSelector(".strata .band")).Count;
-        for (int i = 0; i < 60 && _b.Driver.SwitchTo().ActiveElement().GetAttribute("name") != "variant"; i++)
-        {
-            Press(Keys.Tab);
-        }
-        Press(Keys.Enter);
-        _b.Until(() => _b.Driver.FindElements(By.CssSelector(".strata .band, .strata text")).Count > looks && _b.Text(".leaves [aria-current]").Contains($"{looks + 1} looks"), "looked");
         _b.Go(Address + "/tag/19/state");
         for (int i = 0; i < 60 && _b.Driver.SwitchTo().ActiveElement().GetAttribute("data-part") != "knob"; i++)
         {

@@ -1,3 +1,5 @@
+using Foundling.Core.Tools;
+
 namespace Foundling.Core.Origin;
 
 /// <summary>What is known of a tool nobody has put a name to.</summary>
@@ -25,8 +27,10 @@ public static class Identification
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(input.Kind)];
+        // A tool cannot show a look on a part its kind does not have; only a misread one.
+        PatternBook weighed = book with { Lines = [.. lines.Select(l => l with { Share = l.Share * Math.Pow(a.SureMisread, input.Observations.Count(o => !HasPart(l, book, o))) })] };
         DatingReport report = Dating.Report(
-            new DatingInput(input.Observations, book.WithUnknown(lines, a), [.. lines.Select(l => l.Id), PatternLine.UnknownId], input.Measurements), lookNext: lookNext, assumptions: a);
+            new DatingInput(input.Observations, weighed.WithUnknown(lines, a), [.. lines.Select(l => l.Id), PatternLine.UnknownId], input.Measurements), lookNext: lookNext, assumptions: a);
         var kinds = new Dictionary<string, double>();
         var makers = new Dictionary<string, double>();
         foreach (PatternLine line in lines)
@@ -41,5 +45,11 @@ public static class Identification
         }
         makers[PatternLine.UnknownId] = report.PLine[PatternLine.UnknownId];
         return new IdentificationResult(kinds, makers, report);
+    }
+
+    private static bool HasPart(PatternLine line, PatternBook book, Observation look)
+    {
+        string part = look.Trait is null ? look.Part ?? "body" : book.TraitOf(look.Trait).Part;
+        return PartRules.IsCore(part) || line.Kinds is not { Count: > 0 } kinds || line.Variants.ContainsKey(look.Trait ?? "") || kinds.Any(k => ToolCatalogue.Kind(k).Part(part) is not null);
     }
 }

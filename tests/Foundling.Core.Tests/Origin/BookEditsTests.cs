@@ -120,6 +120,18 @@ public sealed class BookEditsTests
     }
 
     [Fact]
+    public void A_look_at_a_part_a_kind_does_not_have_speaks_against_it()
+    {
+        var book = new PatternBook([new Trait("nuts", "saw_nuts", LookEffort.Glance, ["a", "b"]), new Trait("wing", "body", LookEffort.Glance, ["a", "b"])],
+        [
+            new PatternLine("saw", 1850, 1950, new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "S", Kinds: ["hand-saw"]),
+            new PatternLine("plane", 1850, 1950, new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "P", Kinds: ["metal-bench-plane"]),
+        ]);
+        IReadOnlyDictionary<string, double> kinds = Identification.Of(new IdentificationInput([new Observation("o", Confidence.Sure, "nuts", "a")]), book).PKind;
+        kinds["hand-saw"].ShouldBe(100 * kinds["metal-bench-plane"], 1e-6);
+    }
+
+    [Fact]
     public void Before_any_look_none_of_these_has_its_set_share() =>
         Identification.Of(new IdentificationInput([]), Book).PMaker[PatternLine.UnknownId].ShouldBe(Assumptions.Standard.UnknownShare, 1e-9);
 }

@@ -33,7 +33,6 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
     {
         Line = Book.Lines.FirstOrDefault(l => l.Id == (RouteData.Values["id"] as string))!;
         Id = Line?.Id ?? "";
-        // After a change was taken back the line may be gone; the forms of the page still lead to the book.
         return Line is not null;
     }
 

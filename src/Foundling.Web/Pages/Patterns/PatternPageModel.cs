@@ -61,17 +61,22 @@ public abstract class PatternPageModel(PatternShelf shelf) : PageModel
     public async Task<IActionResult> OnPostUndo()
     {
         await Shelf.Undo();
-        return Landing();
+        return await Landing();
     }
 
     /// <summary>Makes it again.</summary>
     public async Task<IActionResult> OnPostRedo()
     {
         await Shelf.Redo();
-        return Landing();
+        return await Landing();
     }
 
-    private LocalRedirectResult Landing() => LocalRedirect(Here);
+    /// <summary>Back here, or to the book when what this page is about went with the change.</summary>
+    private async Task<LocalRedirectResult> Landing()
+    {
+        Book = await Shelf.Read();
+        return LocalRedirect(Ready() ? Here : "/patterns");
+    }
 
     /// <summary>A year from a form; null for nothing typed.</summary>
     /// <exception cref="InputException">Not a year.</exception>
