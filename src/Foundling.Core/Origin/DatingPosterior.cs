@@ -76,7 +76,10 @@ public sealed class DatingPosterior
 
     private static double[] Normalise(DatingEngine engine, Dictionary<string, PartEvidence> parts, double[] logSize)
     {
+        // Factors are multiplied as they are and turned into a logarithm before the product can underflow.
+        const double Small = 1e-150;
         var log = new double[engine.LogPrior.Length];
+        double[][] factors = [.. parts.Values.Select(p => p.Factor)];
         double top = double.NegativeInfinity;
         for (int i = 0; i < log.Length; i++)
         {
@@ -85,10 +88,17 @@ public sealed class DatingPosterior
             {
                 continue;
             }
-            foreach (PartEvidence part in parts.Values)
+            double product = 1;
+            foreach (double[] factor in factors)
             {
-                log[i] += Math.Log(part.Factor[i]);
+                product *= factor[i];
+                if (product < Small)
+                {
+                    log[i] += Math.Log(product);
+                    product = 1;
+                }
             }
+            log[i] += Math.Log(product);
             top = Math.Max(top, log[i]);
         }
         double sum = 0;
@@ -173,6 +183,10 @@ public sealed class DatingPosterior
         var result = new Dictionary<string, double>();
         for (int l = 0; l < _engine.Lines.Count; l++)
         {
+            if (_engine.Lines[l].SizesOrNone.Count == 0)
+            {
+                continue;
+            }
             foreach (LineSize size in _engine.Lines[l].SizesOrNone)
             {
                 result[$"{_engine.Lines[l].Id}/{size.Id}"] = 0;
