@@ -6,7 +6,10 @@ using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Data.Demo;
+using Foundling.Data.Pictures;
 using Foundling.Data.Reference;
+using Foundling.Data.Store;
 
 if (args is ["seed", string count, string folder])
 {
@@ -51,6 +54,32 @@ namespace Foundling.Benchmarks
 
         [Benchmark]
         public DatingReport DemoPage() => Dating.Report(_demo, weights: true, lookNext: 1);
+    }
+
+    /// <summary>Pictures: a phone's twelve megapixels, from arriving to ready to count on.</summary>
+    [MemoryDiagnoser]
+    public class PictureBenchmarks
+    {
+        private byte[] _jpeg = null!;
+        private string _folder = null!;
+
+        [GlobalSetup]
+        public void Setup()
+        {
+            _folder = Directory.CreateTempSubdirectory("foundling-bench-").FullName;
+            _jpeg = BenchPhotograph.Paint(Profile.Of("metal-bench-plane"), new Weathering(31, 0.38, 0.43, 12), 4000).Jpeg;
+        }
+
+        [GlobalCleanup]
+        public void Cleanup() => Directory.Delete(_folder, recursive: true);
+
+        [Benchmark]
+        public async Task<Picture> TwelveMegapixels()
+        {
+            var folder = new DataFolder(Path.Combine(_folder, Guid.NewGuid().ToString("N")));
+            folder.Create();
+            return await new PictureStore(folder, TimeProvider.System).Add(new MemoryStream(_jpeg), "phone.jpg", "");
+        }
     }
 
     /// <summary>Rods and soles.</summary>

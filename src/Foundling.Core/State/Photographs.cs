@@ -28,24 +28,34 @@ public static class ColourCoverage
     /// <summary>One colour in CIELAB with its class.</summary>
     public static ColourPixel Of(int red, int green, int blue, Assumptions a)
     {
+        (double l, double chroma, double hue) = Lab(red, green, blue);
+        return new ColourPixel(l, chroma, hue, IsRust(l, chroma, hue, a) ? "rust" : chroma < a.BrightChroma && l > a.BrightLight ? "bright" : "other");
+    }
+
+    /// <summary>True for a colour of rust. Makes nothing on the heap, so that it can be asked of every pixel.</summary>
+    public static bool IsRust(int red, int green, int blue, Assumptions a)
+    {
+        (double l, double chroma, double hue) = Lab(red, green, blue);
+        return IsRust(l, chroma, hue, a);
+    }
+
+    private static bool IsRust(double l, double chroma, double hue, Assumptions a) =>
+        hue >= a.RustHueLow && hue <= a.RustHueHigh && chroma > a.RustChromaLow && chroma < a.RustChromaHigh && l > a.RustLightLow && l < a.RustLightHigh;
+
+    private static (double L, double Chroma, double Hue) Lab(int red, int green, int blue)
+    {
         double r = Linear(red), g = Linear(green), b = Linear(blue);
         double fx = F(((0.4124564 * r) + (0.3575761 * g) + (0.1804375 * b)) / 0.95047);
         double fy = F((0.2126729 * r) + (0.7151522 * g) + (0.0721750 * b));
         double fz = F(((0.0193339 * r) + (0.1191920 * g) + (0.9503041 * b)) / 1.08883);
         double l = (116 * fy) - 16, aStar = 500 * (fx - fy), bStar = 200 * (fy - fz);
         double chroma = Math.Sqrt((aStar * aStar) + (bStar * bStar));
-        double hue = ((Math.Atan2(bStar, aStar) * 180 / Math.PI) + 360) % 360;
-        string kind = hue >= a.RustHueLow && hue <= a.RustHueHigh && chroma > a.RustChromaLow && chroma < a.RustChromaHigh && l > a.RustLightLow && l < a.RustLightHigh
-            ? "rust"
-            : chroma < a.BrightChroma && l > a.BrightLight ? "bright" : "other";
-        return new ColourPixel(l, chroma, hue, kind);
+        return (l, chroma, ((Math.Atan2(bStar, aStar) * 180 / Math.PI) + 360) % 360);
     }
 
-    private static double Linear(int c)
-    {
-        double v = c / 255.0;
-        return v <= 0.04045 ? v / 12.92 : Math.Pow((v + 0.055) / 1.055, 2.4);
-    }
+    private static readonly double[] LinearOf = [.. Enumerable.Range(0, 256).Select(c => c / 255.0).Select(v => v <= 0.04045 ? v / 12.92 : Math.Pow((v + 0.055) / 1.055, 2.4))];
+
+    private static double Linear(int c) => LinearOf[c];
 
     private static double F(double t) => t > 216.0 / 24389 ? Math.Cbrt(t) : ((24389.0 / 27 * t) + 16) / 116;
 }
@@ -77,13 +87,7 @@ public static class PhotoScale
         double? area = null;
         if (input.OutlinePx is { Count: >= 3 } outline && outline.All(p => p.Length == 2))
         {
-            double twice = 0;
-            for (int i = 0; i < outline.Count; i++)
-            {
-                double[] p = outline[i], q = outline[(i + 1) % outline.Count];
-                twice += (p[0] * q[1]) - (q[0] * p[1]);
-            }
-            area = Math.Abs(twice) / 2 * scale * scale;
+            area = PointGrid.Area(outline) * scale * scale;
         }
         return new PhotoScaleResult(scale, area);
     }

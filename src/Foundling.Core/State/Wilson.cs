@@ -12,6 +12,9 @@ public sealed record WilsonInput(int Hits, int Points);
 /// <param name="MorePointsFor5">Points still to count for plus or minus 5.</param>
 public sealed record WilsonResult(double Share, double Low95, double High95, double HalfWidth, int MorePointsFor10, int MorePointsFor5);
 
+/// <summary>How far a share fell, 0 to 1, with its 95 % interval; negative where it rose.</summary>
+public sealed record ShareDifference(double Fell, double Low95, double High95);
+
 /// <summary>Coverage by point counting. Source: Wilson's score interval.</summary>
 public static class Wilson
 {
@@ -35,6 +38,20 @@ public static class Wilson
         double middle = (p + (Z * Z / (2 * input.Points))) / (1 + (Z * Z / input.Points));
         return new WilsonResult(p, input.Hits == 0 ? 0 : middle - half, input.Hits == input.Points ? 1 : middle + half, half,
             More(p, input.Points, 0.10), More(p, input.Points, 0.05));
+    }
+
+    /// <summary>
+    /// How far a share fell from one count to another, with its 95 % interval. Source: Newcombe's hybrid score interval
+    /// for two independent shares.
+    /// </summary>
+    /// <param name="before">The count before.</param>
+    /// <param name="after">The count after.</param>
+    public static ShareDifference Difference(WilsonInput before, WilsonInput after)
+    {
+        WilsonResult a = Count(before), b = Count(after);
+        double fell = a.Share - b.Share;
+        static double Root(double x, double y) => Math.Sqrt((x * x) + (y * y));
+        return new ShareDifference(fell, fell - Root(a.Share - a.Low95, b.High95 - b.Share), fell + Root(a.High95 - a.Share, b.Share - b.Low95));
     }
 
     private static double HalfWidth(double p, double n) =>

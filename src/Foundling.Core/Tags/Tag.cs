@@ -130,6 +130,9 @@ public sealed class Tag
     /// <summary>What is wrong with it.</summary>
     public List<Finding> Findings { get; set; } = [];
 
+    /// <summary>Counts on pictures.</summary>
+    public List<CountRecord> Counts { get; set; } = [];
+
     /// <summary>Pictures.</summary>
     public List<Picture> Pictures { get; set; } = [];
 

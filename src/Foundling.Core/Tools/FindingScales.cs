@@ -56,6 +56,10 @@ public static class FindingScales
     /// <exception cref="InputException">A degree outside 0 to 4.</exception>
     public static string Sight(FindingKind kind, int degree) => Scales[kind].Degrees[(int)Check.Within(degree, 0, Worst, "severity")];
 
+    /// <summary>The degree of a coating loss whose share was counted.</summary>
+    /// <param name="share">Share gone, 0 to 1.</param>
+    public static int CoatingDegree(double share) => Check.Within(share, 0, 1) switch { < 0.02 => 0, < 0.12 => 1, < 0.35 => 2, < 0.75 => 3, _ => 4 };
+
     /// <summary>Kinds of finding that make sense for a part.</summary>
     public static IEnumerable<FindingKind> For(PartDef part)
     {

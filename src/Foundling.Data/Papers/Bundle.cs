@@ -172,6 +172,11 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Patt
         {
             mark.ToObservation().MarkWindow(Assumptions.Standard);
         }
+        foreach (CountRecord count in tag.Counts)
+        {
+            count.Grid();
+            count.Result();
+        }
         foreach (SoleRecord survey in tag.Surveys)
         {
             Core.Soles.GridSurvey.Read(survey.Input);
@@ -192,11 +197,13 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Patt
         tag.Number = await tags.NextNumber(cancel).ConfigureAwait(false);
         tag.Looks.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Aside.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Counts.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Findings.ForEach(x => x.Id = Guid.CreateVersion7());
         foreach (Picture picture in tag.Pictures)
         {
             var id = Guid.CreateVersion7();
             tag.Looks.FindAll(l => l.PictureId == picture.Id).ForEach(l => l.PictureId = id);
+            tag.Counts.FindAll(c => c.PictureId == picture.Id).ForEach(c => c.PictureId = id);
             picture.Id = id;
         }
         tag.Log.ForEach(x => x.Id = Guid.CreateVersion7());

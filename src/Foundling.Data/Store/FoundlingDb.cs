@@ -5,6 +5,7 @@ using Foundling.Core.Tags;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 
@@ -53,6 +54,7 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
         tag.HasMany(t => t.Looks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Aside).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Findings).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Counts).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Pictures).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Log).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Proofs).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
@@ -64,12 +66,19 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
 
 /// <summary>Children carry keys made where they are made, so that a bundle keeps them.</summary>
 internal sealed class ChildMapping :
-    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
+    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
     IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
 {
     public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
 
     public void Configure(EntityTypeBuilder<LookAside> child) => Map(child, "LooksAside");
+
+    public void Configure(EntityTypeBuilder<CountRecord> child)
+    {
+        Map(child, "Counts");
+        child.Property(c => c.OutlinePx).HasConversion(ToJson, FromJson, Same);
+        child.Property(c => c.ReferencePx).HasConversion(ToJson, FromJson, Same);
+    }
 
     public void Configure(EntityTypeBuilder<Finding> child) => Map(child, "Findings");
 
@@ -88,6 +97,13 @@ internal sealed class ChildMapping :
             v => JsonSerializer.Serialize(v, GaugeCatalogue.Json),
             v => JsonSerializer.Deserialize<GridSurveyInput>(v, GaugeCatalogue.Json)!);
     }
+
+    private static readonly System.Linq.Expressions.Expression<Func<List<double[]>, string>> ToJson = v => JsonSerializer.Serialize(v, GaugeCatalogue.Json);
+
+    private static readonly System.Linq.Expressions.Expression<Func<string, List<double[]>>> FromJson = v => JsonSerializer.Deserialize<List<double[]>>(v, GaugeCatalogue.Json)!;
+
+    private static readonly ValueComparer<List<double[]>> Same = new(
+        (a, b) => ReferenceEquals(a, b) || JsonSerializer.Serialize(a, GaugeCatalogue.Json) == JsonSerializer.Serialize(b, GaugeCatalogue.Json), v => v.Count, v => v.Select(p => (double[])p.Clone()).ToList());
 
     private static void Map<T>(EntityTypeBuilder<T> child, string table)
         where T : class

@@ -176,7 +176,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
     }
 
     private IQueryable<Tag> Whole() => db.Tags
-        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Pictures).Include(t => t.Steps)
+        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Pictures).Include(t => t.Steps)
         .Include(t => t.Log).Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>
@@ -185,6 +185,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
         tag.Looks.Sort((a, b) => a.Order.CompareTo(b.Order));
         tag.Aside.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Findings.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Counts.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Pictures.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Steps.Sort((a, b) => a.Order.CompareTo(b.Order));
         tag.Log.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));

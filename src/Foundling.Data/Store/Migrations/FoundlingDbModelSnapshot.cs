@@ -17,6 +17,60 @@ namespace Foundling.Data.Store.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.11");
 
+            modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Answers")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("OutlinePx")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("PictureId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Points")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("ReferenceMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("ReferencePx")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Round")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Seed")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("Counts", (string)null);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Finding", b =>
                 {
                     b.Property<Guid>("Id")
@@ -591,6 +645,14 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("TakenForms");
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Counts")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Finding", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -667,6 +729,8 @@ namespace Foundling.Data.Store.Migrations
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
                 {
                     b.Navigation("Aside");
+
+                    b.Navigation("Counts");
 
                     b.Navigation("Findings");
 

@@ -7,11 +7,13 @@ import { parts, scales } from './parts.js';
 import { fileSizes } from './files.js';
 import { bands } from './bands.js';
 import { pads } from './pad.js';
+import { counting } from './count.js';
 
 /** What must be set up anew when the page's content was exchanged. */
 function dress() {
   restoreKept();
   scales();
+  counting();
 }
 
 shortcuts();
