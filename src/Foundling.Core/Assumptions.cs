@@ -68,6 +68,12 @@ public sealed record Assumptions
     [Assumed("", "worth a scarce tool loses with its surface")] public double RarityScarce { get; init; } = 0.4;
     [Assumed("", "worth a rare tool loses with its surface")] public double RarityRare { get; init; } = 0.65;
 
+    [Assumed("mm", "a length judged by eye may be off by this")] public double EyeMm { get; init; } = 1;
+    [Assumed("mm", "a steel rule reads to this")] public double RuleMm { get; init; } = 0.25;
+    [Assumed("mm", "a caliper reads to this")] public double CaliperMm { get; init; } = 0.03;
+    [Assumed("mm", "feeler gauges read to this")] public double FeelerMm { get; init; } = 0.02;
+    [Assumed("mm", "an indicator reads to this")] public double IndicatorMm { get; init; } = 0.005;
+
     [Assumed("mm", "liquid over the highest part")] public double BathCoverMm { get; init; } = 15;
     [Assumed("mm", "free rim above the liquid")] public double BathRimMm { get; init; } = 20;
     [Assumed("mm", "room a part needs at the ends of a bath")] public double BathEndRoomMm { get; init; } = 10;

@@ -20,6 +20,15 @@ public sealed class Finding
     /// <summary>Where, and anything else.</summary>
     public string Note { get; set; } = "";
 
+    /// <summary>When it was seen; a later look stands for the part in the place of an earlier one.</summary>
+    public Round Round { get; set; }
+
+    /// <summary>Place on the part, from <see cref="PartGroups.Places"/>; empty when it does not matter.</summary>
+    public string Place { get; set; } = "";
+
+    /// <summary>Picture of the tag that shows it.</summary>
+    public Guid? PictureId { get; set; }
+
     /// <summary>Distance from the edge for pits and chips, mm.</summary>
     public double? FromEdgeMm { get; set; }
 

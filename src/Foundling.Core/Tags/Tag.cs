@@ -130,6 +130,21 @@ public sealed class Tag
     /// <summary>What is wrong with it.</summary>
     public List<Finding> Findings { get; set; } = [];
 
+    /// <summary>What was measured, earlier values kept.</summary>
+    public List<Measurement> Measurements { get; set; } = [];
+
+    /// <summary>What it did when it was tried as found, in a word; null while it was not tried.</summary>
+    public State.AsFoundTry? Tried { get; set; }
+
+    /// <summary>What it did, and how it was set, before it was touched.</summary>
+    public string TriedNote { get; set; } = "";
+
+    /// <summary>What the owner of the decision decided, whatever the verdict; null while undecided.</summary>
+    public State.Verdict? Decision { get; set; }
+
+    /// <summary>Why.</summary>
+    public string DecisionReason { get; set; } = "";
+
     /// <summary>Counts on pictures.</summary>
     public List<CountRecord> Counts { get; set; } = [];
 
@@ -159,6 +174,13 @@ public sealed class Tag
 
     /// <summary>The catalogue entry of this kind.</summary>
     public ToolKind Tool() => ToolCatalogue.Kind(Kind);
+
+    /// <summary>What stands: for each part and kind the finding of the latest look.</summary>
+    public IReadOnlyList<Finding> Standing() =>
+        [.. Findings.Where(f => !Findings.Any(o => o.Part == f.Part && o.Kind == f.Kind && (o.Round > f.Round || (o.Round == f.Round && (o.At, o.Id).CompareTo((f.At, f.Id)) > 0))))];
+
+    /// <summary>The last measurement of a kind on a part, or null.</summary>
+    public Measurement? Measured(string part, string kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);
 
     /// <summary>The looks at wedge and iron together, or null when none was taken.</summary>
     public Origin.Kinship? Kinship() =>

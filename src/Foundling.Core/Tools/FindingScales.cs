@@ -26,6 +26,36 @@ public enum FindingKind
 
     /// <summary>Not there.</summary>
     Missing,
+
+    /// <summary>Screw slot or flats chewed, burrs raised.</summary>
+    Burred,
+
+    /// <summary>Struck end spread out.</summary>
+    Mushroomed,
+
+    /// <summary>Bent, kinked or sprung.</summary>
+    Bent,
+
+    /// <summary>Plating gone.</summary>
+    PlatingLoss,
+
+    /// <summary>An earlier repair or alteration.</summary>
+    Repair,
+
+    /// <summary>Paint that does not belong there.</summary>
+    PaintSplash,
+
+    /// <summary>Sap, tar, old grease.</summary>
+    Sap,
+
+    /// <summary>Damp or soft wood.</summary>
+    Damp,
+
+    /// <summary>Shavings or dirt packed in.</summary>
+    Packed,
+
+    /// <summary>Lock tabs bent.</summary>
+    BentTab,
 }
 
 /// <summary>Written scales: each degree says what one would see.</summary>
@@ -43,6 +73,16 @@ public static class FindingScales
         [FindingKind.Looseness] = ("looseness", ["firm", "moves when pushed hard", "rocks in the hand", "turns or slides freely", "falls off"]),
         [FindingKind.Seizure] = ("seizure", ["free", "stiff, moves with oil", "moves with the right tool and force", "will not move after oil and a day", "will not move at all, slot or flats already spoiled"]),
         [FindingKind.EdgeDamage] = ("edge damage", ["sharp", "dull, reflects light", "small nicks, edge not square", "chips a honing will not take out", "broken corner or burred right back"]),
+        [FindingKind.Burred] = ("burring", ["slots and flats crisp", "corners a little rounded", "slot widened, a driver still bites", "slot nearly gone, a driver slips", "nothing left to turn it by"]),
+        [FindingKind.Mushroomed] = ("mushrooming", ["struck end as made", "edge turned over a hair", "lip that catches the finger", "lip rolled well over", "split or flaking where it was struck"]),
+        [FindingKind.Bent] = ("bend", ["straight", "seen only along a straightedge", "seen by eye, springs back when pressed", "stays bent, works badly", "kinked or creased"]),
+        [FindingKind.PlatingLoss] = ("plating loss", ["whole", "thin at the corners", "worn through where hands go", "lifting at the edges", "mostly gone, iron rusting under it"]),
+        [FindingKind.Repair] = ("earlier repair", ["none seen", "neat, does its work", "plain to see, holds", "changes how it works", "done badly, must come out"]),
+        [FindingKind.PaintSplash] = ("paint splashes", ["none", "specks", "drips on one face", "whole part brushed over", "thick coats over marks and threads"]),
+        [FindingKind.Sap] = ("sap or grease", ["clean", "a film", "sticky, brown", "hard crust that takes a scraper", "cakes the moving parts solid"]),
+        [FindingKind.Damp] = ("damp wood", ["dry", "feels cold to the cheek", "dark, swollen at the end grain", "soft to the nail", "crumbles"]),
+        [FindingKind.Packed] = ("packing", ["clear", "dust in the corners", "shavings under the cap", "jammed so that parts do not seat", "rusted or glued in place"]),
+        [FindingKind.BentTab] = ("lock tabs", ["as made", "bent up once", "bent more than once, cracking", "one broken", "gone"]),
         [FindingKind.Missing] = ("missing", ["all there", "a small common piece gone", "a piece gone that can be made", "a piece gone that must be found", "gone, and the tool cannot work without it"]),
     };
 
@@ -83,5 +123,27 @@ public static class FindingScales
             yield return FindingKind.EdgeDamage;
         }
         yield return FindingKind.Missing;
+        if (part.Finish == PartFinish.Plated)
+        {
+            yield return FindingKind.PlatingLoss;
+        }
+        if (part.IsFastener)
+        {
+            yield return FindingKind.Burred;
+            yield return FindingKind.BentTab;
+        }
+        yield return FindingKind.Bent;
+        if (part.Material is Material.Wood or Material.Steel or Material.EdgeSteel)
+        {
+            yield return FindingKind.Mushroomed;
+        }
+        yield return FindingKind.Repair;
+        yield return FindingKind.PaintSplash;
+        yield return FindingKind.Sap;
+        yield return FindingKind.Packed;
+        if (part.Material == Material.Wood)
+        {
+            yield return FindingKind.Damp;
+        }
     }
 }

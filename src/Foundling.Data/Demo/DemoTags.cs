@@ -1,5 +1,6 @@
 using Foundling.Core.Origin;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
@@ -45,6 +46,12 @@ internal sealed record DemoTag(int Number, string Kind, string Name, int DaysAgo
     public double[] ProvedMm { get; init; } = [];
 
     public (int Hits, int Points)? Counted { get; init; }
+
+    public (string Part, string Kind, double Value, Instrument With)[] Measured { get; init; } = [];
+
+    public (string Part, FindingKind Kind, int Degree, string Note)[] AfterWash { get; init; } = [];
+
+    public (AsFoundTry Did, string Note)? Tried { get; init; }
 }
 
 /// <summary>The tool loft of the boatyard at Skerrow Slip. Every maker, place and person is invented.</summary>
@@ -94,9 +101,11 @@ internal static class DemoTags
             [
                 ("body", FindingKind.CoatingLoss, 3, "gone in patches, edges lifting"), ("lever_cap", FindingKind.CoatingLoss, 2, "plating rough, sound"), ("body", FindingKind.Rust, 2, "cheeks and sole"),
                 ("knob", FindingKind.Looseness, 2, "will not draw down, gap 1.4 mm"), ("tote", FindingKind.Crack, 4, "clean break at the waist"), ("adjuster", FindingKind.Seizure, 1, "stiff, moves with oil"),
-                ("iron", FindingKind.Pitting, 3, "two pits within 3 mm of the edge"), ("frog", FindingKind.Rust, 2, "seat"), ("iron", FindingKind.EdgeDamage, 2, "out of square 1.6 mm"),
+                ("iron", FindingKind.Pitting, 3, "two pits near the edge"), ("frog", FindingKind.Rust, 2, "seat"), ("iron", FindingKind.EdgeDamage, 2, "out of square 1.6 mm"),
             ],
             Surveyed = true, AsFoundMm = [0.28, 0.31, 0.22], Counted = (36, 84),
+            Measured = [("iron", "edge_to_slot", 34, Instrument.Rule), ("iron", "thickness", 2.05, Instrument.Caliper), ("frog", "rock", 0.08, Instrument.Feeler), ("tote", "handle_gap", 1.4, Instrument.Feeler)],
+            AfterWash = [("lever_cap", FindingKind.CoatingLoss, 1, "most of it was dirt")], Tried = (AsFoundTry.Badly, "chatters and tracks at the corners; frog far back, cap set 4 mm behind the edge"),
         },
         new(33, "spokeshave", "Spokeshave, flat sole", 12, AimKind.Keep, 0.3, new(33, 0.3, 0.2, 6))
         {
@@ -125,6 +134,7 @@ internal static class DemoTags
         new(42, "chisel", "Paring chisel, Hexholm Forge", 1, null, 0, new(42, 0.35, 0, 9))
         {
             LengthMm = 284, IronWidthMm = 25, Source = "Maud's shed", Owner = "Maud Aldous", Story = "Pits on the back; about nine millimetres of hard steel left.",
+            Wrong = [("blade", FindingKind.Rust, 2, "back"), ("blade", FindingKind.Pitting, 3, "back"), ("handle", FindingKind.Mushroomed, 3, "")], Measured = [("blade", "edge_to_hard_end", 9, Instrument.Rule)],
         },
     ];
 }

@@ -55,13 +55,20 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, At = Next(1),
             CountHits = i == 0 ? demo.Counted?.Hits : null, CountPoints = i == 0 ? demo.Counted?.Points : null,
         }));
+        tag.Findings.Where(f => f.Kind == FindingKind.Pitting && f.Severity == 3).ToList().ForEach(f => f.FromEdgeMm = 3);
+        tag.Findings.AddRange(demo.AfterWash.Select(w => new Finding { Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, Round = Round.Washed, At = Next(90) }));
+        tag.Measurements.AddRange(demo.Measured.Select(m => new Measurement
+        {
+            Id = Guid.CreateVersion7(now), Part = m.Part, Kind = m.Kind, Value = m.Value, Instrument = m.With, UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Standard), At = Next(1),
+        }));
+        (tag.Tried, tag.TriedNote) = (demo.Tried?.Did, demo.Tried?.Note ?? "");
         if (demo.AsFoundMm.Length > 0)
         {
             tag.Proofs.Add(Proof(demo.AsFoundMm, true, Next(20)));
         }
         if (demo.Aim is AimKind aim)
         {
-            Work(tag, demo, new PlanQuestion(tag.Tool(), aim, tag.Findings, ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm), now, time.LocalTimeZone);
+            Work(tag, demo, new PlanQuestion(tag.Tool(), aim, tag.Standing(), ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm), now, time.LocalTimeZone);
         }
         if (demo.Surveyed)
         {

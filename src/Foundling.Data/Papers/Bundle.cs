@@ -198,11 +198,13 @@ public sealed partial class BundleDesk(TagBook tags, PictureStore pictures, Patt
         tag.Looks.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Aside.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Counts.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Measurements.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Findings.ForEach(x => x.Id = Guid.CreateVersion7());
         foreach (Picture picture in tag.Pictures)
         {
             var id = Guid.CreateVersion7();
             tag.Looks.FindAll(l => l.PictureId == picture.Id).ForEach(l => l.PictureId = id);
+            tag.Findings.FindAll(f => f.PictureId == picture.Id).ForEach(f => f.PictureId = id);
             tag.Counts.FindAll(c => c.PictureId == picture.Id).ForEach(c => c.PictureId = id);
             picture.Id = id;
         }

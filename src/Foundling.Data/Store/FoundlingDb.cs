@@ -54,6 +54,7 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
         tag.HasMany(t => t.Looks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Aside).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Findings).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Measurements).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Counts).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Pictures).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Log).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
@@ -66,7 +67,7 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
 
 /// <summary>Children carry keys made where they are made, so that a bundle keeps them.</summary>
 internal sealed class ChildMapping :
-    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
+    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Measurement>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
     IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
 {
     public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
@@ -79,6 +80,8 @@ internal sealed class ChildMapping :
         child.Property(c => c.OutlinePx).HasConversion(ToJson, FromJson, Same);
         child.Property(c => c.ReferencePx).HasConversion(ToJson, FromJson, Same);
     }
+
+    public void Configure(EntityTypeBuilder<Measurement> child) => Map(child, "Measurements");
 
     public void Configure(EntityTypeBuilder<Finding> child) => Map(child, "Findings");
 

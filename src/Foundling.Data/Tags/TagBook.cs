@@ -116,7 +116,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
     public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default)
     {
         ShopSettings settings = await shop.Read(cancel).ConfigureAwait(false);
-        return new PlanQuestion(tag.Tool(), aim, tag.Findings, ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm);
+        return new PlanQuestion(tag.Tool(), aim, tag.Standing(), ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm);
     }
 
     /// <summary>Chooses an aim and plans for it, keeping what is done.</summary>
@@ -176,7 +176,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
     }
 
     private IQueryable<Tag> Whole() => db.Tags
-        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Pictures).Include(t => t.Steps)
+        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t => t.Pictures).Include(t => t.Steps)
         .Include(t => t.Log).Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>
@@ -185,6 +185,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
         tag.Looks.Sort((a, b) => a.Order.CompareTo(b.Order));
         tag.Aside.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Findings.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Measurements.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Counts.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Pictures.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Steps.Sort((a, b) => a.Order.CompareTo(b.Order));

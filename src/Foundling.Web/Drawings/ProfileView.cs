@@ -39,7 +39,7 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     /// <summary>The view of a tag at a width in pixels.</summary>
     public static ProfileView Of(Tag tag, double widthPx) => new(Profile.Fitted(tag.Kind, tag.LengthMm, tag.MouthFrontMm), widthPx, $"{tag.Tool().Name} from the side")
     {
-        Missing = tag.Findings.Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part).ToHashSet(),
+        Missing = tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part).ToHashSet(),
     };
 
     /// <summary>The view of a tag at a scale, for standing beside others.</summary>

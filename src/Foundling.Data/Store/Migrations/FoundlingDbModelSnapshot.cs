@@ -100,6 +100,17 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<Guid?>("PictureId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Round")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Severity")
                         .HasColumnType("INTEGER");
 
@@ -230,6 +241,42 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("TagNumber");
 
                     b.ToTable("LooksAside", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.Measurement", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Instrument")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("UncertaintyMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("Value")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("Measurements", (string)null);
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Picture", b =>
@@ -433,6 +480,13 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<long>("BookedAt")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Decision")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("DecisionReason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Hand")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -495,6 +549,13 @@ namespace Foundling.Data.Store.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Story")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Tried")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TriedNote")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -685,6 +746,14 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.Measurement", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Measurements")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Picture", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -737,6 +806,8 @@ namespace Foundling.Data.Store.Migrations
                     b.Navigation("Log");
 
                     b.Navigation("Looks");
+
+                    b.Navigation("Measurements");
 
                     b.Navigation("Pictures");
 

@@ -119,11 +119,11 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             ModelState.AddModelError("", "Count some points first.");
             return Photo is null ? NotFound() : Page();
         }
-        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Count.Part && f.Kind == Count.Kind);
+        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Count.Part && f.Kind == Count.Kind && f.Round == Count.Round);
         if (finding is null)
         {
             DateTimeOffset now = time.GetUtcNow();
-            finding = new Finding { Id = Guid.CreateVersion7(now), Part = Count.Part, Kind = Count.Kind, At = now, Severity = 2 };
+            finding = new Finding { Id = Guid.CreateVersion7(now), Part = Count.Part, Kind = Count.Kind, Round = Count.Round, At = now, Severity = 2 };
             Tool.Findings.Add(finding);
         }
         (finding.CountHits, finding.CountPoints) = (Count.Counted().Hits, Count.Counted().Points);

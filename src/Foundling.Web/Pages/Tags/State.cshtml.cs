@@ -3,6 +3,7 @@ using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Tags;
+using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 
@@ -19,7 +20,19 @@ public sealed class StateModel(TagBook tags, ViewUnits units, TimeProvider time)
     public string? Part { get; set; }
 
     /// <summary>The chosen part.</summary>
-    public PartDef? Chosen => Tool.Tool().Part(Part ?? "");
+    public PartDef? Chosen => Tool.Tool().Part(Part ?? "") ?? Group?.Parts[0];
+
+    /// <summary>Several parts chosen at once.</summary>
+    public PartGroup? Group => PartGroups.Of(Tool.Tool()).FirstOrDefault(g => g.Id == Part);
+
+    /// <summary>What the findings say.</summary>
+    public TriageResult Weighed => Triage.Weigh(Tool.Tool(), Tool.Standing(), Tool.Tried, IronView.Of(Tool)?.Reserve.SharpeningsLeft);
+
+    /// <summary>The round that is under way: that of the last finding.</summary>
+    public Round LastRound => Tool.Findings.Count == 0 ? Round.AsFound : Tool.Findings.MaxBy(f => (f.At, f.Round))!.Round;
+
+    /// <summary>What was typed as a reading, kept when it is refused.</summary>
+    public string? TypedValue { get; private set; }
 
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Note, string? FromEdge, string? Hits, string? Points, FindingKind? Kind, int? Severity) Typed { get; private set; }
@@ -30,7 +43,7 @@ public sealed class StateModel(TagBook tags, ViewUnits units, TimeProvider time)
     }
 
     /// <summary>Adds a finding, or changes the one of this kind on this part.</summary>
-    public async Task<IActionResult> OnPostFind(FindingKind? kind, int? severity, string? note, string? fromEdge, string? hits, string? points)
+    public async Task<IActionResult> OnPostFind(FindingKind? kind, int? severity, string? note, string? fromEdge, string? hits, string? points, Round round = Round.AsFound, string? place = null, Guid? picture = null)
     {
         Typed = (note, fromEdge, hits, points, kind, severity);
         if (Chosen is null)
@@ -71,18 +84,57 @@ public sealed class StateModel(TagBook tags, ViewUnits units, TimeProvider time)
             return Page();
         }
         DateTimeOffset now = time.GetUtcNow();
-        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Chosen!.Id && f.Kind == kind);
-        if (finding is null)
+        foreach (PartDef part in Group?.Parts ?? [Chosen!])
         {
-            finding = new Finding { Id = Guid.CreateVersion7(now), Part = Chosen!.Id, Kind = kind!.Value, At = now };
-            Tool.Findings.Add(finding);
+            // A look of a later round is a finding of its own, so that it can be set against the earlier one.
+            Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == part.Id && f.Kind == kind && f.Round == round);
+            if (finding is null)
+            {
+                finding = new Finding { Id = Guid.CreateVersion7(now), Part = part.Id, Kind = kind!.Value, Round = round, At = now };
+                Tool.Findings.Add(finding);
+            }
+            finding.Severity = severity!.Value;
+            finding.Note = (note ?? "").Trim();
+            finding.FromEdgeMm = edge;
+            finding.Place = PartGroups.Places(Tool.Tool(), part).Contains(place ?? "") ? place! : "";
+            finding.PictureId = Tool.Pictures.FirstOrDefault(p => p.Id == picture)?.Id;
+            (finding.CountHits, finding.CountPoints) = (counted, of);
         }
-        finding.Severity = severity!.Value;
-        finding.Note = (note ?? "").Trim();
-        finding.FromEdgeMm = edge;
-        (finding.CountHits, finding.CountPoints) = (counted, of);
         await Book.Save(Tool);
         return LocalRedirect($"/tag/{Tool.Number}/state");
+    }
+
+    /// <summary>Keeps a measurement; earlier ones stay.</summary>
+    public async Task<IActionResult> OnPostMeasure(string? kind, string? value, Instrument? instrument, string? off)
+    {
+        TypedValue = value;
+        MeasureKind? what = Chosen is null ? null : MeasureKinds.For(Tool.Tool(), Chosen).FirstOrDefault(m => m.Id == kind);
+        double? reading = what is { IsCount: true } ? Whole(value, "Value") : ReadLength(value, "Value", units.Units, 0, 5000), error = ReadLength(off, "Off", units.Units, 0, 50);
+        if (ModelState.IsValid && (what is null || reading is null))
+        {
+            ModelState.AddModelError("Value", what is null ? "Choose a part and what was measured." : "Write the reading.");
+        }
+        if (!ModelState.IsValid)
+        {
+            return Page();
+        }
+        Instrument with = what!.IsCount ? Instrument.Count : instrument ?? what.With;
+        DateTimeOffset now = time.GetUtcNow();
+        Tool.Measurements.Add(new Measurement
+        {
+            Id = Guid.CreateVersion7(now), Part = Chosen!.Id, Kind = what.Id, Value = reading!.Value, Instrument = with, UncertaintyMm = what.IsCount ? 0 : error ?? MeasureKinds.UncertaintyMm(with, Assumptions.Standard), At = now,
+        });
+        await Book.Save(Tool);
+        return LocalRedirect($"/tag/{Tool.Number}/state?Part={Chosen.Id}#measure");
+    }
+
+    /// <summary>Keeps what it did as found, and what is decided.</summary>
+    public async Task<IActionResult> OnPostDecide(AsFoundTry? tried, string? triedNote, Verdict? decision, string? why)
+    {
+        static string Short(string? text) => (text ?? "").Trim() is { Length: > 500 } longer ? longer[..500] : (text ?? "").Trim();
+        (Tool.Tried, Tool.TriedNote, Tool.Decision, Tool.DecisionReason) = (tried, Short(triedNote), decision, Short(why));
+        await Book.Save(Tool);
+        return ToLeaf("state");
     }
 
     /// <summary>Takes a finding back.</summary>

@@ -109,7 +109,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
             return
             [
                 new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : $"{Dated.Interval90[0]}–{Dated.Interval90[1]}"),
-                new("state", "State", Words.Count(Tool.Findings.Count, "finding")),
+                new("state", "State", Words.Count(Tool.Standing().Count, "finding")),
                 new("aim", "Aim", Tool.Aim?.ToString() ?? "not chosen"),
                 new("rod", "Rod", Tool.Steps.Count == 0 ? "no plan yet" : $"{done} of {Tool.Steps.Count}"),
                 new("log", "Log", minutes < 1 ? "nothing yet" : Typed.Hours(minutes)),

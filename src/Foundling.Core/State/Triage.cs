@@ -1,0 +1,131 @@
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.State;
+
+/// <summary>What a tool did when it was tried as found.</summary>
+public enum AsFoundTry
+{
+    /// <summary>It worked well.</summary>
+    Well,
+
+    /// <summary>It worked, badly.</summary>
+    Badly,
+
+    /// <summary>It did not work.</summary>
+    NotAtAll,
+}
+
+/// <summary>What to do with a tool.</summary>
+public enum Verdict
+{
+    /// <summary>Restore it.</summary>
+    Restore,
+
+    /// <summary>Restore it if the doubts are cleared.</summary>
+    RestoreIf,
+
+    /// <summary>Keep it for its parts.</summary>
+    Parts,
+
+    /// <summary>Leave it as it is.</summary>
+    LeaveAsItIs,
+}
+
+/// <summary>One reason for a verdict.</summary>
+/// <param name="Part">Part it is about.</param>
+/// <param name="Sentence">What, and why it matters.</param>
+public sealed record TriageReason(string Part, string Sentence);
+
+/// <summary>The verdict with its reasons.</summary>
+/// <param name="Verdict">What the findings say.</param>
+/// <param name="Stoppers">What stops a restoration.</param>
+/// <param name="Doubts">What must be looked at before deciding.</param>
+/// <param name="Work">What is only work.</param>
+/// <param name="WorthSaving">Sound parts worth keeping when the verdict is Parts.</param>
+public sealed record TriageResult(Verdict Verdict, IReadOnlyList<TriageReason> Stoppers, IReadOnlyList<TriageReason> Doubts, IReadOnlyList<TriageReason> Work, IReadOnlyList<string> WorthSaving);
+
+/// <summary>Collects stoppers, doubts and work from what was found.</summary>
+public static class Triage
+{
+    private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash, FindingKind.Sap, FindingKind.Packed];
+
+    /// <summary>Weighs the findings that stand.</summary>
+    /// <param name="kind">Kind of tool.</param>
+    /// <param name="findings">Findings of the latest look at each part.</param>
+    /// <param name="tried">What it did as found, or null.</param>
+    /// <param name="sharpeningsLeft">Sharpenings left in the cutting part, where known.</param>
+    /// <param name="assumptions">What makes an iron worth saving.</param>
+    public static TriageResult Weigh(ToolKind kind, IReadOnlyList<Finding> findings, AsFoundTry? tried = null, int? sharpeningsLeft = null, Assumptions? assumptions = null)
+    {
+        Assumptions a = assumptions ?? Assumptions.Standard;
+        List<TriageReason> stoppers = [], doubts = [], work = [];
+        foreach (Finding f in findings.Where(f => f.Severity > 0 && kind.Part(f.Part) is not null))
+        {
+            PartDef part = kind.Part(f.Part)!;
+            string name = part.Name, sight = FindingScales.Sight(f.Kind, f.Severity), where = f.Place.Length > 0 ? $" at the {f.Place}" : "";
+            TriageReason Because(string why) => new(part.Id, $"The {name}{where}: {sight}{(why.Length > 0 ? "; " + why : "")}{(why.EndsWith('?') ? "" : ".")}");
+            bool cuts = kind.Edges.Contains(part) || part.Id == "plate";
+            switch (f.Kind)
+            {
+                case FindingKind.Crack when f.Severity >= 2 && Decides(kind, part, f.Place):
+                    stoppers.Add(Because("a crack there grows with every stroke"));
+                    break;
+                case FindingKind.Crack when f.Severity >= 2 && !Replaceable(part):
+                    doubts.Add(Because(f.Place.Length == 0 ? "where it runs decides: look at mouth, seat, tooth line or eye" : "see whether it opens under load"));
+                    break;
+                case FindingKind.Missing when f.Severity == FindingScales.Worst:
+                    stoppers.Add(Because("without it the tool does nothing"));
+                    break;
+                case FindingKind.Missing when f.Severity == 3:
+                    doubts.Add(Because("is there one to be had?"));
+                    break;
+                case FindingKind.EdgeDamage or FindingKind.Pitting when cuts && f.Severity >= 3 && sharpeningsLeft < a.SharpeningsWorthSaving:
+                    stoppers.Add(Because($"only {Math.Max(0, sharpeningsLeft!.Value)} sharpenings would be left"));
+                    break;
+                case FindingKind.EdgeDamage or FindingKind.Pitting when cuts && f.Severity >= 3 && sharpeningsLeft is null:
+                    doubts.Add(Because("how much hard steel is left behind it?"));
+                    break;
+                case FindingKind.Bent when f.Severity == FindingScales.Worst && part.Id == "plate":
+                    stoppers.Add(Because("a creased plate never runs straight again"));
+                    break;
+                case FindingKind.Bent when f.Severity >= 3:
+                    doubts.Add(Because("can it be drawn straight?"));
+                    break;
+                case FindingKind.Seizure when f.Severity >= 3:
+                    doubts.Add(Because("oil, heat and time before deciding"));
+                    break;
+                case FindingKind.Burred when f.Severity == FindingScales.Worst:
+                    doubts.Add(Because("it may have to be drilled out"));
+                    break;
+                case FindingKind.Repair when f.Severity >= 3:
+                    doubts.Add(Because("what is under it?"));
+                    break;
+                case FindingKind.Damp when f.Severity == FindingScales.Worst:
+                    doubts.Add(Because("rotten wood holds no screw"));
+                    break;
+                default:
+                    work.Add(Because(""));
+                    break;
+            }
+        }
+        List<string> saving = [.. kind.Parts.Where(p => findings.All(f => f.Part != p.Id || f.Severity < 2 || (Sound.Contains(f.Kind) && f.Severity < FindingScales.Worst))).Select(p => p.Id)];
+        Verdict verdict = stoppers.Count > 0 ? (saving.Count > 0 ? Verdict.Parts : Verdict.LeaveAsItIs)
+            : doubts.Count > 0 ? Verdict.RestoreIf
+            : tried == AsFoundTry.Well && findings.All(f => f.Severity < 2) ? Verdict.LeaveAsItIs
+            : Verdict.Restore;
+        return new TriageResult(verdict, stoppers, doubts, work, stoppers.Count > 0 ? saving : []);
+    }
+
+    private static bool Decides(ToolKind kind, PartDef part, string place) => (kind.Family, part.Id, place) switch
+    {
+        (Family.Plane, "body", "mouth" or "frog seat" or "abutments") => true,
+        (Family.Saw, "plate", "tooth line") => true,
+        (_, "head" or "bit", "eye") => true,
+        (Family.Wrench, "frame" or "sliding_jaw" or "fixed_jaw", _) => true,
+        (Family.Cutter, "upper_jaw" or "lower_jaw" or "blade", _) => true,
+        _ => false,
+    };
+
+    private static bool Replaceable(PartDef part) => part.Material is Material.Wood or Material.Soft && part.Id != "body" || part.IsFastener;
+}

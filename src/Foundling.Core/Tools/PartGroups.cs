@@ -1,0 +1,34 @@
+namespace Foundling.Core.Tools;
+
+/// <summary>Parts that are spoken of together.</summary>
+/// <param name="Id">Key, beginning with a star so that it is never a part's.</param>
+/// <param name="Name">In words: "all screws, nuts and pins".</param>
+/// <param name="Parts">The parts.</param>
+public sealed record PartGroup(string Id, string Name, IReadOnlyList<PartDef> Parts);
+
+/// <summary>Groups of parts for findings that hold for all of them, and places on a part.</summary>
+public static class PartGroups
+{
+    /// <summary>Groups of two parts or more that a kind has.</summary>
+    public static IReadOnlyList<PartGroup> Of(ToolKind kind)
+    {
+        (string Id, string Name, Func<PartDef, bool> In)[] all =
+        [
+            ("*screws", "all screws, nuts and pins", p => p.IsFastener), ("*iron", "all iron and steel", p => p.Ferrous),
+            ("*brass", "all brass", p => p.Material == Material.Brass), ("*wood", "all wood", p => p.Material == Material.Wood),
+            ("*coated", "all coated parts", p => p.Finish is PartFinish.Japanned or PartFinish.Painted),
+        ];
+        return [.. all.Select(g => new PartGroup(g.Id, g.Name, [.. kind.Parts.Where(g.In)])).Where(g => g.Parts.Count > 1)];
+    }
+
+    /// <summary>Places on a part that a crack or pit may be at, the ones that decide first.</summary>
+    public static IReadOnlyList<string> Places(ToolKind kind, PartDef part) => (kind.Family, part.Id) switch
+    {
+        (Family.Plane, "body") => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"] : ["mouth", "frog seat", "cheek", "toe", "heel", "sole"],
+        (Family.Saw, "plate") => ["tooth line", "heel", "toe", "middle", "back edge"],
+        (_, "head") or (_, "bit") => ["eye", "edge", "cheek", "poll"],
+        _ when part.Material == Material.EdgeSteel => ["edge", "back", "bevel", "slot", "top"],
+        _ when part.Material == Material.Wood => ["end grain", "along the grain", "at the bore", "horn"],
+        _ => [],
+    };
+}

@@ -1,0 +1,132 @@
+using System.Net;
+using AngleSharp.Dom;
+using AngleSharp.Html.Dom;
+using Foundling.Core;
+using Foundling.Core.State;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Web.Drawings;
+
+namespace Foundling.Web.Tests;
+
+/// <summary>The condition of every kind of tool, over an in-memory host.</summary>
+public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
+{
+    private static async Task<IHtmlDocument> Follow(Visitor visitor, HttpResponseMessage answer)
+    {
+        answer.StatusCode.ShouldBe(HttpStatusCode.Found, string.Join(' ', (await Visitor.Read(answer)).QuerySelectorAll(".fault").Select(f => f.TextContent)));
+        return await visitor.Page(answer.Headers.Location!.ToString());
+    }
+
+    private static async Task<int> BookIn(Visitor visitor, string kind)
+    {
+        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = kind });
+        answer.StatusCode.ShouldBe(HttpStatusCode.Found, kind);
+        return int.Parse(answer.Headers.Location!.ToString().Split('/')[2]);
+    }
+
+    private static async Task<IHtmlDocument> Note(Visitor visitor, int number, string part, FindingKind kind, int degree, Dictionary<string, string>? more = null)
+    {
+        var fields = new Dictionary<string, string> { ["kind"] = kind.ToString(), ["severity"] = degree.ToString(), ["round"] = "AsFound" };
+        foreach ((string name, string value) in more ?? [])
+        {
+            fields[name] = value;
+        }
+        return await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={Uri.EscapeDataString(part)}"), "form[data-keep^=find]", fields));
+    }
+
+    [Fact]
+    public async Task Every_kind_is_booked_in_drawn_examined_and_judged()
+    {
+        Visitor visitor = host.Visit();
+        foreach (ToolKind kind in ToolCatalogue.Kinds)
+        {
+            int number = await BookIn(visitor, kind.Id);
+            PartDef part = kind.Parts[^1];
+            IHtmlDocument page = await Note(visitor, number, part.Id, FindingKind.Missing, 3);
+            page.QuerySelectorAll(".prof [data-part]").Length.ShouldBeGreaterThan(1, kind.Id);
+            page.QuerySelectorAll(".findings .disc").Length.ShouldBe(1);
+            page.QuerySelector("aside")!.TextContent.ShouldContain("Restore, if the doubts are cleared");
+            page.QuerySelector("aside")!.TextContent.ShouldContain($"The {part.Name}: a piece gone that must be found");
+        }
+    }
+
+    [Fact]
+    public async Task A_finding_for_all_screws_is_noted_on_each()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        IHtmlDocument page = await Note(visitor, number, "*screws", FindingKind.Burred, 2);
+        page.QuerySelectorAll(".findings .disc").Length.ShouldBe(7);
+    }
+
+    [Fact]
+    public async Task A_look_after_washing_is_set_against_the_first()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        await Note(visitor, number, "body", FindingKind.CoatingLoss, 3);
+        IHtmlDocument page = await Note(visitor, number, "body", FindingKind.CoatingLoss, 1, new() { ["round"] = "Washed" });
+        page.QuerySelectorAll(".findings .disc").Length.ShouldBe(1);
+        page.QuerySelector(".findings")!.TextContent.ShouldContain("after washing; as it came it was 3");
+        // The next finding is taken to be of the same round.
+        (await visitor.Page($"/tag/{number}/state?Part=iron")).QuerySelector<IHtmlSelectElement>("#round")!.Value.ShouldBe("Washed");
+    }
+
+    [Fact]
+    public async Task A_crack_at_the_mouth_stops_it_and_the_person_still_decides()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        IHtmlDocument page = await Note(visitor, number, "body", FindingKind.Crack, 3, new() { ["place"] = "mouth" });
+        page.QuerySelector("aside")!.TextContent.ShouldContain("Keep it for its parts");
+        page.QuerySelector("aside")!.TextContent.ShouldContain("Worth saving");
+        page = await Follow(visitor, await visitor.Submit(page, "form[data-keep^=decide]", new() { ["tried"] = "Badly", ["triedNote"] = "chatters", ["decision"] = "Restore", ["why"] = "it was my grandfather's" }));
+        page.QuerySelector("aside")!.TextContent.ShouldContain("decided: restore");
+        page.QuerySelector<IHtmlInputElement>("#why")!.Value.ShouldBe("it was my grandfather's");
+    }
+
+    [Fact]
+    public async Task A_measured_iron_shows_the_steel_that_is_left()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        async Task<IHtmlDocument> Measure(string kind, string value, string off = "") => await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part=iron"), "form[data-keep^=measure]", new() { ["kind"] = kind, ["value"] = value, ["instrument"] = "", ["off"] = off }));
+        IHtmlDocument page = await Measure("edge_to_slot", "1 3/8\"");
+        page.QuerySelector("aside")!.TextContent.ShouldContain("361 sharpenings");
+        page = await Measure("edge_to_hard_end", "9", "0.5");
+        page.QuerySelector("aside")!.TextContent.ShouldContain("112 sharpenings");
+        page.QuerySelector("main")!.TextContent.ShouldContain("9.00 mm ± 0.50 mm");
+        page = await Note(visitor, number, "iron", FindingKind.Pitting, 3, new() { ["fromEdge"] = "8" });
+        page.QuerySelector("aside")!.TextContent.ShouldContain("6 sharpenings");
+        page.QuerySelector("aside")!.TextContent.ShouldContain("Keep it for its parts");
+        page.QuerySelectorAll(".ironview .pit").Length.ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData("thickness", "thick", "is not a length")]
+    [InlineData("thickness", "", "Write the reading")]
+    [InlineData("no_such", "3", "what was measured")]
+    public async Task A_reading_that_is_none_gets_a_sentence(string kind, string value, string sentence)
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/state?Part=iron"), "form[data-keep^=measure]", new() { ["kind"] = kind, ["value"] = value, ["off"] = "" }));
+        page.QuerySelectorAll(".fault").ShouldContain(f => f.TextContent.Contains(sentence));
+    }
+
+    [Fact]
+    public void The_drawn_iron_keeps_its_order_from_edge_to_slot()
+    {
+        var tag = new Tag { Kind = "metal-bench-plane", IronWidthMm = 51 };
+        IronView.Of(tag).ShouldBeNull();
+        tag.Measurements.Add(new Measurement { Part = "iron", Kind = "edge_to_slot", Value = 30 });
+        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "iron", Kind = FindingKind.Pitting, Severity = 2, FromEdgeMm = 3 });
+        IronView iron = IronView.Of(tag)!;
+        iron.Reserve.ReserveMm.ShouldBe(24);
+        iron.SetbackMm.ShouldBe(3.5);
+        double[] down = [iron.Y(30), iron.Y(24), iron.Y(3.5), iron.Y(3), iron.Y(0)];
+        down.ShouldBe(down.Order());
+        down[^1].ShouldBeLessThan(iron.Height);
+        iron.Reserve.SharpeningsLeft.ShouldBe(IronReserve.SharpeningsIn(20.5, Assumptions.Standard));
+    }
+}
