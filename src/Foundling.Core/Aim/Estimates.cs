@@ -32,7 +32,8 @@ public sealed record TotalsResult(double Mean, double Sd, double P50, double P80
 /// <summary>Adds three-point estimates, steps taken as independent.</summary>
 public static class Totals
 {
-    private const double Z80 = 0.8416;
+    /// <summary>Standard deviations above the mean that eight in ten do not exceed.</summary>
+    public const double Z80 = 0.8416;
 
     /// <summary>Totals of steps.</summary>
     public static TotalsResult Of(TotalsInput input) => Of(input.Steps);

@@ -69,6 +69,10 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
         return (tags, all);
     }
 
+    /// <summary>How many tools of each kind are in the shop.</summary>
+    public async Task<IReadOnlyDictionary<string, int>> KindsOnShelf(CancellationToken cancel = default) =>
+        await db.Tags.Where(t => t.Status != TagStatus.Left).GroupBy(t => t.Kind).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count, cancel).ConfigureAwait(false);
+
     /// <summary>The next free tag number.</summary>
     public async Task<int> NextNumber(CancellationToken cancel = default) =>
         (await db.Tags.MaxAsync(t => (int?)t.Number, cancel).ConfigureAwait(false) ?? 0) + 1;

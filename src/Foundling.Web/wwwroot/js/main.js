@@ -8,12 +8,14 @@ import { fileSizes } from './files.js';
 import { bands } from './bands.js';
 import { pads } from './pad.js';
 import { counting } from './count.js';
+import { stall } from './stall.js';
 
 /** What must be set up anew when the page's content was exchanged. */
 function dress() {
   restoreKept();
   scales();
   counting();
+  stall();
 }
 
 shortcuts();

@@ -1,0 +1,96 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Baths;
+using Foundling.Core.Rod;
+using Foundling.Core.State;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Stall;
+
+/// <summary>Minutes of work at one aim: mean and variance, so that they can be added.</summary>
+public sealed record StallWork(double Mean, double Variance);
+
+/// <summary>What one answer adds to the verdict and to the work.</summary>
+/// <param name="Id">Key of the answer.</param>
+/// <param name="Text">What one taps.</param>
+/// <param name="Stoppers">What it stops, in sentences.</param>
+/// <param name="Doubts">What it leaves in doubt.</param>
+/// <param name="Work">What is only work.</param>
+/// <param name="Adds">What it adds to the work at each aim.</param>
+public sealed record StallEffect(string Id, string Text, IReadOnlyList<string> Stoppers, IReadOnlyList<string> Doubts, IReadOnlyList<string> Work, IReadOnlyDictionary<string, StallWork> Adds);
+
+/// <summary>A question with what its answers do, and how much hangs on it.</summary>
+public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight, IReadOnlyList<StallEffect> Answers);
+
+/// <summary>Everything a check needs once it is away from the shop: the page only adds.</summary>
+/// <param name="Kind">Key of the kind.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Base">Work at each aim with nothing wrong.</param>
+/// <param name="Rows">Questions, most telling first.</param>
+public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<string, StallWork> Base, IReadOnlyList<StallRow> Rows)
+{
+    private const double StopperWeight = 240, DoubtWeight = 60, MinuteWeight = 0.15;
+
+    /// <summary>Works the table of a kind out from the rules of triage and of the rod.</summary>
+    public static StallTable Of(ToolKind kind, BathTable baths)
+    {
+        var bare = Enum.GetValues<AimKind>().ToDictionary(a => a, a => Work(kind, a, [], baths));
+        List<StallRow> rows = [.. StallQuestions.For(kind).Select(q =>
+        {
+            List<(StallAnswer Answer, StallEffect Effect)> effects = [.. q.Answers.Select(a => (a, Effect(kind, a, bare, baths)))];
+            double weight = effects.Sum(e => e.Answer.Share * ((e.Effect.Stoppers.Count * StopperWeight) + (e.Effect.Doubts.Count * DoubtWeight) + (MinuteWeight * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
+            return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]);
+        })];
+        return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value), [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
+    }
+
+    private static StallEffect Effect(ToolKind kind, StallAnswer answer, Dictionary<AimKind, StallWork> bare, BathTable baths)
+    {
+        TriageResult triage = Triage.Weigh(kind, answer.Findings);
+        return new StallEffect(answer.Id, answer.Text, [.. triage.Stoppers.Select(r => r.Sentence)], [.. triage.Doubts.Select(r => r.Sentence)], [.. triage.Work.Select(r => r.Sentence)],
+            bare.ToDictionary(b => b.Key.ToString(), b =>
+            {
+                StallWork with = answer.Findings.Count == 0 ? b.Value : Work(kind, b.Key, answer.Findings, baths);
+                return new StallWork(with.Mean - b.Value.Mean, with.Variance - b.Value.Variance);
+            }));
+    }
+
+    private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, BathTable baths)
+    {
+        TotalsResult total = Totals.Of(Planner.Plan(new PlanQuestion(kind, aim, findings, baths)).Select(s => s.Minutes));
+        return new StallWork(total.Mean, total.Sd * total.Sd);
+    }
+}
+
+/// <summary>A check that came in from the stall.</summary>
+public static class StallCheck
+{
+    /// <summary>The findings the answers stand for.</summary>
+    /// <param name="kind">Kind of tool.</param>
+    /// <param name="answers">Answers as question/answer.</param>
+    /// <exception cref="InputException">An answer the questions do not have.</exception>
+    public static IReadOnlyList<Finding> Findings(ToolKind kind, IEnumerable<string> answers)
+    {
+        IReadOnlyList<StallQuestion> questions = StallQuestions.For(kind);
+        var found = new List<Finding>();
+        foreach (string answer in answers)
+        {
+            string[] parts = answer.Split('/');
+            StallAnswer chosen = (parts.Length == 2 ? questions.FirstOrDefault(q => q.Id == parts[0])?.Answers.FirstOrDefault(a => a.Id == parts[1]) : null)
+                ?? throw new InputException("unknown_answer", "answers", answer, "answers of this check", $"\"{answer}\" is no answer to a question about a {kind.Name.ToLowerInvariant()}.");
+            foreach (Finding f in chosen.Findings)
+            {
+                // Two answers about the same thing count as the worse.
+                if (found.FirstOrDefault(o => o.Part == f.Part && o.Kind == f.Kind) is { } before)
+                {
+                    (before.Severity, before.Place) = f.Severity > before.Severity ? (f.Severity, f.Place) : (before.Severity, before.Place);
+                }
+                else
+                {
+                    found.Add(new Finding { Part = f.Part, Kind = f.Kind, Severity = f.Severity, Place = f.Place, Note = f.Note });
+                }
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,65 @@
+using System.Text.Json;
+using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Gauges;
+using Foundling.Core.Stall;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Core.Units;
+using Foundling.Data.Reference;
+using Foundling.Data.Tags;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Foundling.Web.Pages;
+
+/// <summary>What a check takes along when it leaves the shop.</summary>
+/// <param name="Z80">Standard deviations from the mean to what eight in ten do not exceed.</param>
+/// <param name="OnShelf">Tools of each kind the shop has.</param>
+/// <param name="Tables">Questions with what their answers do, for each kind.</param>
+public sealed record StallData(double Z80, IReadOnlyDictionary<string, int> OnShelf, IReadOnlyList<StallTable> Tables);
+
+/// <summary>Two minutes at a stall: is it worth it? Works without a connection once it was opened.</summary>
+public sealed class StallModel(TagBook tags, TimeProvider time) : PageModel
+{
+    private static readonly Lazy<IReadOnlyList<StallTable>> Tables = new(() => [.. ToolCatalogue.Kinds.AsParallel().AsOrdered().Select(k => StallTable.Of(k, ReferenceData.Baths))]);
+
+    /// <summary>Shows the check.</summary>
+    public void OnGet()
+    {
+    }
+
+    /// <summary>Everything the check needs away from the shop.</summary>
+    public async Task<IActionResult> OnGetData(CancellationToken cancel) =>
+        new JsonResult(new StallData(Totals.Z80, await tags.KindsOnShelf(cancel), Tables.Value), new JsonSerializerOptions(GaugeCatalogue.Json));
+
+    /// <summary>Makes a tag of a check. Its key lets it arrive once, however often it is sent.</summary>
+    public async Task<IActionResult> OnPostKeep(string? kind, string? answers, string? price, string? source, string? note)
+    {
+        ToolKind tool;
+        IReadOnlyList<Finding> findings;
+        try
+        {
+            tool = ToolCatalogue.Kind(kind ?? "");
+            findings = StallCheck.Findings(tool, (answers ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries));
+        }
+        catch (InputException fault)
+        {
+            ModelState.AddModelError("", fault.Sentence);
+            return Page();
+        }
+        DateTimeOffset now = time.GetUtcNow();
+        var tag = new Tag
+        {
+            Kind = tool.Id, ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date), Source = string.IsNullOrWhiteSpace(source) ? "a stall" : source.Trim()[..Math.Min(200, source.Trim().Length)],
+            Price = Typed.TryMoney(price, out decimal paid) ? paid : null, Story = string.IsNullOrWhiteSpace(note) ? "" : note.Trim()[..Math.Min(1000, note.Trim().Length)],
+        };
+        foreach (Finding finding in findings)
+        {
+            (finding.Id, finding.At) = (Guid.CreateVersion7(now), now);
+            tag.Findings.Add(finding);
+        }
+        await tags.BookIn(tag);
+        return LocalRedirect($"/tag/{tag.Number}/state");
+    }
+}

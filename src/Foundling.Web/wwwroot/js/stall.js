@@ -1,0 +1,209 @@
+/**
+ * The stall check. What each answer means was worked out by the shop; here answers are only added up, so that it works
+ * without a connection. A check that became a tag waits in this browser until the shop has taken it, once.
+ * @typedef {{mean: number, variance: number}} Work
+ * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[], adds: Record<string, Work>}} Effect
+ * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], answers: Effect[]}} Row
+ * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
+ * @typedef {{z80: number, on_shelf: Record<string, number>, tables: Table[]}} Data
+ */
+const nowKey = 'stall:now';
+const queueKey = 'stall:queue';
+const most = 12;
+
+export function stall() {
+  resend();
+  const room = /** @type {HTMLElement | null} */ (document.querySelector('[data-stall]'));
+  if (!room || room.dataset.ready) return;
+  room.dataset.ready = '1';
+  navigator.serviceWorker?.register('/stall-worker.js', { scope: '/stall' }).catch(() => {});
+  const part = (/** @type {string} */ name) => /** @type {HTMLElement} */ (document.querySelector(`[data-stall-${name}]`));
+  /** @type {Data | null} */
+  let data = null;
+  /** @type {{kind: string, path: [string, string][], pictures: boolean, ended: boolean, worth?: string, rate?: string}} */
+  let now = { kind: '', path: [], pictures: false, ended: false, ...JSON.parse(localStorage.getItem(nowKey) ?? '{}') };
+
+  const loaded = fetch('/stall?handler=Data').then((answer) => answer.json()).then((got) => { data = got; show(); }).catch(() => {
+    part('waiting').hidden = false;
+    part('waiting').textContent = 'The questions could not be fetched. Open the stall check once while the shop can be reached.';
+  });
+
+  const table = () => data?.tables.find((t) => t.kind === now.kind);
+  const answered = () => now.path.filter(([, a]) => a !== '');
+  const effects = () => answered().map(([q, a]) => table()?.rows.find((r) => r.id === q)?.answers.find((x) => x.id === a)).filter((e) => e !== undefined);
+  const next = () => table()?.rows.find((r) => !now.path.some(([q]) => q === r.id) && !r.not_after.some((x) => answered().some(([q, a]) => `${q}/${a}` === x)));
+  const keep = () => localStorage.setItem(nowKey, JSON.stringify(now));
+
+  function show() {
+    const at = table();
+    const stopped = effects().some((e) => e.stoppers.length > 0);
+    const row = now.ended || stopped || now.path.length >= most ? undefined : next();
+    part('kinds').hidden = at !== undefined;
+    part('ask').hidden = !at || !row;
+    part('verdict').hidden = !at;
+    part('send').hidden = !at || row !== undefined;
+    part('final').hidden = row !== undefined;
+    if (!at) return;
+    if (row) question(row);
+    verdict(at, row !== undefined);
+    keep();
+  }
+
+  /** @param {Row} row */
+  function question(row) {
+    part('count').textContent = `Question ${now.path.length + 1} of at most ${most}`;
+    part('question').textContent = row.ask;
+    part('look').textContent = row.look;
+    part('picture').hidden = !now.pictures;
+    part('picture').textContent = `Ask for a picture: ${row.picture}.`;
+    part('answers').replaceChildren(...row.answers.map((answer) => {
+      const button = document.createElement('button');
+      button.type = 'button';
+      button.className = 'btn answer';
+      button.dataset.answer = `${row.id}/${answer.id}`;
+      button.textContent = answer.text;
+      return button;
+    }));
+  }
+
+  /** @param {Table} at @param {boolean} asking */
+  function verdict(at, asking) {
+    const all = effects();
+    const stoppers = all.flatMap((e) => e.stoppers);
+    const doubts = all.flatMap((e) => e.doubts);
+    const state = stoppers.length > 0 ? 'stop' : doubts.length > 0 ? 'if' : 'go';
+    for (const word of /** @type {NodeListOf<HTMLElement>} */ (room?.querySelectorAll('[data-verdict]') ?? [])) word.hidden = word.dataset.verdict !== state || now.path.length === 0;
+    part('kind').textContent = `${at.name}${asking ? ', so far' : ''}`;
+    lines('reasons', [...stoppers, ...doubts, ...(asking ? [] : all.flatMap((e) => e.work))], 'p');
+    part('aims').replaceChildren(...Object.keys(at.base).map((aim) => {
+      const mean = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].mean, at.base[aim].mean));
+      const spread = Math.sqrt(Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance)));
+      const tr = document.createElement('tr');
+      for (const [text, css] of [[aim, ''], [hours(mean), 'n'], [hours(mean + (data?.z80 ?? 0) * spread), 'n']]) {
+        const td = document.createElement('td');
+        td.textContent = text;
+        td.className = css;
+        tr.append(td);
+      }
+      tr.dataset.mean = String(mean);
+      return tr;
+    }));
+    price();
+    const like = data?.on_shelf[at.kind] ?? 0;
+    part('shelf').textContent = like === 0 ? 'None like it on the shelf.' : `${like} like it on the shelf already.`;
+    const open = asking ? [] : at.rows.filter((r) => now.path.some(([q, a]) => q === r.id && (a === '' || r.answers.find((x) => x.id === a)?.doubts.length)) || !now.path.some(([q]) => q === r.id));
+    part('before').hidden = open.length === 0 || stoppers.length > 0;
+    part('before-title').textContent = now.pictures ? 'Pictures to ask for' : 'Look at this before paying';
+    lines('before-list', open.slice(0, 5).map((r) => (now.pictures ? r.picture : `${r.ask} ${r.look}`)), 'li');
+  }
+
+  function price() {
+    const worth = money('worth');
+    const mean = Number(/** @type {HTMLElement | null} */ (part('aims').children[1])?.dataset.mean ?? 0);
+    if (worth === null) {
+      part('price').textContent = '';
+      return;
+    }
+    const left = worth - (money('rate') ?? 0) * (mean / 60);
+    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.' : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work.`;
+  }
+
+  /** @param {string} name */
+  function money(name) {
+    const field = /** @type {HTMLInputElement} */ (room?.querySelector(`[data-stall-money=${name}]`));
+    const value = Number(field.value.replace(',', '.').replace(/[^\d.]/g, ''));
+    return field.value.trim() === '' || Number.isNaN(value) ? null : value;
+  }
+
+  /** @param {string} name @param {string[]} texts @param {string} tag */
+  function lines(name, texts, tag) {
+    part(name).replaceChildren(...texts.map((text) => Object.assign(document.createElement(tag), { textContent: text, className: tag === 'p' ? 'small' : '' })));
+  }
+
+  room.addEventListener('click', async (event) => {
+    const target = event.target instanceof Element ? event.target : null;
+    const kind = target?.closest('[data-kind]');
+    const answer = target?.closest('[data-answer]');
+    if (kind) {
+      now = { ...now, kind: kind.getAttribute('data-kind') ?? '', path: [], ended: false };
+      await loaded;
+    } else if (answer) {
+      const [q, a] = (answer.getAttribute('data-answer') ?? '').split('/');
+      now.path.push([q, a]);
+    } else if (target?.closest('[data-stall-skip]')) {
+      const row = next();
+      if (row) now.path.push([row.id, '']);
+    } else if (target?.closest('[data-stall-back]')) {
+      if (now.path.length > 0) now.path.pop();
+      else now.kind = '';
+    } else if (target?.closest('[data-stall-end]')) now.ended = true;
+    else if (target?.closest('[data-stall-again]')) now = { ...now, kind: '', path: [], ended: false };
+    else return;
+    show();
+    keep();
+    if (kind || answer) part('ask').hidden ? part('verdict').scrollIntoView({ block: 'start' }) : part('question').focus({ preventScroll: true });
+  });
+  room.addEventListener('input', (event) => {
+    if (event.target instanceof HTMLInputElement && event.target.matches('[data-stall-pictures]')) now.pictures = event.target.checked;
+    else price();
+    keep();
+  });
+  part('send').addEventListener('submit', (event) => {
+    event.preventDefault();
+    const fields = Object.fromEntries([...new FormData(/** @type {HTMLFormElement} */ (part('send')))].filter(([k]) => !k.startsWith('__')));
+    const id = `stall-${Date.now().toString(36)}-${Math.random().toString(36).slice(2, 12)}`;
+    put([...queue(), { ...fields, id, kind: now.kind, answers: answered().map(([q, a]) => `${q}/${a}`).join(' ') }]);
+    now = { ...now, kind: '', path: [], ended: false };
+    /** @type {HTMLFormElement} */ (part('send')).reset();
+    show();
+    keep();
+    resend(true);
+  });
+  show();
+}
+
+/** Minutes in words. @param {number} minutes */
+function hours(minutes) {
+  const whole = Math.round(minutes);
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** @returns {Record<string, string>[]} */
+const queue = () => JSON.parse(localStorage.getItem(queueKey) ?? '[]');
+const put = (/** @type {Record<string, string>[]} */ items) => localStorage.setItem(queueKey, JSON.stringify(items));
+let sending = false;
+/** @type {ReturnType<typeof setTimeout> | undefined} */
+let again;
+
+/** Sends what waits, one after another, and looks again while something is left. @param {boolean} [go] whether to open the tag it became */
+async function resend(go = false) {
+  clearTimeout(again);
+  if (sending) return;
+  sending = true;
+  let to = '';
+  try {
+    while (queue().length > 0) {
+      const [item, ...rest] = queue();
+      const page = await (await fetch('/stall', { cache: 'no-store' })).text();
+      const token = new DOMParser().parseFromString(page, 'text/html').querySelector('[data-stall-send] [name=__RequestVerificationToken]')?.getAttribute('value');
+      const body = new FormData();
+      for (const [name, value] of Object.entries({ ...item, _once: item.id, __RequestVerificationToken: token ?? '' })) if (name !== 'id') body.append(name, value);
+      const answer = await fetch('/stall?handler=Keep', { method: 'POST', body });
+      if (!answer.redirected) throw new Error('not taken');
+      put(rest);
+      to = answer.url;
+    }
+  } catch {
+    again = setTimeout(resend, 8000);
+  } finally {
+    sending = false;
+  }
+  const waiting = /** @type {HTMLElement | null} */ (document.querySelector('[data-stall-waiting]'));
+  if (waiting) {
+    waiting.hidden = queue().length === 0 && !to;
+    waiting.textContent = queue().length > 0 ? `${queue().length} waiting to be sent to the shop. Kept here until the connection is back.` : 'Sent to the shop.';
+  }
+  if (go && to) location.href = to;
+}
+
+addEventListener('online', () => resend());

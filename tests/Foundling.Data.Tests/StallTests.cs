@@ -1,0 +1,112 @@
+using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Rod;
+using Foundling.Core.Stall;
+using Foundling.Core.State;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Reference;
+
+namespace Foundling.Data.Tests;
+
+/// <summary>The stall check's questions and what their answers add up to, for every kind of tool.</summary>
+public sealed class StallTests
+{
+    private static readonly IReadOnlyList<StallTable> Tables = [.. ToolCatalogue.Kinds.Select(k => StallTable.Of(k, ReferenceData.Baths))];
+
+    public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id)];
+
+    [Theory]
+    [MemberData(nameof(Kinds))]
+    public void Every_kind_has_a_dozen_questions_at_most_about_parts_it_has(string id)
+    {
+        ToolKind kind = ToolCatalogue.Kind(id);
+        IReadOnlyList<StallQuestion> questions = StallQuestions.For(kind);
+        questions.Count.ShouldBeInRange(5, StallQuestions.Most);
+        questions.Select(q => q.Id).Distinct().Count().ShouldBe(questions.Count);
+        foreach (StallQuestion question in questions)
+        {
+            question.Answers.Sum(a => a.Share).ShouldBe(1, 1e-9, question.Id);
+            question.Answers.Select(a => a.Id).Distinct().Count().ShouldBe(question.Answers.Count);
+            (question.Ask.EndsWith('?') && question.Look.Length > 0 && question.Picture.Length > 0).ShouldBeTrue(question.Id);
+            foreach (Finding finding in question.Answers.SelectMany(a => a.Findings))
+            {
+                PartDef part = kind.Part(finding.Part).ShouldNotBeNull(question.Id);
+                FindingScales.For(part).ShouldContain(finding.Kind, $"{id} {question.Id}");
+                (finding.Place.Length == 0 || PartGroups.Places(kind, part).Contains(finding.Place)).ShouldBeTrue();
+            }
+            question.NotAfter.ShouldAllBe(n => questions.Any(q => q.Answers.Any(a => $"{q.Id}/{a.Id}" == n)));
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Kinds))]
+    public void Worse_answers_do_not_make_less_of_it(string id)
+    {
+        foreach (StallRow row in Tables.Single(t => t.Kind == id).Rows)
+        {
+            int[] weight = [.. row.Answers.Select(a => a.Stoppers.Count > 0 ? 2 : a.Doubts.Count > 0 ? 1 : 0)];
+            weight.SequenceEqual(weight.Order()).ShouldBeTrue($"{id} {row.Id}: {string.Join(' ', weight)}");
+            row.Answers[0].Stoppers.ShouldBeEmpty();
+        }
+    }
+
+    [Fact]
+    public void What_could_stop_it_is_asked_first()
+    {
+        IReadOnlyList<StallRow> rows = Tables.Single(t => t.Kind == "metal-bench-plane").Rows;
+        rows[0].Id.ShouldBe("edge_there");
+        rows.Skip(1).Select(r => r.Weight).ShouldBe(rows.Skip(1).Select(r => r.Weight).OrderDescending());
+        List<string> order = [.. rows.Select(r => r.Id)];
+        order.IndexOf("crack").ShouldBeLessThan(order.IndexOf("coating"));
+    }
+
+    [Fact]
+    public void Adding_up_single_answers_comes_near_the_whole_plan()
+    {
+        var random = new Random(6);
+        double worst = 0, sum = 0;
+        const int Checks = 200;
+        for (int i = 0; i < Checks; i++)
+        {
+            ToolKind kind = ToolCatalogue.Kinds[i % ToolCatalogue.Kinds.Count];
+            StallTable table = Tables.Single(t => t.Kind == kind.Id);
+            // Tools as stalls have them: each answer as often as it is met, and nothing asked about what is gone.
+            var answers = new List<(string Key, StallEffect Effect)>();
+            foreach (StallRow row in table.Rows)
+            {
+                if (row.NotAfter.Any(n => answers.Any(a => a.Key == n)))
+                {
+                    continue;
+                }
+                string answer = Draw(StallQuestions.For(kind).Single(q => q.Id == row.Id), random);
+                answers.Add(($"{row.Id}/{answer}", row.Answers.Single(a => a.Id == answer)));
+            }
+            double added = table.Base["Work"].Mean + answers.Sum(a => a.Effect.Adds["Work"].Mean);
+            double whole = Totals.Of(Planner.Plan(new PlanQuestion(kind, AimKind.Work, StallCheck.Findings(kind, answers.Select(a => a.Key)), ReferenceData.Baths)).Select(s => s.Minutes)).Mean;
+            worst = Math.Max(worst, Math.Abs(added - whole) / whole);
+            sum += Math.Abs(added - whole) / whole;
+        }
+        (sum / Checks).ShouldBeLessThan(0.03);
+        worst.ShouldBeLessThan(0.35);
+    }
+
+    private static string Draw(StallQuestion question, Random random)
+    {
+        double at = random.NextDouble();
+        return question.Answers.FirstOrDefault(a => (at -= a.Share) <= 0)?.Id ?? question.Answers[^1].Id;
+    }
+
+    [Fact]
+    public void Answers_become_findings_and_the_worse_of_two_counts()
+    {
+        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
+        IReadOnlyList<Finding> found = StallCheck.Findings(plane, ["edge_there/yes", "steel/half", "edge/chipped", "crack/there"]);
+        found.Single(f => f.Kind == FindingKind.EdgeDamage).Severity.ShouldBe(3);
+        found.Single(f => f.Kind == FindingKind.Crack).Place.ShouldBe("mouth");
+        Triage.Weigh(plane, found).Verdict.ShouldBe(Verdict.Parts);
+        Should.Throw<InputException>(() => StallCheck.Findings(plane, ["crack/perhaps"])).Sentence.ShouldContain("no answer");
+        // Asking again gives fresh findings, not the ones handed out before.
+        StallCheck.Findings(plane, ["edge/nicked"]).Single().Severity.ShouldBe(2);
+    }
+}
