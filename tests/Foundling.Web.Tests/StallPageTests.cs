@@ -51,4 +51,20 @@ public sealed class StallPageTests(DemoHost host) : IClassFixture<DemoHost>
         answer.StatusCode.ShouldBe(HttpStatusCode.OK);
         (await Visitor.Read(answer)).QuerySelector("[role=alert]")!.TextContent.ShouldContain(sentence);
     }
+
+    [Fact]
+    public async Task Everything_the_check_needs_is_kept_for_when_the_connection_is_gone()
+    {
+        Visitor visitor = host.Visit();
+        string worker = await (await visitor.Get("/stall-worker.js")).Content.ReadAsStringAsync();
+        string scripts = worker[worker.IndexOf("...[", StringComparison.Ordinal)..worker.IndexOf("].map", StringComparison.Ordinal)];
+        string[] named = [.. scripts.Split('\'').Where((_, i) => i % 2 == 1)];
+        string main = await (await visitor.Get("/js/main.js")).Content.ReadAsStringAsync();
+        named.ShouldBe(["main", .. main.Split("from './").Skip(1).Select(f => f[..f.IndexOf('.', StringComparison.Ordinal)])], ignoreOrder: true);
+        foreach (string path in named.Select(n => $"/js/{n}.js").Concat(["/stall", "/stall?handler=Data", "/css/app.css", "/icon.svg", "/fonts/archivo.woff2", "/fonts/besley.woff2"]))
+        {
+            (await visitor.Get(path)).StatusCode.ShouldBe(HttpStatusCode.OK, path);
+            (path.StartsWith("/js", StringComparison.Ordinal) || worker.Contains($"'{path}'")).ShouldBeTrue(path);
+        }
+    }
 }

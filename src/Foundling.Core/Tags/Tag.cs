@@ -73,6 +73,10 @@ public sealed class Tag
     /// <summary>What its sole is for.</summary>
     public SolePurpose? Purpose { get; set; }
 
+    /// <summary>Lot it came in; null for none. A lot stays with its shop.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public int? LotId { get; set; }
+
     /// <summary>Where it came from.</summary>
     public string Source { get; set; } = "";
 

@@ -114,6 +114,9 @@ public sealed class Outline
         return text.ToString();
     }
 
+    /// <summary>Every point of the outline in order, the handles of its curves among them, mm.</summary>
+    public IEnumerable<Spot> Corners() => _segments.SelectMany(s => s.Points);
+
     /// <summary>Box around all points and control points.</summary>
     public (Spot Low, Spot High) Box()
     {

@@ -4,6 +4,7 @@ using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
+using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
@@ -16,6 +17,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
 {
     /// <summary>Tags.</summary>
     public DbSet<Tag> Tags => Set<Tag>();
+
+    /// <summary>Lots.</summary>
+    public DbSet<Lot> Lots => Set<Lot>();
 
     /// <summary>The shop's settings, one row.</summary>
     public DbSet<ShopSettings> Shop => Set<ShopSettings>();

@@ -73,6 +73,7 @@ public static class FoundlingApp
         services.AddScoped<ShopBook>();
         services.AddScoped<ClockBook>();
         services.AddScoped<TagBook>();
+        services.AddScoped<LotBook>();
         services.AddSingleton<PatternCache>();
         services.AddScoped<PatternShelf>();
         services.AddScoped<BundleDesk>();

@@ -513,6 +513,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<double?>("LengthMm")
                         .HasColumnType("REAL");
 
+                    b.Property<int?>("LotId")
+                        .HasColumnType("INTEGER");
+
                     b.Property<double?>("MouthFrontMm")
                         .HasColumnType("REAL");
 
@@ -564,6 +567,8 @@ namespace Foundling.Data.Store.Migrations
                         .HasColumnType("INTEGER");
 
                     b.HasKey("Number");
+
+                    b.HasIndex("LotId");
 
                     b.HasIndex("Status");
 
@@ -706,6 +711,31 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("TakenForms");
                 });
 
+            modelBuilder.Entity("Foundling.Data.Tags.Lot", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal?>("Price")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Story")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Lots");
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -785,6 +815,14 @@ namespace Foundling.Data.Store.Migrations
                         .WithMany("Surveys")
                         .HasForeignKey("TagNumber")
                         .OnDelete(DeleteBehavior.Cascade);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
+                {
+                    b.HasOne("Foundling.Data.Tags.Lot", null)
+                        .WithMany()
+                        .HasForeignKey("LotId")
+                        .OnDelete(DeleteBehavior.SetNull);
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Wait", b =>

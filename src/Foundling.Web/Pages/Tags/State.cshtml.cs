@@ -19,6 +19,24 @@ public sealed class StateModel(TagBook tags, ViewUnits units, TimeProvider time)
     [BindProperty(SupportsGet = true)]
     public string? Part { get; set; }
 
+    /// <summary>The tool is drawn apart.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool Apart { get; set; }
+
+    /// <summary>The drawing, together or apart, at most so wide.</summary>
+    public ProfileView DrawnFor(double widthPx)
+    {
+        ProfileView together = ProfileView.Of(Tool, widthPx);
+        if (!Apart)
+        {
+            return together;
+        }
+        // Apart it may be taller than wide; it still has to fit the screen.
+        const double MostHighPx = 470;
+        Profile apart = Exploded.Of(together.Profile);
+        return together with { Profile = apart, WidthPx = Math.Round(Math.Min(widthPx, MostHighPx * apart.Width / apart.Height)) };
+    }
+
     /// <summary>The chosen part.</summary>
     public PartDef? Chosen => Tool.Tool().Part(Part ?? "") ?? Group?.Parts[0];
 

@@ -20,6 +20,8 @@ public sealed record Leaf(string Key, string Name, string Standing);
 /// <summary>A page that shows one tag.</summary>
 public abstract class TagPageModel(TagBook tags) : PageModel
 {
+    private const string Changed = "Someone else changed this tag a moment ago. What you typed is still here: look at the change, then save again.";
+
     /// <summary>Reads and keeps tags.</summary>
     protected TagBook Book { get; } = tags;
 
@@ -49,13 +51,20 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         Tool = tag;
         Patterns = await Book.Patterns();
         Date();
+        if (Request.HasFormContentType && Request.Form["version"].ToString() is { Length: > 0 } seen && seen != Tool.Version.ToString(System.Globalization.CultureInfo.InvariantCulture))
+        {
+            // The form was filled in over an older state of the tag: nothing is overwritten unseen.
+            ModelState.AddModelError("", Changed);
+            context.Result = Page();
+            return;
+        }
         try
         {
             PageHandlerExecutedContext done = await next();
             if (done.Exception is DbUpdateConcurrencyException)
             {
                 done.ExceptionHandled = true;
-                ModelState.AddModelError("", "Someone else changed this tag a moment ago. What you typed is still here: look at the change, then save again.");
+                ModelState.AddModelError("", Changed);
                 done.Result = Page();
             }
             else if (done.Exception is InputException fault)

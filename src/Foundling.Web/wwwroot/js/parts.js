@@ -6,7 +6,8 @@ export function parts() {
     if (!part) return;
     event.preventDefault();
     const page = part.closest('[data-parts]')?.getAttribute('data-parts');
-    location.href = `${page}?Part=${encodeURIComponent(part.getAttribute('data-part') ?? '')}#find`;
+    const apart = new URLSearchParams(location.search).get('Apart') === 'True' ? '&Apart=True' : '';
+    location.href = `${page}?Part=${encodeURIComponent(part.getAttribute('data-part') ?? '')}${apart}#find`;
   };
   document.addEventListener('click', choose);
   document.addEventListener('keydown', (event) => {

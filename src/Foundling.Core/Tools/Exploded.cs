@@ -1,0 +1,103 @@
+using System.Runtime.CompilerServices;
+using Foundling.Core.State;
+
+namespace Foundling.Core.Tools;
+
+/// <summary>
+/// A tool drawn apart: the same parts, moved away from the largest until none covers another. Parts are laid out on a
+/// coarse grid, so that a long slanting part takes only the room it needs.
+/// </summary>
+public static class Exploded
+{
+    private const double Upward = 1.6;
+    private const int Gap = 2, Farthest = 600, Columns = 64;
+
+    private static readonly ConditionalWeakTable<Profile, Profile> Known = new();
+
+    /// <summary>Draws a tool apart.</summary>
+    /// <param name="profile">The tool as it stands.</param>
+    /// <returns>The same parts with the same names and sizes, none over another, on a sheet just large enough.</returns>
+    public static Profile Of(Profile profile) => Known.GetValue(profile, Lay);
+
+    private static Profile Lay(Profile profile)
+    {
+        double cell = Math.Max(profile.Width, profile.Height) / Columns;
+        var cells = profile.Parts.ToDictionary(p => p.Part, p => Cells(p, cell));
+        string core = cells.MaxBy(c => c.Value.Count).Key;
+        (double X, double Y) centre = Middle(cells[core]);
+        var taken = new HashSet<(int, int)>();
+        var moved = new Dictionary<string, (int X, int Y)>();
+        // Near parts first, so that what sits outermost ends outermost.
+        foreach (string part in profile.Parts.Select(p => p.Part).OrderByDescending(p => p == core).ThenBy(p => Away(Middle(cells[p]), centre)).ThenBy(p => p, StringComparer.Ordinal))
+        {
+            (double x, double y) = Middle(cells[part]);
+            double dx = x - centre.X, dy = (y - centre.Y) * Upward, length = Math.Sqrt((dx * dx) + (dy * dy));
+            (dx, dy) = length < 1 ? (0, -1) : (dx / length, dy / length);
+            int far = 0;
+            (int X, int Y) by = (0, 0);
+            while (far < Farthest && cells[part].Any(c => taken.Contains((c.X + by.X, c.Y + by.Y))))
+            {
+                far++;
+                by = ((int)Math.Round(dx * far), (int)Math.Round(dy * far));
+            }
+            moved[part] = by;
+            foreach ((int cx, int cy) in cells[part])
+            {
+                for (int i = -Gap; i <= Gap; i++)
+                {
+                    for (int j = -Gap; j <= Gap; j++)
+                    {
+                        taken.Add((cx + by.X + i, cy + by.Y + j));
+                    }
+                }
+            }
+        }
+        List<(Spot Low, Spot High)> boxes = [.. profile.Parts.Select(p => (BoxOf(p), moved[p.Part])).Select(b => (
+            new Spot(b.Item1.Low.X + (b.Item2.X * cell), b.Item1.Low.Y + (b.Item2.Y * cell)), new Spot(b.Item1.High.X + (b.Item2.X * cell), b.Item1.High.Y + (b.Item2.Y * cell))))];
+        double left = boxes.Min(b => b.Low.X) - Profile.Margin, top = boxes.Min(b => b.Low.Y) - Profile.Margin;
+        double width = boxes.Max(b => b.High.X) + Profile.Margin - left, height = boxes.Max(b => b.High.Y) + Profile.Margin - top;
+        return profile.Move(width, height, height - Profile.Margin, (part, p) => new Spot(p.X + (moved[part].X * cell) - left, p.Y + (moved[part].Y * cell) - top));
+    }
+
+    /// <summary>The box round a drawn part, mm: its low and its high corner.</summary>
+    public static (Spot Low, Spot High) BoxOf(DrawnPart part)
+    {
+        List<(Spot Low, Spot High)> boxes = [.. part.Shapes.Select(s => s.Path.Box())];
+        return (new Spot(boxes.Min(b => b.Low.X), boxes.Min(b => b.Low.Y)), new Spot(boxes.Max(b => b.High.X), boxes.Max(b => b.High.Y)));
+    }
+
+    /// <summary>Cells of the grid a part touches: those along its lines and those inside its outlined shapes.</summary>
+    private static HashSet<(int X, int Y)> Cells(DrawnPart part, double cell)
+    {
+        var cells = new HashSet<(int, int)>();
+        foreach (Shape shape in part.Shapes.Where(s => !s.Fine))
+        {
+            List<double[]> outline = [.. shape.Path.Corners().Select(p => new[] { p.X, p.Y })];
+            for (int i = 0; i < outline.Count; i++)
+            {
+                double[] a = outline[i], b = outline[(i + 1) % outline.Count];
+                int steps = 1 + (int)(Math.Sqrt(((a[0] - b[0]) * (a[0] - b[0])) + ((a[1] - b[1]) * (a[1] - b[1]))) / (cell / 2));
+                for (int k = 0; k <= steps; k++)
+                {
+                    cells.Add(((int)Math.Floor((a[0] + ((b[0] - a[0]) * k / steps)) / cell), (int)Math.Floor((a[1] + ((b[1] - a[1]) * k / steps)) / cell)));
+                }
+            }
+            (Spot low, Spot high) = shape.Path.Box();
+            for (int x = (int)Math.Floor(low.X / cell); x <= high.X / cell; x++)
+            {
+                for (int y = (int)Math.Floor(low.Y / cell); y <= high.Y / cell; y++)
+                {
+                    if (PointGrid.Inside(outline, (x + 0.5) * cell, (y + 0.5) * cell))
+                    {
+                        cells.Add((x, y));
+                    }
+                }
+            }
+        }
+        return cells;
+    }
+
+    private static (double X, double Y) Middle(HashSet<(int X, int Y)> cells) => (cells.Average(c => c.X), cells.Average(c => c.Y));
+
+    private static double Away((double X, double Y) a, (double X, double Y) b) => ((a.X - b.X) * (a.X - b.X)) + ((a.Y - b.Y) * (a.Y - b.Y));
+}
