@@ -77,4 +77,37 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
         apart.QuerySelector("main")!.TextContent.ShouldContain("May hide: rust and coating on the seat");
         apart.QuerySelector("main")!.TextContent.ShouldContain("Draw it together");
     }
+
+    [Fact]
+    public async Task Parts_worth_saving_go_into_the_box_once_and_are_offered_to_the_next_tool()
+    {
+        Visitor visitor = host.Visit();
+        async Task<IHtmlDocument> Note(string number, string part, string kind, string degree, string place = "") => await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={part}"), "form[data-keep^=find]",
+            new() { ["kind"] = kind, ["severity"] = degree, ["round"] = "AsFound", ["place"] = place }));
+        IHtmlDocument cracked = await Note("19", "body", "Crack", "3", "mouth");
+        for (int i = 0; i < 2; i++)
+        {
+            (await visitor.Submit(cracked, "form[action*='SaveParts']", new() { ["_once"] = $"box-{i}" })).Headers.Location!.ToString().ShouldBe("/stores/parts");
+        }
+        IHtmlDocument box = await visitor.Page("/stores/parts");
+        box.QuerySelectorAll(".boxed li b").Count(b => b.TextContent == "Knob").ShouldBe(1);
+        box.QuerySelectorAll(".boxed li b").ShouldNotContain(b => b.TextContent == "Body");
+        IHtmlDocument lacking = await Note("17", "knob", "Missing", "3");
+        lacking.QuerySelector("aside")!.TextContent.ShouldContain("parts box: a knob, Try plane");
+        AngleSharp.Dom.IElement knob = box.QuerySelectorAll(".boxed li").First(l => l.QuerySelector("b")!.TextContent == "Knob");
+        box = await Follow(visitor, await visitor.Submit((IHtmlFormElement)knob.QuerySelector("form")!, box, new() { ["tag"] = "17" }));
+        box.QuerySelectorAll(".boxed li b").ShouldNotContain(b => b.TextContent == "Knob");
+        (await visitor.Page("/tag/17/state")).QuerySelector("aside")!.TextContent.ShouldNotContain("parts box:");
+    }
+
+    [Theory]
+    [InlineData("metal-bench-plane/propeller", "has no part")]
+    [InlineData("submarine/knob", "no kind of tool")]
+    [InlineData("", "no kind of tool")]
+    public async Task A_part_nobody_knows_is_not_put_in(string part, string sentence)
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/stores/parts"), "form[data-keep=newpart]", new() { ["part"] = part, ["note"] = "" }));
+        page.QuerySelector(".notice.bad")!.TextContent.ShouldContain(sentence);
+    }
 }

@@ -4,6 +4,7 @@ using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
@@ -20,6 +21,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
 
     /// <summary>Lots.</summary>
     public DbSet<Lot> Lots => Set<Lot>();
+
+    /// <summary>Parts without a tool.</summary>
+    public DbSet<OrphanPart> OrphanParts => Set<OrphanPart>();
 
     /// <summary>The shop's settings, one row.</summary>
     public DbSet<ShopSettings> Shop => Set<ShopSettings>();

@@ -7,6 +7,7 @@ using Foundling.Data.Papers;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Api;
 using Microsoft.AspNetCore.Authentication.Cookies;
@@ -74,6 +75,7 @@ public static class FoundlingApp
         services.AddScoped<ClockBook>();
         services.AddScoped<TagBook>();
         services.AddScoped<LotBook>();
+        services.AddScoped<PartsBox>();
         services.AddSingleton<PatternCache>();
         services.AddScoped<PatternShelf>();
         services.AddScoped<BundleDesk>();

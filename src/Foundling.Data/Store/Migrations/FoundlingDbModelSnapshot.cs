@@ -711,6 +711,40 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("TakenForms");
                 });
 
+            modelBuilder.Entity("Foundling.Data.Stores.OrphanPart", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("FromTag")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("UsedOn")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Kind", "Part");
+
+                    b.ToTable("OrphanParts");
+                });
+
             modelBuilder.Entity("Foundling.Data.Tags.Lot", b =>
                 {
                     b.Property<int>("Id")

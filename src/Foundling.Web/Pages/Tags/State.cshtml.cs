@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
@@ -10,7 +11,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>What is wrong with it, part by part.</summary>
-public sealed class StateModel(TagBook tags, ViewUnits units, TimeProvider time) : TagPageModel(tags)
+public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "state";
@@ -55,9 +56,17 @@ public sealed class StateModel(TagBook tags, ViewUnits units, TimeProvider time)
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Note, string? FromEdge, string? Hits, string? Points, FindingKind? Kind, int? Severity) Typed { get; private set; }
 
+    /// <summary>Parts in the box that this tool lacks.</summary>
+    public IReadOnlyList<OrphanPart> ToBeHad { get; private set; } = [];
+
     /// <summary>Shows the findings.</summary>
-    public void OnGet()
+    public async Task OnGet(CancellationToken cancel) => ToBeHad = await box.For(Tool, cancel);
+
+    /// <summary>Puts the parts worth saving into the parts box.</summary>
+    public async Task<IActionResult> OnPostSaveParts(CancellationToken cancel)
     {
+        await box.Save(Tool, Weighed.WorthSaving, cancel);
+        return LocalRedirect("/stores/parts");
     }
 
     /// <summary>Adds a finding, or changes the one of this kind on this part.</summary>
