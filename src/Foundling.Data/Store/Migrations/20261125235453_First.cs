@@ -12,6 +12,23 @@ namespace Foundling.Data.Store.Migrations
         protected override void Up(MigrationBuilder migrationBuilder)
         {
             migrationBuilder.CreateTable(
+                name: "BookVersions",
+                columns: table => new
+                {
+                    Number = table.Column<int>(type: "INTEGER", nullable: false),
+                    Before = table.Column<int>(type: "INTEGER", nullable: true),
+                    At = table.Column<long>(type: "INTEGER", nullable: false),
+                    What = table.Column<string>(type: "TEXT", nullable: false),
+                    LeftOut = table.Column<string>(type: "TEXT", nullable: false),
+                    Book = table.Column<byte[]>(type: "BLOB", nullable: false),
+                    Current = table.Column<bool>(type: "INTEGER", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_BookVersions", x => x.Number);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "Clock",
                 columns: table => new
                 {
@@ -24,6 +41,40 @@ namespace Foundling.Data.Store.Migrations
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_Clock", x => x.Id);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "Lots",
+                columns: table => new
+                {
+                    Id = table.Column<int>(type: "INTEGER", nullable: false)
+                        .Annotation("Sqlite:Autoincrement", true),
+                    Name = table.Column<string>(type: "TEXT", nullable: false),
+                    Price = table.Column<decimal>(type: "TEXT", nullable: true),
+                    Story = table.Column<string>(type: "TEXT", nullable: false),
+                    At = table.Column<long>(type: "INTEGER", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_Lots", x => x.Id);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "OrphanParts",
+                columns: table => new
+                {
+                    Id = table.Column<int>(type: "INTEGER", nullable: false)
+                        .Annotation("Sqlite:Autoincrement", true),
+                    Kind = table.Column<string>(type: "TEXT", nullable: false),
+                    Part = table.Column<string>(type: "TEXT", nullable: false),
+                    FromTag = table.Column<int>(type: "INTEGER", nullable: true),
+                    Note = table.Column<string>(type: "TEXT", nullable: false),
+                    At = table.Column<long>(type: "INTEGER", nullable: false),
+                    UsedOn = table.Column<int>(type: "INTEGER", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_OrphanParts", x => x.Id);
                 });
 
             migrationBuilder.CreateTable(
@@ -42,36 +93,6 @@ namespace Foundling.Data.Store.Migrations
                 });
 
             migrationBuilder.CreateTable(
-                name: "Tags",
-                columns: table => new
-                {
-                    Number = table.Column<int>(type: "INTEGER", nullable: false),
-                    Kind = table.Column<string>(type: "TEXT", nullable: false),
-                    Name = table.Column<string>(type: "TEXT", nullable: false),
-                    LengthMm = table.Column<double>(type: "REAL", nullable: true),
-                    IronWidthMm = table.Column<double>(type: "REAL", nullable: true),
-                    SoleWidthMm = table.Column<double>(type: "REAL", nullable: true),
-                    MouthFrontMm = table.Column<double>(type: "REAL", nullable: true),
-                    Purpose = table.Column<string>(type: "TEXT", nullable: true),
-                    Source = table.Column<string>(type: "TEXT", nullable: false),
-                    Price = table.Column<decimal>(type: "TEXT", nullable: true),
-                    ArrivedOn = table.Column<DateOnly>(type: "TEXT", nullable: false),
-                    Owner = table.Column<string>(type: "TEXT", nullable: false),
-                    OwnersMark = table.Column<string>(type: "TEXT", nullable: false),
-                    Hand = table.Column<string>(type: "TEXT", nullable: false),
-                    Story = table.Column<string>(type: "TEXT", nullable: false),
-                    PromisedOn = table.Column<DateOnly>(type: "TEXT", nullable: true),
-                    Aim = table.Column<string>(type: "TEXT", nullable: true),
-                    Status = table.Column<string>(type: "TEXT", nullable: false),
-                    BookedAt = table.Column<long>(type: "INTEGER", nullable: false),
-                    Version = table.Column<int>(type: "INTEGER", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("PK_Tags", x => x.Number);
-                });
-
-            migrationBuilder.CreateTable(
                 name: "TakenForms",
                 columns: table => new
                 {
@@ -85,6 +106,80 @@ namespace Foundling.Data.Store.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "Tags",
+                columns: table => new
+                {
+                    Number = table.Column<int>(type: "INTEGER", nullable: false),
+                    Kind = table.Column<string>(type: "TEXT", nullable: false),
+                    Name = table.Column<string>(type: "TEXT", nullable: false),
+                    LengthMm = table.Column<double>(type: "REAL", nullable: true),
+                    IronWidthMm = table.Column<double>(type: "REAL", nullable: true),
+                    SoleWidthMm = table.Column<double>(type: "REAL", nullable: true),
+                    MouthFrontMm = table.Column<double>(type: "REAL", nullable: true),
+                    Purpose = table.Column<string>(type: "TEXT", nullable: true),
+                    LotId = table.Column<int>(type: "INTEGER", nullable: true),
+                    Source = table.Column<string>(type: "TEXT", nullable: false),
+                    Price = table.Column<decimal>(type: "TEXT", nullable: true),
+                    ArrivedOn = table.Column<DateOnly>(type: "TEXT", nullable: false),
+                    Owner = table.Column<string>(type: "TEXT", nullable: false),
+                    OwnersMark = table.Column<string>(type: "TEXT", nullable: false),
+                    Hand = table.Column<string>(type: "TEXT", nullable: false),
+                    Story = table.Column<string>(type: "TEXT", nullable: false),
+                    PromisedOn = table.Column<DateOnly>(type: "TEXT", nullable: true),
+                    Aim = table.Column<string>(type: "TEXT", nullable: true),
+                    Status = table.Column<string>(type: "TEXT", nullable: false),
+                    BookedAt = table.Column<long>(type: "INTEGER", nullable: false),
+                    Version = table.Column<int>(type: "INTEGER", nullable: false),
+                    KnownLine = table.Column<string>(type: "TEXT", nullable: true),
+                    KinColour = table.Column<string>(type: "TEXT", nullable: true),
+                    KinShadow = table.Column<string>(type: "TEXT", nullable: true),
+                    KinFit = table.Column<string>(type: "TEXT", nullable: true),
+                    Tried = table.Column<string>(type: "TEXT", nullable: true),
+                    TriedNote = table.Column<string>(type: "TEXT", nullable: false),
+                    Decision = table.Column<string>(type: "TEXT", nullable: true),
+                    DecisionReason = table.Column<string>(type: "TEXT", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_Tags", x => x.Number);
+                    table.ForeignKey(
+                        name: "FK_Tags_Lots_LotId",
+                        column: x => x.LotId,
+                        principalTable: "Lots",
+                        principalColumn: "Id",
+                        onDelete: ReferentialAction.SetNull);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "Counts",
+                columns: table => new
+                {
+                    Id = table.Column<Guid>(type: "TEXT", nullable: false),
+                    PictureId = table.Column<Guid>(type: "TEXT", nullable: false),
+                    Part = table.Column<string>(type: "TEXT", nullable: false),
+                    Kind = table.Column<string>(type: "TEXT", nullable: false),
+                    Round = table.Column<string>(type: "TEXT", nullable: false),
+                    OutlinePx = table.Column<string>(type: "TEXT", nullable: false),
+                    ReferencePx = table.Column<string>(type: "TEXT", nullable: false),
+                    ReferenceMm = table.Column<double>(type: "REAL", nullable: true),
+                    Points = table.Column<int>(type: "INTEGER", nullable: false),
+                    Seed = table.Column<int>(type: "INTEGER", nullable: false),
+                    Answers = table.Column<string>(type: "TEXT", nullable: false),
+                    At = table.Column<long>(type: "INTEGER", nullable: false),
+                    TagNumber = table.Column<int>(type: "INTEGER", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_Counts", x => x.Id);
+                    table.ForeignKey(
+                        name: "FK_Counts_Tags_TagNumber",
+                        column: x => x.TagNumber,
+                        principalTable: "Tags",
+                        principalColumn: "Number",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "Findings",
                 columns: table => new
                 {
@@ -93,6 +188,9 @@ namespace Foundling.Data.Store.Migrations
                     Kind = table.Column<string>(type: "TEXT", nullable: false),
                     Severity = table.Column<int>(type: "INTEGER", nullable: false),
                     Note = table.Column<string>(type: "TEXT", nullable: false),
+                    Round = table.Column<string>(type: "TEXT", nullable: false),
+                    Place = table.Column<string>(type: "TEXT", nullable: false),
+                    PictureId = table.Column<Guid>(type: "TEXT", nullable: true),
                     FromEdgeMm = table.Column<double>(type: "REAL", nullable: true),
                     CountHits = table.Column<int>(type: "INTEGER", nullable: true),
                     CountPoints = table.Column<int>(type: "INTEGER", nullable: true),
@@ -149,6 +247,9 @@ namespace Foundling.Data.Store.Migrations
                     NotBeforeYear = table.Column<int>(type: "INTEGER", nullable: true),
                     NotAfterYear = table.Column<int>(type: "INTEGER", nullable: true),
                     IssueYear = table.Column<int>(type: "INTEGER", nullable: true),
+                    FilingYear = table.Column<int>(type: "INTEGER", nullable: true),
+                    GrantYear = table.Column<int>(type: "INTEGER", nullable: true),
+                    PictureId = table.Column<Guid>(type: "TEXT", nullable: true),
                     At = table.Column<long>(type: "INTEGER", nullable: false),
                     TagNumber = table.Column<int>(type: "INTEGER", nullable: true)
                 },
@@ -157,6 +258,51 @@ namespace Foundling.Data.Store.Migrations
                     table.PrimaryKey("PK_Looks", x => x.Id);
                     table.ForeignKey(
                         name: "FK_Looks_Tags_TagNumber",
+                        column: x => x.TagNumber,
+                        principalTable: "Tags",
+                        principalColumn: "Number",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "LooksAside",
+                columns: table => new
+                {
+                    Id = table.Column<Guid>(type: "TEXT", nullable: false),
+                    Trait = table.Column<string>(type: "TEXT", nullable: false),
+                    Reason = table.Column<string>(type: "TEXT", nullable: false),
+                    At = table.Column<long>(type: "INTEGER", nullable: false),
+                    TagNumber = table.Column<int>(type: "INTEGER", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_LooksAside", x => x.Id);
+                    table.ForeignKey(
+                        name: "FK_LooksAside_Tags_TagNumber",
+                        column: x => x.TagNumber,
+                        principalTable: "Tags",
+                        principalColumn: "Number",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "Measurements",
+                columns: table => new
+                {
+                    Id = table.Column<Guid>(type: "TEXT", nullable: false),
+                    Part = table.Column<string>(type: "TEXT", nullable: false),
+                    Kind = table.Column<string>(type: "TEXT", nullable: false),
+                    Value = table.Column<double>(type: "REAL", nullable: false),
+                    Instrument = table.Column<string>(type: "TEXT", nullable: false),
+                    UncertaintyMm = table.Column<double>(type: "REAL", nullable: false),
+                    At = table.Column<long>(type: "INTEGER", nullable: false),
+                    TagNumber = table.Column<int>(type: "INTEGER", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_Measurements", x => x.Id);
+                    table.ForeignKey(
+                        name: "FK_Measurements_Tags_TagNumber",
                         column: x => x.TagNumber,
                         principalTable: "Tags",
                         principalColumn: "Number",
@@ -298,6 +444,16 @@ namespace Foundling.Data.Store.Migrations
                 });
 
             migrationBuilder.CreateIndex(
+                name: "IX_BookVersions_Current",
+                table: "BookVersions",
+                column: "Current");
+
+            migrationBuilder.CreateIndex(
+                name: "IX_Counts_TagNumber",
+                table: "Counts",
+                column: "TagNumber");
+
+            migrationBuilder.CreateIndex(
                 name: "IX_Findings_TagNumber",
                 table: "Findings",
                 column: "TagNumber");
@@ -311,6 +467,21 @@ namespace Foundling.Data.Store.Migrations
                 name: "IX_Looks_TagNumber",
                 table: "Looks",
                 column: "TagNumber");
+
+            migrationBuilder.CreateIndex(
+                name: "IX_LooksAside_TagNumber",
+                table: "LooksAside",
+                column: "TagNumber");
+
+            migrationBuilder.CreateIndex(
+                name: "IX_Measurements_TagNumber",
+                table: "Measurements",
+                column: "TagNumber");
+
+            migrationBuilder.CreateIndex(
+                name: "IX_OrphanParts_Kind_Part",
+                table: "OrphanParts",
+                columns: new[] { "Kind", "Part" });
 
             migrationBuilder.CreateIndex(
                 name: "IX_Pictures_TagNumber",
@@ -328,6 +499,11 @@ namespace Foundling.Data.Store.Migrations
                 column: "TagNumber");
 
             migrationBuilder.CreateIndex(
+                name: "IX_Tags_LotId",
+                table: "Tags",
+                column: "LotId");
+
+            migrationBuilder.CreateIndex(
                 name: "IX_Tags_Status",
                 table: "Tags",
                 column: "Status");
@@ -342,7 +518,13 @@ namespace Foundling.Data.Store.Migrations
         protected override void Down(MigrationBuilder migrationBuilder)
         {
             migrationBuilder.DropTable(
+                name: "BookVersions");
+
+            migrationBuilder.DropTable(
                 name: "Clock");
+
+            migrationBuilder.DropTable(
+                name: "Counts");
 
             migrationBuilder.DropTable(
                 name: "Findings");
@@ -352,6 +534,15 @@ namespace Foundling.Data.Store.Migrations
 
             migrationBuilder.DropTable(
                 name: "Looks");
+
+            migrationBuilder.DropTable(
+                name: "LooksAside");
+
+            migrationBuilder.DropTable(
+                name: "Measurements");
+
+            migrationBuilder.DropTable(
+                name: "OrphanParts");
 
             migrationBuilder.DropTable(
                 name: "Pictures");
@@ -376,6 +567,9 @@ namespace Foundling.Data.Store.Migrations
 
             migrationBuilder.DropTable(
                 name: "Tags");
+
+            migrationBuilder.DropTable(
+                name: "Lots");
         }
     }
 }

@@ -11,14 +11,68 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace Foundling.Data.Store.Migrations
 {
     [DbContext(typeof(FoundlingDb))]
-    [Migration("20261125222137_PatternBook")]
-    partial class PatternBook
+    [Migration("20261125235453_First")]
+    partial class First
     {
         /// <inheritdoc />
         protected override void BuildTargetModel(ModelBuilder modelBuilder)
         {
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.11");
+
+            modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Answers")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("OutlinePx")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("PictureId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Points")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("ReferenceMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("ReferencePx")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Round")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Seed")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("Counts", (string)null);
+                });
 
             modelBuilder.Entity("Foundling.Core.Tags.Finding", b =>
                 {
@@ -46,6 +100,17 @@ namespace Foundling.Data.Store.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("PictureId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Round")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -179,6 +244,42 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("TagNumber");
 
                     b.ToTable("LooksAside", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.Measurement", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Instrument")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("UncertaintyMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("Value")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("Measurements", (string)null);
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Picture", b =>
@@ -382,6 +483,13 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<long>("BookedAt")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Decision")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("DecisionReason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Hand")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -407,6 +515,9 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<double?>("LengthMm")
                         .HasColumnType("REAL");
+
+                    b.Property<int?>("LotId")
+                        .HasColumnType("INTEGER");
 
                     b.Property<double?>("MouthFrontMm")
                         .HasColumnType("REAL");
@@ -447,11 +558,20 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Tried")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TriedNote")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
 
                     b.HasKey("Number");
+
+                    b.HasIndex("LotId");
 
                     b.HasIndex("Status");
 
@@ -594,6 +714,73 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("TakenForms");
                 });
 
+            modelBuilder.Entity("Foundling.Data.Stores.OrphanPart", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("FromTag")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Part")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("UsedOn")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Kind", "Part");
+
+                    b.ToTable("OrphanParts");
+                });
+
+            modelBuilder.Entity("Foundling.Data.Tags.Lot", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal?>("Price")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Story")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Lots");
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Counts")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Finding", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -622,6 +809,14 @@ namespace Foundling.Data.Store.Migrations
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
                         .WithMany("Aside")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.Measurement", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Measurements")
                         .HasForeignKey("TagNumber")
                         .OnDelete(DeleteBehavior.Cascade);
                 });
@@ -659,6 +854,14 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
+                {
+                    b.HasOne("Foundling.Data.Tags.Lot", null)
+                        .WithMany()
+                        .HasForeignKey("LotId")
+                        .OnDelete(DeleteBehavior.SetNull);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Wait", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -671,11 +874,15 @@ namespace Foundling.Data.Store.Migrations
                 {
                     b.Navigation("Aside");
 
+                    b.Navigation("Counts");
+
                     b.Navigation("Findings");
 
                     b.Navigation("Log");
 
                     b.Navigation("Looks");
+
+                    b.Navigation("Measurements");
 
                     b.Navigation("Pictures");
 
