@@ -61,17 +61,25 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
             {
                 continue;
             }
-            double x = drawn.Anchor.X, y = drawn.Anchor.Y;
-            for (int i = 0; i < 40 && used.Any(u => Math.Abs(u.X - x) < step && Math.Abs(u.Y - y) < step); i++)
-            {
-                x += step * 0.55;
-                if (x > Profile.Width - step)
-                {
-                    (x, y) = (drawn.Anchor.X - (step * 1.5), y + (step * 0.9));
-                }
-            }
+            (double x, double y) = Places(drawn.Anchor, step).Select(p => (X: Math.Clamp(p.X, step / 2, Math.Max(step / 2, Profile.Width - (step / 2))), Y: Math.Clamp(p.Y, step / 2, Math.Max(step / 2, Profile.Height - (step / 2)))))
+                .FirstOrDefault(p => used.All(u => ((u.X - p.X) * (u.X - p.X)) + ((u.Y - p.Y) * (u.Y - p.Y)) >= step * step * 0.9), (drawn.Anchor.X, drawn.Anchor.Y));
             used.Add((x, y));
-            yield return (Math.Round(x, 2), Math.Round(Math.Clamp(y, step / 2, Profile.Height - (step / 2)), 2), text);
+            yield return (Math.Round(x, 2), Math.Round(y, 2), text);
+        }
+    }
+
+    /// <summary>Places for a mark, nearest first: its own, then rings round it, to the right before elsewhere.</summary>
+    private static IEnumerable<(double X, double Y)> Places(Spot at, double step)
+    {
+        const int Rings = 12, Spokes = 16;
+        yield return (at.X, at.Y);
+        for (int ring = 2; ring < Rings; ring++)
+        {
+            for (int spoke = 0; spoke < Spokes; spoke++)
+            {
+                double angle = (spoke % 2 == 0 ? 1 : -1) * Math.PI * ((spoke + 1) / 2) * 2 / Spokes, far = ring * step / 2;
+                yield return (at.X + (far * Math.Cos(angle)), at.Y + (far * Math.Sin(angle)));
+            }
         }
     }
 }

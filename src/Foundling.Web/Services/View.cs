@@ -82,6 +82,27 @@ public static class Words
         _ => "hardly a chance",
     };
 
+    /// <summary>When a look at the condition was taken.</summary>
+    public static string Of(Round round) => round switch { Round.AsFound => "as it came", Round.Washed => "after washing", Round.Apart => "when apart", _ => "after the work" };
+
+    /// <summary>What a verdict says.</summary>
+    public static string Of(Core.State.Verdict verdict) => verdict switch
+    {
+        Core.State.Verdict.Restore => "restore",
+        Core.State.Verdict.RestoreIf => "restore, if the doubts are cleared",
+        Core.State.Verdict.Parts => "keep it for its parts",
+        _ => "leave it as it is",
+    };
+
+    /// <summary>What it did when it was tried as found.</summary>
+    public static string Of(Core.State.AsFoundTry? tried) => tried switch
+    {
+        Core.State.AsFoundTry.Well => "it works well",
+        Core.State.AsFoundTry.Badly => "it works, badly",
+        Core.State.AsFoundTry.NotAtAll => "it does not work",
+        _ => "not tried",
+    };
+
     /// <summary>What an aim means.</summary>
     public static string Aim(AimKind aim) => aim switch
     {
