@@ -122,11 +122,11 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         tag.Measurements.Add(new Measurement { Part = "iron", Kind = "edge_to_slot", Value = 30 });
         tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "iron", Kind = FindingKind.Pitting, Severity = 2, FromEdgeMm = 3 });
         IronView iron = IronView.Of(tag)!;
-        iron.Reserve.ReserveMm.ShouldBe(24);
-        iron.SetbackMm.ShouldBe(3.5);
+        iron.Steel.Reserve.ReserveMm.ShouldBe(24);
+        iron.Steel.SetbackMm.ShouldBe(3.5);
         double[] down = [iron.Y(30), iron.Y(24), iron.Y(3.5), iron.Y(3), iron.Y(0)];
         down.ShouldBe(down.Order());
         down[^1].ShouldBeLessThan(iron.Height);
-        iron.Reserve.SharpeningsLeft.ShouldBe(IronReserve.SharpeningsIn(20.5, Assumptions.Standard));
+        iron.Steel.Reserve.SharpeningsLeft.ShouldBe(IronReserve.SharpeningsIn(20.5, Assumptions.Standard));
     }
 }

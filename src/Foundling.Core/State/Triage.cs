@@ -50,6 +50,10 @@ public static class Triage
 {
     private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash, FindingKind.Sap, FindingKind.Packed];
 
+    /// <summary>Weighs everything that is noted on a tag.</summary>
+    public static TriageResult Of(Tag tag, Assumptions? assumptions = null) =>
+        Weigh(tag.Tool(), tag.Standing(), tag.Tried, SteelLeft.Of(tag, assumptions)?.Reserve.SharpeningsLeft, assumptions);
+
     /// <summary>Weighs the findings that stand.</summary>
     /// <param name="kind">Kind of tool.</param>
     /// <param name="findings">Findings of the latest look at each part.</param>

@@ -179,6 +179,9 @@ public sealed class Tag
     /// <summary>The catalogue entry of this kind.</summary>
     public ToolKind Tool() => ToolCatalogue.Kind(Kind);
 
+    /// <summary>True once it was taken apart and before it is put together again.</summary>
+    public bool IsApart() => Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together && s.State == StepState.Done);
+
     /// <summary>What stands: for each part and kind the finding of the latest look.</summary>
     public IReadOnlyList<Finding> Standing() =>
         [.. Findings.Where(f => !Findings.Any(o => o.Part == f.Part && o.Kind == f.Kind && (o.Round > f.Round || (o.Round == f.Round && (o.At, o.Id).CompareTo((f.At, f.Id)) > 0))))];

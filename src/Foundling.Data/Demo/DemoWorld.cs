@@ -6,6 +6,7 @@ using Foundling.Data.Pictures;
 using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Stores;
 using Microsoft.EntityFrameworkCore;
 
 namespace Foundling.Data.Demo;
@@ -32,6 +33,11 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             tag.Pictures.Add(picture);
             db.Tags.Add(tag);
         }
+        DateTimeOffset now = time.GetUtcNow();
+        db.OrphanParts.AddRange(
+            new OrphanPart { Kind = "metal-bench-plane", Part = "lateral_lever", Note = "riveted disc, off a Pellow & Tarn", At = now.AddDays(-60) },
+            new OrphanPart { Kind = "hand-saw", Part = "saw_nuts", Note = "three domed, split slot", At = now.AddDays(-34) },
+            new OrphanPart { Kind = "hand-drill", Part = "chuck_jaws", Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
     }

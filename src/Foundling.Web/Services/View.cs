@@ -82,6 +82,15 @@ public static class Words
         _ => "hardly a chance",
     };
 
+    /// <summary>What it takes to see a trait.</summary>
+    public static string Of(Core.Origin.LookEffort effort) => effort switch
+    {
+        Core.Origin.LookEffort.Glance => "a glance",
+        Core.Origin.LookEffort.Lens => "with a lens",
+        Core.Origin.LookEffort.CapOff => "with the cap off",
+        _ => "with the tool apart",
+    };
+
     /// <summary>When a look at the condition was taken.</summary>
     public static string Of(Round round) => round switch { Round.AsFound => "as it came", Round.Washed => "after washing", Round.Apart => "when apart", _ => "after the work" };
 

@@ -3,14 +3,13 @@ using Foundling.Core;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Tags;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.Filters;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Lots;
 
 /// <summary>Lots: tools bought or kept together, with one price shared out.</summary>
-public sealed class IndexModel(LotBook lots, TagBook tags) : PageModel
+public sealed class IndexModel(LotBook lots, TagBook tags) : SentencePageModel
 {
     /// <summary>The lots.</summary>
     public IReadOnlyList<LotView> Lots { get; private set; } = [];
@@ -19,15 +18,8 @@ public sealed class IndexModel(LotBook lots, TagBook tags) : PageModel
     public IReadOnlyList<Tag> Loose { get; private set; } = [];
 
     /// <inheritdoc />
-    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    protected override async Task After()
     {
-        PageHandlerExecutedContext done = await next();
-        if (done.Exception is InputException fault)
-        {
-            done.ExceptionHandled = true;
-            ModelState.AddModelError("", fault.Sentence);
-            done.Result = Page();
-        }
         Lots = await lots.All();
         Loose = [.. (await tags.InHand()).Where(t => t.LotId is null)];
     }

@@ -2,14 +2,13 @@ using System.Text;
 using Foundling.Core;
 using Foundling.Core.Origin;
 using Foundling.Data.Origin;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.Filters;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Patterns;
 
 /// <summary>A page of the pattern book, with going back and forth among its changes.</summary>
-public abstract class PatternPageModel(PatternShelf shelf) : PageModel
+public abstract class PatternPageModel(PatternShelf shelf) : SentencePageModel
 {
     /// <summary>The shop's pattern book.</summary>
     protected PatternShelf Shelf { get; } = shelf;
@@ -24,31 +23,15 @@ public abstract class PatternPageModel(PatternShelf shelf) : PageModel
     protected abstract string Here { get; }
 
     /// <inheritdoc />
-    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    protected override async Task<bool> Before()
     {
-        await Load();
-        if (!Ready())
-        {
-            context.Result = NotFound();
-            return;
-        }
-        PageHandlerExecutedContext done = await next();
-        if (done.Exception is InputException fault)
-        {
-            done.ExceptionHandled = true;
-            ModelState.AddModelError("", fault.Sentence);
-            done.Result = Page();
-        }
+        Book = await Shelf.Read();
+        History = await Shelf.History();
+        return Ready();
     }
 
     /// <summary>Finds what the page is about in the book; false when it is not there.</summary>
     protected virtual bool Ready() => true;
-
-    private async Task Load()
-    {
-        Book = await Shelf.Read();
-        History = await Shelf.History();
-    }
 
     /// <summary>Makes a change and leads back here.</summary>
     protected async Task<IActionResult> Change(string what, Func<PatternBook, PatternBook> change, string? to = null)

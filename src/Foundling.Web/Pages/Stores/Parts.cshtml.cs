@@ -2,14 +2,13 @@ using Foundling.Core;
 using Foundling.Core.Tags;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.Filters;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Stores;
 
 /// <summary>The parts box: parts without a tool, waiting for one.</summary>
-public sealed class PartsModel(PartsBox box, TagBook tags) : PageModel
+public sealed class PartsModel(PartsBox box, TagBook tags) : SentencePageModel
 {
     /// <summary>What is in it, by kind of tool.</summary>
     public IReadOnlyList<IGrouping<string, OrphanPart>> Kinds { get; private set; } = [];
@@ -18,15 +17,8 @@ public sealed class PartsModel(PartsBox box, TagBook tags) : PageModel
     public IReadOnlyList<Tag> InHand { get; private set; } = [];
 
     /// <inheritdoc />
-    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    protected override async Task After()
     {
-        PageHandlerExecutedContext done = await next();
-        if (done.Exception is InputException fault)
-        {
-            done.ExceptionHandled = true;
-            ModelState.AddModelError("", fault.Sentence);
-            done.Result = Page();
-        }
         Kinds = [.. (await box.InBox()).GroupBy(p => p.Kind)];
         InHand = await tags.InHand();
     }

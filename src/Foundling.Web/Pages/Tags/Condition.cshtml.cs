@@ -1,6 +1,5 @@
 using Foundling.Core.State;
 using Foundling.Data.Tags;
-using Foundling.Web.Drawings;
 
 namespace Foundling.Web.Pages.Tags;
 
@@ -11,7 +10,7 @@ public sealed class ConditionModel(TagBook tags) : TagPageModel(tags)
     public override string Here => "papers";
 
     /// <summary>What the findings say.</summary>
-    public TriageResult Weighed => Triage.Weigh(Tool.Tool(), Tool.Standing(), Tool.Tried, IronView.Of(Tool)?.Reserve.SharpeningsLeft);
+    public TriageResult Weighed => Triage.Of(Tool);
 
     /// <summary>Shows it.</summary>
     public void OnGet()

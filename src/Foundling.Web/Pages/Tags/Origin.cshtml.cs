@@ -1,7 +1,6 @@
 using Foundling.Core;
 using Foundling.Core.Marks;
 using Foundling.Core.Origin;
-using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Pictures;
@@ -46,9 +45,6 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
 
     /// <summary>The strata, or null when nothing was looked at.</summary>
     public StrataView? Strata => Dated is null ? null : new StrataView(Tool, Dated, Patterns, Near);
-
-    /// <summary>True once a step that takes the tool apart is done and none that puts it together.</summary>
-    public bool IsApart => Tool.Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Tool.Steps.Any(s => s.Stage == Stage.Together && s.State == StepState.Done);
 
     /// <summary>True for tools with a wedge, whose kinship to the iron can be judged.</summary>
     public bool HasWedge => Tool.Tool().Part("wedge") is not null;

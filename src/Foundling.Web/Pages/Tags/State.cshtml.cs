@@ -45,7 +45,7 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
     public PartGroup? Group => PartGroups.Of(Tool.Tool()).FirstOrDefault(g => g.Id == Part);
 
     /// <summary>What the findings say.</summary>
-    public TriageResult Weighed => Triage.Weigh(Tool.Tool(), Tool.Standing(), Tool.Tried, IronView.Of(Tool)?.Reserve.SharpeningsLeft);
+    public TriageResult Weighed => Triage.Of(Tool);
 
     /// <summary>The round that is under way: that of the last finding.</summary>
     public Round LastRound => Tool.Findings.Count == 0 ? Round.AsFound : Tool.Findings.MaxBy(f => (f.At, f.Round))!.Round;
