@@ -102,7 +102,7 @@ public sealed partial class DrawingTests
     [Fact]
     public void Marks_on_one_part_stand_side_by_side()
     {
-        ProfileView view = ProfileView.Of(Plane(), 720) with { Pins = [.. Enumerable.Range(1, 6).Select(i => ("body", i.ToString(CultureInfo.InvariantCulture)))] };
+        ProfileView view = ProfileView.Of(Plane(), 720) with { Pins = [.. Enumerable.Range(1, 6).Select(i => new Pin("body", i.ToString(CultureInfo.InvariantCulture)))] };
         var pins = view.PlacedPins().ToList();
         pins.Count.ShouldBe(6);
         double apart = 9 * view.MmPerPx;

@@ -49,6 +49,11 @@ public static class StallQuestions
                 A("all", "all there", 0.72), A("never", "all this model had", 0.08), A("screw", "a screw or nut is gone", 0.12, F(small.OrderByDescending(p => p.IsFastener).First().Id, FindingKind.Missing, 2)),
                 A("piece", "a piece is gone", 0.08, F(small.OrderBy(p => p.IsFastener).First().Id, FindingKind.Missing, 3)));
         }
+        if (kind.Set.FirstOrDefault() is { } further)
+        {
+            Ask("set", "Is its set of irons there?", "A roll or a box of them often lies elsewhere on the stall: ask.", "All irons side by side, with their numbers", null,
+                A("all", "the whole set", 0.25), A("some", "some of it", 0.35, F(further.Id, FindingKind.Missing, 2)), A("one", "only the one in it", 0.4, [.. kind.Set.Select(p => F(p.Id, FindingKind.Missing, 2))]));
+        }
         string place = PartGroups.Places(kind, body) is [var first, ..] ? first : "";
         if (kind.Family != Family.Saw)
         {

@@ -97,6 +97,33 @@ public sealed class Outline
     /// <summary>The same outline with every point and control point moved.</summary>
     public Outline Move(Func<Spot, Spot> map) => new([.. _segments.Select(s => (s.Command, s.Points.Select(map).ToArray()))]);
 
+    /// <summary>The same outline with every long run of line points that pass a test drawn anew.</summary>
+    /// <param name="least">Shorter runs stay as they are.</param>
+    /// <param name="inRun">True for a point of a run.</param>
+    /// <param name="redraw">The points from the first to the last of a run.</param>
+    public Outline Redraw(int least, Func<Spot, bool> inRun, Func<Spot, Spot, IEnumerable<Spot>> redraw)
+    {
+        var segments = new List<(char, Spot[])>();
+        for (int i = 0; i < _segments.Count;)
+        {
+            int end = i;
+            while (end < _segments.Count && _segments[end].Command == 'L' && inRun(_segments[end].Points[0]))
+            {
+                end++;
+            }
+            if (end - i >= least)
+            {
+                segments.AddRange(redraw(_segments[i].Points[0], _segments[end - 1].Points[0]).Select(p => ('L', new[] { p })));
+                i = end;
+            }
+            else
+            {
+                segments.Add(_segments[i++]);
+            }
+        }
+        return new Outline(segments);
+    }
+
     /// <summary>Path data in absolute coordinates, hundredths of a millimetre.</summary>
     public override string ToString() => _text ??= Write();
 

@@ -15,7 +15,25 @@ public sealed record Shape(string Class, bool EvenOdd, Outline Path)
 }
 
 /// <summary>A part as it is drawn, with the place where marks go.</summary>
-public sealed record DrawnPart(string Part, IReadOnlyList<Shape> Shapes, Spot Anchor);
+/// <param name="Part">Key of the part.</param>
+/// <param name="Shapes">Its shapes, back to front.</param>
+/// <param name="Anchor">Where a mark goes that is for no place in particular.</param>
+/// <param name="Spots">Named places on it, for marks that are.</param>
+public sealed record DrawnPart(string Part, IReadOnlyList<Shape> Shapes, Spot Anchor, IReadOnlyList<(string Name, Spot At)> Spots)
+{
+    /// <summary>Where a mark goes for a place in words; the anchor when the drawing has no such place.</summary>
+    public Spot At(string place)
+    {
+        foreach ((string name, Spot at) in place.Length > 0 ? Spots : [])
+        {
+            if (name.Contains(place, StringComparison.Ordinal))
+            {
+                return at;
+            }
+        }
+        return Anchor;
+    }
+}
 
 /// <summary>A tool drawn from the side, in millimetres.</summary>
 /// <param name="Kind">Kind of tool.</param>
@@ -31,7 +49,7 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
     private const int MostFitted = 2000;
 
     private static readonly ConcurrentDictionary<string, Profile> Nominal = new();
-    private static readonly ConcurrentDictionary<(string Kind, double Length, double? Mouth), Profile> KnownFits = new();
+    private static readonly ConcurrentDictionary<(string Kind, FitMeasures Measures), Profile> KnownFits = new();
 
     /// <summary>The drawing of a kind at its nominal size.</summary>
     /// <exception cref="InputException">No such kind.</exception>
@@ -53,7 +71,8 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
             string part = group.Attribute("data-part")!.Value;
             List<Shape> shapes = [.. group.Elements().Where(e => e.Name.LocalName == "path").Select(p => new Shape(
                 p.Attribute("class")?.Value ?? "", p.Attribute("fill-rule")?.Value == "evenodd", Outline.Parse(p.Attribute("d")!.Value)))];
-            parts.Add(new DrawnPart(part, shapes, Anchors.Of(kind, part) ?? Middle(shapes)));
+            List<(string Name, Spot At)> spots = [.. Anchors.Of(kind, part)];
+            parts.Add(new DrawnPart(part, shapes, spots.Count > 0 ? spots[0].At : Middle(shapes), spots));
         }
         return new Profile(kind, box[2], box[3], rest, parts);
     }
@@ -67,17 +86,30 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
     /// <summary>The drawing with every point moved, part by part.</summary>
     internal Profile Move(double width, double height, double restY, Func<string, Spot, Spot> map) => new(
         Kind, width, height, restY,
-        [.. Parts.Select(p => new DrawnPart(p.Part, [.. p.Shapes.Select(s => s with { Path = s.Path.Move(x => map(p.Part, x)) })], map(p.Part, p.Anchor)))]);
+        [.. Parts.Select(p => new DrawnPart(p.Part, [.. p.Shapes.Select(s => s with { Path = s.Path.Move(x => map(p.Part, x)) })], map(p.Part, p.Anchor), [.. p.Spots.Select(x => (x.Name, map(p.Part, x.At)))]))]);
 
     /// <summary>The drawing at a measured length.</summary>
     /// <param name="kind">Kind of tool.</param>
     /// <param name="lengthMm">Measured length, or null for the nominal one.</param>
     /// <param name="mouthMm">Mouth from the toe where measured.</param>
-    public static Profile Fitted(string kind, double? lengthMm, double? mouthMm = null)
+    public static Profile Fitted(string kind, double? lengthMm, double? mouthMm = null) =>
+        Fitted(kind, new FitMeasures(lengthMm ?? ToolCatalogue.Kind(kind).NominalLengthMm, mouthMm));
+
+    /// <summary>The drawing of a tag's tool, at what was measured on it.</summary>
+    public static Profile Of(Tags.Tag tag)
+    {
+        string edge = tag.Tool().Edges.FirstOrDefault()?.Id ?? "";
+        return Fitted(tag.Kind, new FitMeasures(tag.LengthMm ?? tag.Tool().NominalLengthMm, tag.MouthFrontMm, tag.IronWidthMm, tag.Measured(edge, "length")?.Value, tag.Measured("plate", "points")?.Value));
+    }
+
+    /// <summary>The drawing at what was measured. Lengths no such tool has leave it as it is.</summary>
+    /// <param name="kind">Kind of tool.</param>
+    /// <param name="measures">What was measured, mm.</param>
+    public static Profile Fitted(string kind, FitMeasures measures)
     {
         Profile nominal = Of(kind);
-        ToolKind tool = ToolCatalogue.Kind(kind);
-        if (lengthMm is not double length || length < tool.NominalLengthMm / 4 || length > tool.NominalLengthMm * 4)
+        double length = ToolCatalogue.Kind(kind).NominalLengthMm;
+        if (measures == new FitMeasures(length) || measures.LengthMm < length / 4 || measures.LengthMm > length * 4)
         {
             return nominal;
         }
@@ -85,9 +117,26 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
         {
             KnownFits.Clear();
         }
-        return KnownFits.GetOrAdd((kind, length, mouthMm), _ => kind == "metal-bench-plane"
-            ? BenchPlaneFit.Fit(nominal, length, mouthMm)
-            : nominal.Scaled(length / tool.NominalLengthMm));
+        return KnownFits.GetOrAdd((kind, measures), _ =>
+        {
+            Profile fitted = ProfileFits.Of(kind, measures) is Map map ? nominal.Stretched(map) : nominal.Scaled(measures.LengthMm / length);
+            return SawTeeth.Redraw(fitted, measures.PointsPerInch);
+        });
+    }
+
+    /// <summary>The drawing with every point moved by a map, on a sheet with the margins it had.</summary>
+    private Profile Stretched(Map map)
+    {
+        (Spot low0, Spot high0) = Frame();
+        (Spot low, Spot high) = Move(Width, Height, RestY, (part, p) => map(part, p)).Frame();
+        double dx = low0.X - low.X, dy = low0.Y - low.Y, height = Height + (high.Y - high0.Y) + dy;
+        return Move(Width + (high.X - high0.X) + dx, height, height - (Height - RestY), (part, p) => map(part, p) is var q ? new Spot(q.X + dx, q.Y + dy) : p);
+    }
+
+    private (Spot Low, Spot High) Frame()
+    {
+        List<(Spot Low, Spot High)> boxes = [.. Parts.Select(Exploded.BoxOf)];
+        return (new Spot(boxes.Min(b => b.Low.X), boxes.Min(b => b.Low.Y)), new Spot(boxes.Max(b => b.High.X), boxes.Max(b => b.High.Y)));
     }
 
     /// <summary>The whole drawing larger or smaller, the margin kept.</summary>
@@ -96,56 +145,5 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
         double S(double v, double origin) => origin + ((v - origin) * factor);
         return Move(((Width - (2 * Margin)) * factor) + (2 * Margin), ((Height - (2 * Margin)) * factor) + (2 * Margin), S(RestY, Margin),
             (_, p) => new Spot(S(p.X, Margin), S(p.Y, Margin)));
-    }
-}
-
-/// <summary>Places for marks that are better chosen than the middle of the part, mm on the nominal drawing.</summary>
-internal static class Anchors
-{
-    private static readonly Dictionary<string, Spot> BenchPlane = new()
-    {
-        ["tote_bolt"] = new(200.4, 22.9), ["tote"] = new(208, 66.1), ["knob_bolt"] = new(48, 52.6), ["knob"] = new(48, 76),
-        ["lateral_lever"] = new(161.1, 48.7), ["adjuster"] = new(170, 80.6), ["frog"] = new(147, 71.1), ["yoke"] = new(155, 75.1),
-        ["iron"] = new(185.3, 20.6), ["cap_iron"] = new(160.4, 42.3), ["lever_cap"] = new(134.4, 61.6), ["lever_cap_screw"] = new(115.7, 71.2),
-        ["body"] = new(98, 104),
-    };
-
-    public static Spot? Of(string kind, string part) => kind == "metal-bench-plane" && BenchPlane.TryGetValue(part, out Spot spot) ? spot : null;
-}
-
-/// <summary>Fits the metal bench plane to its measurements: the body stretches, everything else keeps its size and moves.</summary>
-internal static class BenchPlaneFit
-{
-    private const double NominalLength = 245, NominalMouth = 76;
-
-    public static Profile Fit(Profile nominal, double length, double? mouth)
-    {
-        if (length < NominalLength)
-        {
-            // Small planes have small furniture.
-            return nominal.Scaled(length / NominalLength);
-        }
-        double m = mouth is double measured && measured > length * 0.2 && measured < length * 0.5 ? measured : length * (length < 300 ? 0.31 : 0.32);
-        m = Math.Min(m, length - 130 - 12);
-        double[] from = [0, 20, 58, NominalMouth, 103, 150, 206, NominalLength];
-        double[] to = [0, 20, m - 18, m, m + 27, m + 74, m + 130, length];
-        double knob = 0.12 * (length - NominalLength), group = m - NominalMouth;
-        return nominal.Move(length + (2 * Profile.Margin), nominal.Height, nominal.RestY, (part, p) => part switch
-        {
-            "body" => new Spot(Knots(p.X - Profile.Margin, from, to) + Profile.Margin, p.Y),
-            "knob" or "knob_bolt" => new Spot(p.X + knob, p.Y),
-            _ => new Spot(p.X + group, p.Y),
-        });
-    }
-
-    /// <summary>Piecewise linear map through knots, the end pieces carried on.</summary>
-    internal static double Knots(double x, double[] from, double[] to)
-    {
-        int i = 1;
-        while (i < from.Length - 1 && x > from[i])
-        {
-            i++;
-        }
-        return to[i - 1] + ((x - from[i - 1]) * (to[i] - to[i - 1]) / (from[i] - from[i - 1]));
     }
 }

@@ -3,6 +3,16 @@ using Foundling.Core.Tools;
 
 namespace Foundling.Web.Drawings;
 
+/// <summary>A numbered mark on a part.</summary>
+/// <param name="Part">The drawn part it is on.</param>
+/// <param name="Text">What stands in it.</param>
+/// <param name="Place">Place on the part, in words; empty for none in particular.</param>
+public sealed record Pin(string Part, string Text, string Place = "")
+{
+    /// <summary>Marks for findings, numbered as they are listed.</summary>
+    public static IReadOnlyList<Pin> Of(ToolKind kind, IEnumerable<Finding> findings) => [.. findings.Select((f, i) => new Pin(kind.Part(f.Part)?.DrawnAs ?? f.Part, (i + 1).ToString(System.Globalization.CultureInfo.InvariantCulture), f.Place))];
+}
+
 /// <summary>A tool's side profile with its marks.</summary>
 /// <param name="Profile">The drawing.</param>
 /// <param name="WidthPx">Width on screen.</param>
@@ -19,7 +29,7 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     public string? Lit { get; init; }
 
     /// <summary>Numbered marks at parts.</summary>
-    public IReadOnlyList<(string Part, string Text)> Pins { get; init; } = [];
+    public IReadOnlyList<Pin> Pins { get; init; } = [];
 
     /// <summary>Parts can be chosen.</summary>
     public bool Choose { get; init; }
@@ -37,7 +47,7 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     public double MmPerPx => Profile.Width / WidthPx;
 
     /// <summary>The view of a tag at a width in pixels.</summary>
-    public static ProfileView Of(Tag tag, double widthPx) => new(Profile.Fitted(tag.Kind, tag.LengthMm, tag.MouthFrontMm), widthPx, $"{tag.Tool().Name} from the side")
+    public static ProfileView Of(Tag tag, double widthPx) => new(Profile.Of(tag), widthPx, $"{tag.Tool().Name} from the side")
     {
         Missing = tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part).ToHashSet(),
     };
@@ -54,14 +64,14 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     {
         var used = new List<(double X, double Y)>();
         double step = 23 * MmPerPx;
-        foreach ((string part, string text) in Pins)
+        foreach ((string part, string text, string place) in Pins)
         {
             DrawnPart? drawn = Profile.Parts.FirstOrDefault(p => p.Part == part);
             if (drawn is null)
             {
                 continue;
             }
-            (double x, double y) = Places(drawn.Anchor, step).Select(p => (X: Math.Clamp(p.X, step / 2, Math.Max(step / 2, Profile.Width - (step / 2))), Y: Math.Clamp(p.Y, step / 2, Math.Max(step / 2, Profile.Height - (step / 2)))))
+            (double x, double y) = Places(drawn.At(place), step).Select(p => (X: Math.Clamp(p.X, step / 2, Math.Max(step / 2, Profile.Width - (step / 2))), Y: Math.Clamp(p.Y, step / 2, Math.Max(step / 2, Profile.Height - (step / 2)))))
                 .FirstOrDefault(p => used.All(u => ((u.X - p.X) * (u.X - p.X)) + ((u.Y - p.Y) * (u.Y - p.Y)) >= step * step * 0.9), (drawn.Anchor.X, drawn.Anchor.Y));
             used.Add((x, y));
             yield return (Math.Round(x, 2), Math.Round(y, 2), text);

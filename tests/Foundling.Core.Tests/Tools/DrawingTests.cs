@@ -31,12 +31,98 @@ public sealed class DrawingTests
 
     [Theory]
     [MemberData(nameof(Kinds))]
-    public void A_drawing_grows_with_the_measured_length(string kind)
+    public void A_drawing_grows_by_what_the_tool_is_longer(string kind)
     {
         double nominal = ToolCatalogue.Kind(kind).NominalLengthMm;
         double Span(double length) => Profile.Fitted(kind, length).Width - (2 * Profile.Margin);
-        Span(nominal * 1.25).ShouldBeGreaterThan(Span(nominal) * 1.15);
-        Span(nominal * 0.8).ShouldBe(Span(nominal) * 0.8, 0.02 * Span(nominal));
+        // Some kinds stretch, which adds the difference, or less where a handle reached past the heel; the others are drawn larger as a whole.
+        (Span(nominal * 1.25) - Span(nominal)).ShouldBeInRange(0.13 * nominal, 0.26 * Math.Max(nominal, Span(nominal)));
+        Profile.Fitted(kind, nominal * 0.5).ShouldNotBe(Profile.Of(kind));
+        Profile.Fitted(kind, nominal * 5).ShouldBe(Profile.Of(kind));
+    }
+
+    [Theory]
+    [MemberData(nameof(Kinds))]
+    public void Whatever_is_measured_the_drawing_keeps_to_its_sheet(string kind) =>
+        Gen.Select(Gen.Double[0.4, 2.5], Gen.Double[0.25, 0.45], Gen.Double[0.5, 1.9]).Sample((longer, mouth, wide) =>
+        {
+            ToolKind tool = ToolCatalogue.Kind(kind);
+            double length = tool.NominalLengthMm * longer;
+            Profile nominal = Profile.Of(kind), fitted = Profile.Fitted(kind, new FitMeasures(length, mouth * length, wide * 45, null, kind.Contains("saw", StringComparison.Ordinal) ? 3 + (wide * 7) : null));
+            foreach ((DrawnPart part, DrawnPart before) in fitted.Parts.Zip(nominal.Parts))
+            {
+                (Spot low, Spot high) = Exploded.BoxOf(part);
+                (low.X > 1 && low.Y > 1 && high.X < fitted.Width - 1 && high.Y < fitted.Height - 1).ShouldBeTrue($"{part.Part} leaves the sheet at {length:0} mm: {low} {high} of {fitted.Width:0} x {fitted.Height:0}");
+                part.Spots.Count.ShouldBe(before.Spots.Count);
+                (part.Anchor.X > 0 && part.Anchor.X < fitted.Width && part.Anchor.Y > 0 && part.Anchor.Y < fitted.Height).ShouldBeTrue(part.Part);
+            }
+        }, iter: 60, seed: "0N0XIzNsQ0O2");
+
+    [Theory]
+    [InlineData("wooden-bench-plane", "tote", "body")]
+    [InlineData("block-plane", "lever_cap", "toe_plate")]
+    [InlineData("rebate-plane", "wedge", "body")]
+    [InlineData("plough-plane", "stem", "skate")]
+    [InlineData("scraper-plane", "knob", "body")]
+    [InlineData("toothing-plane", "iron", "body")]
+    [InlineData("hand-saw", "handle", "plate")]
+    [InlineData("back-saw", "saw_nuts", "back")]
+    [InlineData("chisel", "bolster", "handle")]
+    [InlineData("drawknife", "ferrule_left", "blade")]
+    [InlineData("axe", "wedge", "haft")]
+    [InlineData("hand-drill", "chuck", "handle")]
+    [InlineData("pruner", "pivot", "upper_handle")]
+    public void Small_parts_keep_their_size_and_the_long_one_stretches(string kind, string keeps, string stretches)
+    {
+        double length = ToolCatalogue.Kind(kind).NominalLengthMm;
+        Profile nominal = Profile.Of(kind), longer = Profile.Fitted(kind, length * 1.2);
+        double Across(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part == part)) is var (low, high) ? high.X - low.X : 0;
+        Across(longer, keeps).ShouldBe(Across(nominal, keeps), 0.01);
+        Across(longer, stretches).ShouldBeGreaterThan(Across(nominal, stretches) + (0.05 * length));
+    }
+
+    [Fact]
+    public void A_longer_saw_has_more_teeth_not_longer_ones()
+    {
+        int Teeth(double length, double? points) => Profile.Fitted("hand-saw", new FitMeasures(length, PointsPerInch: points)).Parts.First(p => p.Part == "plate").Shapes[0].Path.Corners().Count(c => Math.Abs(c.Y - 188.49) < 0.1);
+        int nominal = Profile.Of("hand-saw").Parts.First(p => p.Part == "plate").Shapes[0].Path.Corners().Count(c => Math.Abs(c.Y - 188.49) < 0.1);
+        nominal.ShouldBeInRange(150, 158);
+        Teeth(711, null).ShouldBeInRange((int)(nominal * 711 / 660.0) - 2, (int)(nominal * 711 / 660.0) + 3);
+        Teeth(661, 10).ShouldBeInRange(231, 238);
+        Teeth(661, 16).ShouldBeInRange(192, 199);
+    }
+
+    [Fact]
+    public void A_wide_chisel_keeps_its_neck_and_a_worn_one_its_handle()
+    {
+        Profile nominal = Profile.Of("chisel"), wide = Profile.Fitted("chisel", new FitMeasures(284, WidthMm: 50.8)), worn = Profile.Fitted("chisel", new FitMeasures(234, BladeMm: 58));
+        double Down(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part == part)) is var (low, high) ? high.Y - low.Y : 0;
+        double Along(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part == part)) is var (low, high) ? high.X - low.X : 0;
+        Down(wide, "blade").ShouldBe(50.8, 0.2);
+        Down(wide, "bolster").ShouldBe(Down(nominal, "bolster"), 0.01);
+        Along(worn, "blade").ShouldBe(Along(nominal, "blade") - 50, 0.2);
+        Along(worn, "handle").ShouldBe(Along(nominal, "handle"), 0.01);
+    }
+
+    [Fact]
+    public void A_mark_goes_to_the_place_it_names()
+    {
+        DrawnPart body = Profile.Fitted("metal-bench-plane", 560).Parts.First(p => p.Part == "body");
+        body.At("toe").X.ShouldBeLessThan(30);
+        body.At("mouth").X.ShouldBeGreaterThan(150);
+        body.At("heel").X.ShouldBeGreaterThan(530);
+        body.At("").ShouldBe(body.Anchor);
+        body.At("nowhere").ShouldBe(body.Anchor);
+    }
+
+    [Fact]
+    public void What_cuts_says_how_and_a_plough_has_its_set()
+    {
+        ToolCatalogue.Kinds.Where(k => k.Edges.Any() || k.Family == Family.Saw).ShouldAllBe(k => k.Edge != EdgeForm.None);
+        ToolCatalogue.Kinds.Where(k => !k.Edges.Any() && k.Family != Family.Saw).ShouldAllBe(k => k.Edge == EdgeForm.None);
+        ToolCatalogue.Kind("plough-plane").Set.Count().ShouldBe(7);
+        ToolCatalogue.Kind("plough-plane").Edges.Select(p => p.Id).ShouldBe(["iron"]);
+        ToolCatalogue.Kind("hewing-hatchet").Edge.ShouldBe(EdgeForm.FlatFace);
     }
 
     [Fact]

@@ -1,0 +1,179 @@
+namespace Foundling.Core.Tools;
+
+/// <summary>Families of tools.</summary>
+public enum Family
+{
+    /// <summary>Planes, shaves and scrapers.</summary>
+    Plane,
+
+    /// <summary>Saws.</summary>
+    Saw,
+
+    /// <summary>Chisels, axes, drawknives.</summary>
+    EdgeTool,
+
+    /// <summary>Wrenches.</summary>
+    Wrench,
+
+    /// <summary>Braces and drills.</summary>
+    BoringTool,
+
+    /// <summary>Bolt cutters and pruners.</summary>
+    Cutter,
+}
+
+/// <summary>What a part is made of.</summary>
+public enum Material
+{
+    /// <summary>Grey cast iron.</summary>
+    CastIron,
+
+    /// <summary>Malleable iron or forged steel.</summary>
+    Steel,
+
+    /// <summary>Hardened steel with an edge or teeth.</summary>
+    EdgeSteel,
+
+    /// <summary>Spring steel.</summary>
+    SpringSteel,
+
+    /// <summary>Brass.</summary>
+    Brass,
+
+    /// <summary>Wood.</summary>
+    Wood,
+
+    /// <summary>Leather, cord, rubber.</summary>
+    Soft,
+}
+
+/// <summary>How a part was finished when it was made.</summary>
+public enum PartFinish
+{
+    /// <summary>Bare metal.</summary>
+    Bare,
+
+    /// <summary>Baked japanning or enamel.</summary>
+    Japanned,
+
+    /// <summary>Plated.</summary>
+    Plated,
+
+    /// <summary>Varnished or lacquered wood.</summary>
+    Varnished,
+
+    /// <summary>Oiled wood.</summary>
+    Oiled,
+
+    /// <summary>Painted.</summary>
+    Painted,
+}
+
+/// <summary>How a joint must be treated when a tool is taken apart, where that is not plain.</summary>
+public enum Joint
+{
+    /// <summary>Comes off with the usual tools.</summary>
+    Plain,
+
+    /// <summary>Riveted, captive or brittle: it stays on.</summary>
+    StaysOn,
+
+    /// <summary>Opening it destroys it: only with a refit plan and the new piece at hand.</summary>
+    Destroyed,
+
+    /// <summary>A tapered pin, which comes out one way only.</summary>
+    TaperedPin,
+
+    /// <summary>A left-hand thread.</summary>
+    ReverseThread,
+
+    /// <summary>Under the force of a spring.</summary>
+    Sprung,
+
+    /// <summary>Held by a lock tab, which stands few bends.</summary>
+    LockTab,
+
+    /// <summary>Split or slotted nuts of soft brass.</summary>
+    SplitNut,
+
+    /// <summary>Held by a wedge, freed by a blow in the right place.</summary>
+    Wedged,
+}
+
+/// <summary>How the edge of a kind works.</summary>
+public enum EdgeForm
+{
+    /// <summary>Nothing on it cuts.</summary>
+    None,
+
+    /// <summary>A flat back and one bevel.</summary>
+    BackAndBevel,
+
+    /// <summary>Two bevels ground alike.</summary>
+    TwoBevels,
+
+    /// <summary>One flat face and one bevel, for the left or the right hand.</summary>
+    FlatFace,
+
+    /// <summary>A filed edge with a turned burr.</summary>
+    Burr,
+
+    /// <summary>A grooved back that makes teeth.</summary>
+    Toothed,
+
+    /// <summary>A blade that passes a hook or anvil.</summary>
+    Bypass,
+
+    /// <summary>Two edges that meet at stops.</summary>
+    Meeting,
+
+    /// <summary>Saw teeth.</summary>
+    SawTeeth,
+}
+
+/// <summary>A physical piece of a kind of tool.</summary>
+/// <param name="Id">Key, as in the drawing.</param>
+/// <param name="Name">Name of the part.</param>
+/// <param name="Material">What it is made of.</param>
+/// <param name="Finish">How it was finished.</param>
+/// <param name="Held">How it is attached.</param>
+/// <param name="On">The drawn part that stands for it, when it is not drawn itself.</param>
+/// <param name="Joint">How its joint must be treated.</param>
+/// <param name="InSet">One of a set that takes turns with another part, such as the further irons of a plough.</param>
+public sealed record PartDef(string Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, string? On = null, Joint Joint = Joint.Plain, bool InSet = false)
+{
+    /// <summary>Iron or steel, which rusts.</summary>
+    public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
+
+    /// <summary>A screw, bolt, nut or pin.</summary>
+    public bool IsFastener => Id.Contains("screw", StringComparison.Ordinal) || Id.Contains("bolt", StringComparison.Ordinal) || Id.Contains("nut", StringComparison.Ordinal) || Id.Contains("pin", StringComparison.Ordinal) && !Id.Contains("pinion", StringComparison.Ordinal);
+
+    /// <summary>The part whose drawing stands for this one.</summary>
+    public string DrawnAs => On ?? Id;
+}
+
+/// <summary>A kind of tool with its parts.</summary>
+/// <param name="Id">Key, as in the drawings.</param>
+/// <param name="Name">Name of the kind.</param>
+/// <param name="Family">Its family.</param>
+/// <param name="LengthIs">What its length measures.</param>
+/// <param name="NominalLengthMm">That length on the nominal drawing, mm.</param>
+/// <param name="Parts">Its parts.</param>
+/// <param name="Edge">How its edge works.</param>
+public sealed record ToolKind(string Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts, EdgeForm Edge = EdgeForm.None)
+{
+    /// <summary>Finds a part, or null.</summary>
+    public PartDef? Part(string id) => Parts.FirstOrDefault(p => p.Id == id);
+
+    /// <summary>True where a flat metal sole is lapped.</summary>
+    public bool HasMetalSole => Id is "metal-bench-plane" or "block-plane" or "scraper-plane";
+
+    /// <summary>True where a wooden sole is trued.</summary>
+    public bool HasWoodenSole => Id is "wooden-bench-plane" or "rebate-plane" or "toothing-plane";
+
+    /// <summary>Parts with a cutting edge that is ground and honed, the set apart.</summary>
+    public IEnumerable<PartDef> Edges => Family == Family.Saw ? [] : Parts.Where(p => p.Material == Material.EdgeSteel && !p.InSet);
+
+    /// <summary>Parts of a set that take turns, such as the further irons of a plough.</summary>
+    public IEnumerable<PartDef> Set => Parts.Where(p => p.InSet);
+}
