@@ -2,6 +2,7 @@ using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Running;
 using Foundling.Benchmarks;
 using Foundling.Core.Origin;
+using Foundling.Core.Aim;
 using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
@@ -87,6 +88,7 @@ namespace Foundling.Benchmarks
     public class BenchBenchmarks
     {
         private PlanQuestion _question = null!;
+        private IReadOnlyList<PlanStep> _made = [];
         private GridSurveyInput _sole = null!;
 
         [GlobalSetup]
@@ -97,12 +99,20 @@ namespace Foundling.Benchmarks
                 new Finding { Part = "body", Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = "iron", Kind = FindingKind.Pitting, Severity = 3 }, new Finding { Part = "tote", Kind = FindingKind.Crack, Severity = 4 },
                 new Finding { Part = "body", Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = "adjuster", Kind = FindingKind.Seizure, Severity = 2 },
             ], ReferenceData.Baths);
+            _made = Planner.Plan(_question);
+            _made[0].State = StepState.Done;
             var random = new Random(3);
             _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i => new[] { 2 + ((i / 3) * 14.0), 3 + ((i % 3) * 27.0), random.NextDouble() * 0.1 })], 80);
         }
 
         [Benchmark]
         public IReadOnlyList<PlanStep> Plan() => Planner.Plan(_question);
+
+        [Benchmark]
+        public IReadOnlyList<PlanStep> Replan() => Handwork.Replan(_made, _question);
+
+        [Benchmark]
+        public int WaysSideBySide() => Core.Rod.Ways.Choices.All.Where(c => c.Asked(_question)).Sum(c => WayReview.Of(c, _question).Count);
 
         [Benchmark]
         public GridSurveyResult Survey() => GridSurvey.Read(_sole);

@@ -67,6 +67,24 @@ public sealed record Assumptions
     [Assumed("", "worth an uncommon tool loses with its surface")] public double RarityUncommon { get; init; } = 0.15;
     [Assumed("", "worth a scarce tool loses with its surface")] public double RarityScarce { get; init; } = 0.4;
     [Assumed("", "worth a rare tool loses with its surface")] public double RarityRare { get; init; } = 0.65;
+    [Assumed("", "share of the original surface that is patina")] public double SurfacePatina { get; init; } = 0.35;
+    [Assumed("", "share of the original surface that is coating")] public double SurfaceCoating { get; init; } = 0.3;
+    [Assumed("", "share of the original surface that is finish on wood")] public double SurfaceWood { get; init; } = 0.15;
+    [Assumed("", "share of the original surface that is machining marks")] public double SurfaceMachining { get; init; } = 0.1;
+    [Assumed("", "share of the original surface that is brown brass")] public double SurfaceBrass { get; init; } = 0.05;
+    [Assumed("", "share of the original surface that is a joint of the works")] public double SurfaceJoint { get; init; } = 0.05;
+    [Assumed("h", "enamel takes its next coat from")] public double EnamelRecoatFromHours { get; init; } = 4;
+    [Assumed("h", "enamel takes its next coat until")] public double EnamelRecoatUntilHours { get; init; } = 24;
+    [Assumed("h", "enamel has cured")] public double EnamelCureHours { get; init; } = 48;
+    [Assumed("h", "primer takes its next coat from")] public double PrimerRecoatFromHours { get; init; } = 1;
+    [Assumed("h", "primer takes its next coat until")] public double PrimerRecoatUntilHours { get; init; } = 24;
+    [Assumed("h", "oil on wood takes its next coat")] public double OilRecoatHours { get; init; } = 24;
+    [Assumed("h", "shellac takes its next coat")] public double ShellacRecoatHours { get; init; } = 1;
+    [Assumed("h", "lacquer takes its next coat")] public double LacquerRecoatHours { get; init; } = 0.75;
+    [Assumed("h", "glue has cured")] public double GlueCureHours { get; init; } = 24;
+    [Assumed("mm", "play of a wrench jaw that does no harm")] public double JawPlayMm { get; init; } = 0.5;
+    [Assumed("mm", "a rod is shortened by the gap and this much more")] public double RodClearanceMm { get; init; } = 0.8;
+    [Assumed("months", "a tool in use is looked at again")] public double NextLookMonths { get; init; } = 6;
 
     [Assumed("mm", "a length judged by eye may be off by this")] public double EyeMm { get; init; } = 1;
     [Assumed("mm", "a steel rule reads to this")] public double RuleMm { get; init; } = 0.25;

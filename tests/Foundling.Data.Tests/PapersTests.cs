@@ -22,7 +22,7 @@ public sealed class PapersTests : IDisposable
     private async Task LoadDemo()
     {
         await using FoundlingDb db = _shop.Open();
-        await new DemoWorld(db, _shop.Pictures, new ShopBook(db), _shop.Time).Load();
+        await _shop.Demo(db).Load();
     }
 
     private async Task<(byte[] Zip, string Document)> Export(int number)

@@ -1,9 +1,11 @@
 using Foundling.Core.Tags;
+using Foundling.Data.Demo;
 using Foundling.Data.Origin;
 using Foundling.Data.Papers;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Time.Testing;
@@ -29,7 +31,13 @@ public sealed class TestShop : IDisposable
 
     public FoundlingDb Open() => new((DbContextOptions<FoundlingDb>)Folder.Configure(new DbContextOptionsBuilder<FoundlingDb>()).Options);
 
-    public TagBook Tags(FoundlingDb db) => new(db, Time, new ShopBook(db), Patterns(db));
+    public TagBook Tags(FoundlingDb db) => new(db, Time, Patterns(db));
+
+    public StoreRoom Stores(FoundlingDb db) => new(db, Time);
+
+    public RodDesk Rods(FoundlingDb db) => new(db, Time, Tags(db), new ShopBook(db), Stores(db));
+
+    public DemoWorld Demo(FoundlingDb db) => new(db, Pictures, new ShopBook(db), Patterns(db), Stores(db), Time);
 
     public PatternCache Cache { get; } = new();
 

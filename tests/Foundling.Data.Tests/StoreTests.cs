@@ -83,15 +83,15 @@ public sealed class StoreTests : IDisposable
         await using (FoundlingDb db = _shop.Open())
         {
             Tag tag = (await _shop.Tags(db).Find(number))!;
-            await _shop.Tags(db).Aim(tag, AimKind.Work);
-            await _shop.Tags(db).Finish(tag, tag.Steps[0]);
+            await _shop.Rods(db).Aim(tag, AimKind.Work);
+            await _shop.Rods(db).Finish(tag, tag.Steps[0]);
         }
         await using (FoundlingDb db = _shop.Open())
         {
             Tag tag = (await _shop.Tags(db).Find(number))!;
             tag.Steps.Count.ShouldBeGreaterThan(15);
             tag.Steps[0].State.ShouldBe(StepState.Done);
-            await _shop.Tags(db).Aim(tag, AimKind.Keep);
+            await _shop.Rods(db).Aim(tag, AimKind.Keep);
         }
         await using (FoundlingDb db = _shop.Open())
         {
@@ -108,10 +108,10 @@ public sealed class StoreTests : IDisposable
         int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 2 }));
         await using FoundlingDb db = _shop.Open();
         Tag tag = (await _shop.Tags(db).Find(number))!;
-        await _shop.Tags(db).Aim(tag, AimKind.Work);
+        await _shop.Rods(db).Aim(tag, AimKind.Work);
         PlanStep soak = tag.Steps.First(s => s.Key == "soak");
-        await _shop.Tags(db).Finish(tag, soak);
-        await _shop.Tags(db).Finish(tag, soak);
+        await _shop.Rods(db).Finish(tag, soak);
+        await _shop.Rods(db).Finish(tag, soak);
         Wait wait = tag.Waits.ShouldHaveSingleItem();
         wait.StartedAt.ShouldBe(_shop.Time.GetUtcNow());
         wait.LookInAt!.Value.ShouldBeGreaterThan(wait.StartedAt);
@@ -125,7 +125,7 @@ public sealed class StoreTests : IDisposable
         int number = await _shop.BookIn();
         await using (FoundlingDb db = _shop.Open())
         {
-            await _shop.Tags(db).Aim((await _shop.Tags(db).Find(number))!, AimKind.Work);
+            await _shop.Rods(db).Aim((await _shop.Tags(db).Find(number))!, AimKind.Work);
             await new ClockBook(db, _shop.Time).Start(number, "photos");
         }
         _shop.Time.Advance(TimeSpan.FromMinutes(12));
@@ -205,6 +205,6 @@ public sealed class StoreTests : IDisposable
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("tote")!).Allowed.ShouldBeFalse();
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("cap_iron")!).Allowed.ShouldBeFalse();
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("adjuster")!).OutByHours.ShouldBe(0.25);
-        ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, [plane.Part("body")!, plane.Part("iron")!]).OutByHours.ShouldBe(12);
+        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p => ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(p)!))]).OutByHours.ShouldBe(12);
     }
 }

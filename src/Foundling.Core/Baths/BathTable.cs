@@ -20,7 +20,11 @@ public sealed class BathTable(IReadOnlyList<BathRule> rules)
     public IReadOnlyList<BathRule> Rules { get; } = rules;
 
     /// <summary>The strictest limit for one part: its metal or wood, and its finish.</summary>
-    public LoadLimit For(BathKind bath, PartDef part)
+    /// <param name="bath">The bath.</param>
+    /// <param name="part">The part.</param>
+    /// <param name="etched">It carries an etched mark that should survive.</param>
+    /// <param name="dullPlate">It is plated with what may be zinc or cadmium.</param>
+    public LoadLimit For(BathKind bath, PartDef part, bool etched = false, bool dullPlate = false)
     {
         List<string> materials = [part.Material switch
         {
@@ -32,6 +36,14 @@ public sealed class BathTable(IReadOnlyList<BathRule> rules)
             Material.Wood => "wood",
             _ => "leather",
         }];
+        if (dullPlate)
+        {
+            materials.Add("zinc_or_cadmium_plate");
+        }
+        if (etched)
+        {
+            materials.Add("etched_mark");
+        }
         switch (part.Finish)
         {
             case PartFinish.Japanned:
@@ -50,10 +62,9 @@ public sealed class BathTable(IReadOnlyList<BathRule> rules)
         return new LoadLimit(never is null, strictest?.OutByHours, (never ?? strictest)?.Reason);
     }
 
-    /// <summary>The strictest limit of a mixed load.</summary>
-    public LoadLimit For(BathKind bath, IEnumerable<PartDef> parts)
+    /// <summary>The strictest of several limits.</summary>
+    public static LoadLimit Strictest(IReadOnlyList<LoadLimit> limits)
     {
-        List<LoadLimit> limits = [.. parts.Select(p => For(bath, p))];
         LoadLimit? strictest = limits.Where(l => l.OutByHours is not null).MinBy(l => l.OutByHours);
         return new LoadLimit(limits.All(l => l.Allowed), strictest?.OutByHours, limits.FirstOrDefault(l => !l.Allowed)?.Reason ?? strictest?.Reason);
     }

@@ -1,45 +1,85 @@
+using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
 using Foundling.Core.Baths;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod;
 
-/// <summary>How a shop takes rust off.</summary>
-public enum RustSchool
-{
-    /// <summary>Chelating bath: slow, gentle, dear.</summary>
-    Chelating,
-
-    /// <summary>Citric acid: quicker, must be watched.</summary>
-    Citric,
-
-    /// <summary>No bath: wire, wool and blade.</summary>
-    ByHand,
-}
-
 /// <summary>Everything a plan is made from.</summary>
 /// <param name="Tool">Kind of tool with its parts.</param>
 /// <param name="Aim">How far to go.</param>
-/// <param name="Findings">What is wrong.</param>
+/// <param name="Findings">What stands: for each part and kind the finding of the latest look.</param>
 /// <param name="Baths">Bath compatibility.</param>
-/// <param name="Rust">How the shop takes rust off.</param>
-/// <param name="TemperatureC">Shop temperature, °C.</param>
-/// <param name="RelativeHumidityPercent">Shop humidity, %.</param>
-/// <param name="LengthMm">Length of the tool, mm.</param>
-public sealed record PlanQuestion(
-    ToolKind Tool,
-    AimKind Aim,
-    IReadOnlyList<Finding> Findings,
-    BathTable Baths,
-    RustSchool Rust = RustSchool.Chelating,
-    double TemperatureC = 20,
-    double RelativeHumidityPercent = 50,
-    double? LengthMm = null)
+public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Finding> Findings, BathTable Baths)
 {
+    private static readonly Dictionary<string, string> None = [];
+
+    /// <summary>Answers worked out once for a question; a changed question is another object and has its own.</summary>
+    private static readonly ConditionalWeakTable<PlanQuestion, Answers> Known = new();
+
+    private sealed class Answers
+    {
+        public ConcurrentDictionary<string, string> Ways { get; } = new();
+
+        public IReadOnlyList<PartDef>? Rusty { get; set; }
+
+        public ConcurrentDictionary<BathKind, IReadOnlyList<PartDef>> Loads { get; } = new();
+    }
+
+    private Answers Answered => Known.GetValue(this, _ => new Answers());
+
+    /// <summary>Ways chosen for this tool, by choice.</summary>
+    public IReadOnlyDictionary<string, string> TagWays { get; init; } = None;
+
+    /// <summary>Ways the shop prefers, by choice.</summary>
+    public IReadOnlyDictionary<string, string> ShopWays { get; init; } = None;
+
+    /// <summary>Kit the shop says it has not got.</summary>
+    public IReadOnlySet<string> Lacking { get; init; } = new HashSet<string>();
+
+    /// <summary>Shop temperature, °C.</summary>
+    public double TemperatureC { get; init; } = 20;
+
+    /// <summary>Shop humidity, %.</summary>
+    public double RelativeHumidityPercent { get; init; } = 50;
+
+    /// <summary>Length of the tool, mm.</summary>
+    public double? LengthMm { get; init; }
+
+    /// <summary>Width of its iron or blade, mm.</summary>
+    public double? WidthMm { get; init; }
+
+    /// <summary>What its sole is for.</summary>
+    public SolePurpose? Purpose { get; init; }
+
+    /// <summary>What was measured, the latest last.</summary>
+    public IReadOnlyList<Measurement> Measurements { get; init; } = [];
+
+    /// <summary>Parts that do not belong to it, as far as their evidence says.</summary>
+    public IReadOnlySet<string> Odd { get; init; } = new HashSet<string>();
+
+    /// <summary>What it did when it was tried as found.</summary>
+    public State.AsFoundTry? Tried { get; init; }
+
+    /// <summary>How this shop dresses its own tools: a colour, a grip.</summary>
+    public string Dress { get; init; } = "";
+
     /// <summary>Worst degree of a kind of finding, on any part or on those given; 0 when there is none.</summary>
-    public int Worst(FindingKind kind, params string[] parts) => Findings
-        .Where(f => f.Kind == kind && (parts.Length == 0 || parts.Contains(f.Part)))
-        .Select(f => f.Severity).DefaultIfEmpty(0).Max();
+    public int Worst(FindingKind kind, params string[] parts)
+    {
+        int worst = 0;
+        foreach (Finding f in Findings)
+        {
+            if (f.Kind == kind && f.Severity > worst && (parts.Length == 0 || parts.Contains(f.Part)))
+            {
+                worst = f.Severity;
+            }
+        }
+        return worst;
+    }
 
     /// <summary>True when the tool has the part and it is not missing.</summary>
     public bool Has(string part) => Tool.Part(part) is not null && Worst(FindingKind.Missing, part) == 0;
@@ -50,21 +90,51 @@ public sealed record PlanQuestion(
     /// <summary>Parts with a finding of this kind at this degree or worse.</summary>
     public IEnumerable<PartDef> With(FindingKind kind, int degree = 1) => Present.Where(p => Worst(kind, p.Id) >= degree);
 
-    /// <summary>Ferrous parts with rust a bath would pay for.</summary>
-    public IReadOnlyList<PartDef> Rusty => [.. With(FindingKind.Rust, 2)];
+    /// <summary>Parts that are missing.</summary>
+    public IEnumerable<PartDef> Gone => Tool.Parts.Where(p => Worst(FindingKind.Missing, p.Id) >= 1);
 
-    /// <summary>The bath the shop's school uses, or null when it works by hand or the aim forbids it.</summary>
-    public BathKind? Bath => Aim == AimKind.Keep ? null : Rust switch
-    {
-        RustSchool.Chelating => BathKind.Chelating,
-        RustSchool.Citric => BathKind.Citric,
-        _ => null,
-    };
+    /// <summary>The latest measurement of a kind, on any of these parts; null when it was not taken.</summary>
+    public double? Measured(string kind, params string[] parts) => Measurements.LastOrDefault(m => m.Kind == kind && parts.Contains(m.Part))?.Value;
 
-    /// <summary>Rusty parts that may go into the bath.</summary>
-    public IReadOnlyList<PartDef> SoakLoad => Bath is BathKind bath ? [.. Rusty.Where(p => Baths.For(bath, p).Allowed)] : [];
+    /// <summary>The cutting parts that are there.</summary>
+    public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
 
-    /// <summary>How rusty the load is.</summary>
+    /// <summary>The way taken for a choice: the one chosen for this tool, else the shop's, else the one the book advises; one that is closed gives way to the next open one.</summary>
+    public string Way(string choice) => Answered.Ways.GetOrAdd(choice, c => Choices.Find(c).Take(this).Id);
+
+    /// <summary>The same question with another way chosen for this tool.</summary>
+    public PlanQuestion With(string choice, string way) => this with { TagWays = new Dictionary<string, string>(TagWays) { [choice] = way } };
+
+    /// <summary>Ferrous parts with rust that pays for more than a wipe.</summary>
+    public IReadOnlyList<PartDef> Rusty => Answered.Rusty ??= [.. With(FindingKind.Rust, 2).Where(p => p.Ferrous)];
+
+    /// <summary>The bath the way of derusting uses, or null when it uses none.</summary>
+    public BathKind? Bath => RustWays.BathOf(Way(RustWays.Id));
+
+    /// <summary>Rusty parts that may go into a bath.</summary>
+    public IReadOnlyList<PartDef> LoadFor(BathKind bath) => Answered.Loads.GetOrAdd(bath, b => [.. Rusty.Where(p => Limit(b, p).Allowed)]);
+
+    /// <summary>Rusty parts that go into the bath of the way taken.</summary>
+    public IReadOnlyList<PartDef> SoakLoad => Bath is BathKind bath ? LoadFor(bath) : [];
+
+    /// <summary>What a part stands in a bath, with the mark on it taken into account.</summary>
+    public LoadLimit Limit(BathKind bath, PartDef part) => Baths.For(bath, part, Etched(part), DullPlate(part));
+
+    /// <summary>True for a part with an etched mark that should be kept. Saw plates are etched; other marks are struck.</summary>
+    public bool Etched(PartDef part) => part.Id == "plate" && Worst(FindingKind.Mark, part.Id) >= 1;
+
+    /// <summary>True for a screw, nut or pin losing a plating that nobody can tell by eye.</summary>
+    public bool DullPlate(PartDef part) => part.IsFastener && Worst(FindingKind.PlatingLoss, part.Id) >= 1;
+
+    /// <summary>Wood, leather and cord that stay on the metal when the tool is apart as far as it should come.</summary>
+    public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Id != "wedge" && !Opened);
+
+    /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
+    public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3 || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
+
+    private IEnumerable<string> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && p.Id != "wedge").Select(p => p.Id);
+
+    /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => Worst(FindingKind.Rust) switch { <= 1 => RustLevel.Light, 2 => RustLevel.Medium, _ => RustLevel.Heavy };
 
     /// <summary>Part names in a sentence.</summary>
@@ -73,27 +143,7 @@ public sealed record PlanQuestion(
         List<string> names = [.. parts.Select(p => p.Name)];
         return names.Count switch { 0 => "nothing", 1 => names[0], <= 4 => string.Join(", ", names[..^1]) + " and " + names[^1], _ => string.Join(", ", names[..3]) + $" and {names.Count - 3} more" };
     }
-}
 
-/// <summary>A rule that puts steps into a plan.</summary>
-/// <param name="Name">Its name.</param>
-/// <param name="Why">Why it is in the book.</param>
-/// <param name="When">When it applies.</param>
-/// <param name="Steps">The steps it gives.</param>
-public sealed record PlanRule(string Name, string Why, Func<PlanQuestion, bool> When, Func<PlanQuestion, IEnumerable<PlanStep>> Steps)
-{
-    /// <summary>A rule that gives one step.</summary>
-    public static PlanRule One(string name, string why, Func<PlanQuestion, bool> when, Func<PlanQuestion, PlanStep> step) =>
-        new(name, why, when, q => [step(q)]);
-}
-
-/// <summary>A rule of order between steps.</summary>
-/// <param name="Before">Key of the earlier step; a trailing star stands for any ending.</param>
-/// <param name="After">Key of the later step.</param>
-/// <param name="Why">Why this order.</param>
-public sealed record OrderRule(string Before, string After, string Why)
-{
-    /// <summary>True when a key matches a pattern.</summary>
-    public static bool Matches(string pattern, string key) =>
-        pattern.EndsWith('*') ? key.StartsWith(pattern[..^1], StringComparison.Ordinal) : key == pattern;
+    /// <summary>Keys of parts.</summary>
+    public static List<string> Ids(IEnumerable<PartDef> parts) => [.. parts.Select(p => p.Id)];
 }

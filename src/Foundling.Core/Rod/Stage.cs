@@ -27,6 +27,9 @@ public enum Stage
     /// <summary>Bed and frog.</summary>
     Bed,
 
+    /// <summary>Gears, chucks, pivots and slides.</summary>
+    Mechanism,
+
     /// <summary>Iron, cap iron and other edges.</summary>
     Edge,
 

@@ -8,7 +8,8 @@ namespace Foundling.Core.Stall;
 /// <param name="Text">What one taps.</param>
 /// <param name="Share">How often this is the answer, of tools seen at stalls.</param>
 /// <param name="Findings">The findings it stands for.</param>
-public sealed record StallAnswer(string Id, string Text, double Share, IReadOnlyList<Finding> Findings);
+/// <param name="Raises">Questions whose bad answers it makes more likely.</param>
+public sealed record StallAnswer(string Id, string Text, double Share, IReadOnlyList<Finding> Findings, IReadOnlyList<string> Raises);
 
 /// <summary>One question at the stall.</summary>
 /// <param name="Id">Key.</param>
@@ -25,14 +26,21 @@ public static class StallQuestions
     /// <summary>Most questions asked of one tool.</summary>
     public const int Most = 12;
 
+    /// <summary>Answers that make trouble elsewhere more likely: heavy rust goes with pits and stuck threads.</summary>
+    private static readonly Dictionary<string, string[]> Telling = new()
+    {
+        ["rust/crust"] = ["pits", "moves", "slots"], ["rust/brown"] = ["pits"], ["moves/stuck"] = ["slots"], ["slots/chewed"] = ["moves", "repair"], ["slots/gone"] = ["moves", "repair"], ["pits/near"] = ["edge", "rust"], ["pits/reach"] = ["edge", "rust"],
+        ["steel/little"] = ["edge"], ["coating/traces"] = ["rust", "pits"], ["wood/broken"] = ["repair"], ["complete/piece"] = ["repair"], ["complete/screw"] = ["slots"], ["straight/kink"] = ["teeth"], ["straight/crease"] = ["teeth"], ["damp/soft"] = ["rust", "crack"],
+    };
+
     /// <summary>The questions for a kind, in the order of the anatomy.</summary>
     public static IReadOnlyList<StallQuestion> For(ToolKind kind)
     {
         var questions = new List<StallQuestion>();
         PartDef? edge = kind.Edges.FirstOrDefault() ?? kind.Part("plate");
         PartDef body = kind.Part("body") ?? kind.Part("head") ?? kind.Part("frame") ?? kind.Part("plate") ?? kind.Parts[0];
-        StallAnswer A(string id, string text, double share, params Finding[] findings) => new(id, text, share, findings);
-        void Ask(string id, string ask, string look, string picture, IReadOnlyList<string>? notAfter = null, params StallAnswer[] answers) => questions.Add(new StallQuestion(id, ask, look, picture, answers, notAfter ?? []));
+        StallAnswer A(string id, string text, double share, params Finding[] findings) => new(id, text, share, findings, []);
+        void Ask(string id, string ask, string look, string picture, IReadOnlyList<string>? notAfter = null, params StallAnswer[] answers) => questions.Add(new StallQuestion(id, ask, look, picture, [.. answers.Select(a => a with { Raises = Telling.GetValueOrDefault($"{id}/{a.Id}") ?? [] })], notAfter ?? []));
 
         // Nothing is asked about an iron that is not there.
         string[] noEdge = edge is { Id: "iron" } ? ["edge_there/gone"] : [];

@@ -17,7 +17,21 @@ public sealed record StallWork(double Mean, double Variance);
 /// <param name="Doubts">What it leaves in doubt.</param>
 /// <param name="Work">What is only work.</param>
 /// <param name="Adds">What it adds to the work at each aim.</param>
-public sealed record StallEffect(string Id, string Text, IReadOnlyList<string> Stoppers, IReadOnlyList<string> Doubts, IReadOnlyList<string> Work, IReadOnlyDictionary<string, StallWork> Adds);
+/// <param name="Share">How often this is the answer.</param>
+/// <param name="Raises">Questions whose bad answers it makes more likely.</param>
+public sealed record StallEffect(string Id, string Text, IReadOnlyList<string> Stoppers, IReadOnlyList<string> Doubts, IReadOnlyList<string> Work, IReadOnlyDictionary<string, StallWork> Adds, double Share, IReadOnlyList<string> Raises);
+
+/// <summary>How much hangs on an answer: what a stopper, a doubt and a minute of work count for when the next question is chosen.</summary>
+/// <param name="Stopper">A stopper ends the check.</param>
+/// <param name="Doubt">The first doubt turns the verdict.</param>
+/// <param name="FurtherDoubt">A further one only adds to it.</param>
+/// <param name="Minute">A minute of work.</param>
+/// <param name="Raised">How much likelier a bad answer is once another has raised it.</param>
+public sealed record StallWeights(double Stopper, double Doubt, double FurtherDoubt, double Minute, double Raised)
+{
+    /// <summary>The weights of the book.</summary>
+    public static StallWeights Standard { get; } = new(240, 60, 15, 0.15, 2.5);
+}
 
 /// <summary>A question with what its answers do, and how much hangs on it.</summary>
 public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight, IReadOnlyList<StallEffect> Answers);
@@ -26,11 +40,9 @@ public sealed record StallRow(string Id, string Ask, string Look, string Picture
 /// <param name="Kind">Key of the kind.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Base">Work at each aim with nothing wrong.</param>
-/// <param name="Rows">Questions, most telling first.</param>
+/// <param name="Rows">Questions, most telling first; the page chooses anew after each answer.</param>
 public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<string, StallWork> Base, IReadOnlyList<StallRow> Rows)
 {
-    private const double StopperWeight = 240, DoubtWeight = 60, MinuteWeight = 0.15;
-
     /// <summary>Works the table of a kind out from the rules of triage and of the rod.</summary>
     public static StallTable Of(ToolKind kind, BathTable baths)
     {
@@ -38,7 +50,8 @@ public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<st
         List<StallRow> rows = [.. StallQuestions.For(kind).Select(q =>
         {
             List<(StallAnswer Answer, StallEffect Effect)> effects = [.. q.Answers.Select(a => (a, Effect(kind, a, bare, baths)))];
-            double weight = effects.Sum(e => e.Answer.Share * ((e.Effect.Stoppers.Count * StopperWeight) + (e.Effect.Doubts.Count * DoubtWeight) + (MinuteWeight * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
+            StallWeights w = StallWeights.Standard;
+            double weight = effects.Sum(e => e.Answer.Share * ((e.Effect.Stoppers.Count * w.Stopper) + (e.Effect.Doubts.Count * w.Doubt) + (w.Minute * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
             return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]);
         })];
         return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value), [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
@@ -52,7 +65,7 @@ public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<st
             {
                 StallWork with = answer.Findings.Count == 0 ? b.Value : Work(kind, b.Key, answer.Findings, baths);
                 return new StallWork(with.Mean - b.Value.Mean, with.Variance - b.Value.Variance);
-            }));
+            }), answer.Share, answer.Raises);
     }
 
     private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, BathTable baths)

@@ -64,6 +64,8 @@ public static class Triage
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         List<TriageReason> stoppers = [], doubts = [], work = [];
+        // A mark to keep is worth noting, but nothing is wrong with it.
+        findings = [.. findings.Where(f => f.Kind != FindingKind.Mark)];
         foreach (Finding f in findings.Where(f => f.Severity > 0 && kind.Part(f.Part) is not null))
         {
             PartDef part = kind.Part(f.Part)!;

@@ -32,6 +32,12 @@ public sealed class Finding
     /// <summary>Distance from the edge for pits and chips, mm.</summary>
     public double? FromEdgeMm { get; set; }
 
+    /// <summary>A replacement is on order.</summary>
+    public bool OnOrder { get; set; }
+
+    /// <summary>When the replacement should come.</summary>
+    public DateOnly? ArrivesOn { get; set; }
+
     /// <summary>Grid points that fell on it, where it was counted.</summary>
     public int? CountHits { get; set; }
 

@@ -68,7 +68,7 @@ public static class MeasureKinds
         Square = new("out_of_square", "edge out of square", Instrument.Feeler), Bow = new("bow", "bow over the whole length", Instrument.Feeler), Kink = new("kink", "kink", Instrument.Feeler), Points = new("points", "points to the inch", Instrument.Count),
         MissingTeeth = new("missing_teeth", "missing teeth", Instrument.Count), JawGap = new("jaw_gap", "gap of the closed jaws", Instrument.Feeler), Play = new("play", "play at the tip", Instrument.Indicator),
         RunOut = new("run_out", "run-out of the chuck", Instrument.Indicator), HandleGap = new("handle_gap", "gap under the handle", Instrument.Feeler), Rock = new("rock", "rock on its seat", Instrument.Feeler),
-        Mouth = new("mouth", "mouth opening", Instrument.Feeler);
+        Mouth = new("mouth", "mouth opening", Instrument.Feeler), Wind = new("wind", "difference of the winding sticks", Instrument.Rule);
 
     /// <summary>Kinds that make sense for a part of a tool.</summary>
     public static IReadOnlyList<MeasureKind> For(ToolKind tool, PartDef part) => part.Id switch
@@ -76,6 +76,7 @@ public static class MeasureKinds
         "iron" => [Length, Thickness, ToSlot, BitLine, HardEnd, Square],
         "plate" => [Bow, Kink, Points, MissingTeeth, Thickness],
         "frog" => [Rock],
+        "body" when tool.HasWoodenSole => [Mouth, Wind, Length],
         "body" when tool.Family == Family.Plane => [Mouth, Length],
         "chuck" => [RunOut],
         "tote" or "knob" or "handle" or "haft" => [HandleGap, Length],

@@ -17,9 +17,34 @@ public enum StepState
     Skipped,
 }
 
+/// <summary>What a person did to a step of the plan.</summary>
+public enum StepHand
+{
+    /// <summary>Nothing: it is as the rules made it.</summary>
+    Rule,
+
+    /// <summary>The person added it.</summary>
+    Added,
+
+    /// <summary>The person split it off another.</summary>
+    Split,
+
+    /// <summary>The person moved it.</summary>
+    Moved,
+}
+
 /// <summary>One step of a rod.</summary>
 public sealed class PlanStep
 {
+    /// <summary>An empty step, to be filled.</summary>
+    public PlanStep()
+    {
+    }
+
+    /// <summary>A step with its place, its title and its hands-on minutes.</summary>
+    public PlanStep(string key, Rod.Stage stage, string title, double low, double likely, double high) =>
+        (Key, Stage, Title, LowMin, LikelyMin, HighMin) = (key, stage, title, low, likely, high);
+
     /// <summary>Key within the rod, from the rule that made it.</summary>
     public string Key { get; set; } = "";
 
@@ -59,10 +84,10 @@ public sealed class PlanStep
     /// <summary>How.</summary>
     public string How { get; set; } = "";
 
-    /// <summary>What it needs.</summary>
+    /// <summary>What it needs, kit and materials, each as <see cref="Rod.Need"/> writes it.</summary>
     public List<string> Materials { get; set; } = [];
 
-    /// <summary>What could hurt, and what to do about it.</summary>
+    /// <summary>Keys of its cautions, see <see cref="Safety.Cautions"/>.</summary>
     public string Caution { get; set; } = "";
 
     /// <summary>How to know that it is finished.</summary>
@@ -82,6 +107,27 @@ public sealed class PlanStep
 
     /// <summary>Rule that put it in.</summary>
     public string Rule { get; set; } = "";
+
+    /// <summary>Choice of ways it follows from; empty when no way changes it.</summary>
+    public string Choice { get; set; } = "";
+
+    /// <summary>What a person did to it.</summary>
+    public StepHand Hand { get; set; }
+
+    /// <summary>Key of the step a person put it behind; null when the rules alone place it, empty for the very first place.</summary>
+    public string? After { get; set; }
+
+    /// <summary>What it waits for, in words, such as a part on order; empty for nothing.</summary>
+    public string WaitsFor { get; set; } = "";
+
+    /// <summary>When what it waits for should come.</summary>
+    public DateOnly? ArrivesOn { get; set; }
+
+    /// <summary>When it was agreed that this step, which cannot be undone, may be done.</summary>
+    public DateTimeOffset? AgreedAt { get; set; }
+
+    /// <summary>Who agreed and why.</summary>
+    public string Agreed { get; set; } = "";
 
     /// <summary>Where it stands.</summary>
     public StepState State { get; set; }

@@ -15,6 +15,9 @@ public enum AimKind
 
     /// <summary>As it left the works.</summary>
     Show,
+
+    /// <summary>Works, and is dressed to this shop's taste; the papers say so.</summary>
+    Own,
 }
 
 /// <summary>Where a tool stands.</summary>
@@ -103,6 +106,21 @@ public sealed class Tag
 
     /// <summary>How far to go.</summary>
     public AimKind? Aim { get; set; }
+
+    /// <summary>Ways chosen for this tool, each as "choice=way".</summary>
+    public List<string> Ways { get; set; } = [];
+
+    /// <summary>Cautions that were seen on this tool.</summary>
+    public List<string> SeenCautions { get; set; } = [];
+
+    /// <summary>What the owner wishes, in the owner's words.</summary>
+    public string Wish { get; set; } = "";
+
+    /// <summary>What a sound one is worth.</summary>
+    public decimal? WorthSound { get; set; }
+
+    /// <summary>How often such a tool turns up; null when not said.</summary>
+    public Core.Aim.Rarity? Rarity { get; set; }
 
     /// <summary>Where it stands.</summary>
     public TagStatus Status { get; set; }

@@ -56,6 +56,9 @@ public enum FindingKind
 
     /// <summary>Lock tabs bent.</summary>
     BentTab,
+
+    /// <summary>A stamp or etched mark that should survive the work.</summary>
+    Mark,
 }
 
 /// <summary>Written scales: each degree says what one would see.</summary>
@@ -83,6 +86,7 @@ public static class FindingScales
         [FindingKind.Damp] = ("damp wood", ["dry", "feels cold to the cheek", "dark, swollen at the end grain", "soft to the nail", "crumbles"]),
         [FindingKind.Packed] = ("packing", ["clear", "dust in the corners", "shavings under the cap", "jammed so that parts do not seat", "rusted or glued in place"]),
         [FindingKind.BentTab] = ("lock tabs", ["as made", "bent up once", "bent more than once, cracking", "one broken", "gone"]),
+        [FindingKind.Mark] = ("mark to keep", ["none seen", "crisp and deep", "worn, still read", "faint, read in raking light", "a shadow under the rust"]),
         [FindingKind.Missing] = ("missing", ["all there", "a small common piece gone", "a piece gone that can be made", "a piece gone that must be found", "gone, and the tool cannot work without it"]),
     };
 
@@ -123,7 +127,7 @@ public static class FindingScales
             yield return FindingKind.EdgeDamage;
         }
         yield return FindingKind.Missing;
-        if (part.Finish == PartFinish.Plated)
+        if (part.Finish == PartFinish.Plated || (part.IsFastener && part.Ferrous))
         {
             yield return FindingKind.PlatingLoss;
         }
@@ -133,6 +137,7 @@ public static class FindingScales
             yield return FindingKind.BentTab;
         }
         yield return FindingKind.Bent;
+        yield return FindingKind.Mark;
         if (part.Material is Material.Wood or Material.Steel or Material.EdgeSteel)
         {
             yield return FindingKind.Mushroomed;

@@ -37,7 +37,19 @@ internal sealed record DemoTag(int Number, string Kind, string Name, int DaysAgo
 
     public (string Part, FindingKind Kind, int Degree, string Note)[] Wrong { get; init; } = [];
 
-    public (double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
+    public (string Step, double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
+
+    public string Wish { get; init; } = "";
+
+    public decimal? WorthSound { get; init; }
+
+    public Core.Aim.Rarity? Rarity { get; init; }
+
+    public string[] Ways { get; init; } = [];
+
+    public (KinLook Colour, KinLook Shadow, KinLook Fit)? Kin { get; init; }
+
+    public (string Part, int ArrivesInDays)? OnOrder { get; init; }
 
     public bool Surveyed { get; init; }
 
@@ -72,14 +84,14 @@ internal static class DemoTags
         {
             LengthMm = 559, IronWidthMm = 60.1, SoleWidthMm = 76, MouthFrontMm = 178, Purpose = SolePurpose.Try, Source = "Chandler's clearance, Orlass Quay", Price = 38, OwnersMark = "T. HOLLIS", Story = "Stood on a window sill for years. Wanted for the new rudder blade.",
             Seen = [("side_wing", "low_arc", Sure), ("cast_number", "ahead_of_knob", Sure), ("frog_top", "rounded", Likely), ("cap_hole", "round", Sure), ("iron_mark", "straight_name", Sure), ("knob_form", "low_bun", Sure)],
-            Wrong = [("body", FindingKind.Rust, 3, "toe and cheeks"), ("body", FindingKind.CoatingLoss, 2, "behind the frog"), ("iron", FindingKind.Pitting, 2, "20 mm from the edge"), ("adjuster", FindingKind.Seizure, 1, ""), ("iron", FindingKind.EdgeDamage, 2, "two nicks")],
-            AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96),
+            Wrong = [("body", FindingKind.Rust, 3, "toe and cheeks"), ("body", FindingKind.CoatingLoss, 2, "behind the frog"), ("iron", FindingKind.Pitting, 2, "20 mm from the edge"), ("adjuster", FindingKind.Seizure, 1, ""), ("iron", FindingKind.EdgeDamage, 2, "two nicks"), ("knob", FindingKind.Looseness, 2, "turns, though its screw is tight")],
+            AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96), Measured = [("knob", "handle_gap", 1.1, Instrument.Feeler)], WorthSound = 110, Rarity = Core.Aim.Rarity.Common,
         },
         new(22, "hand-saw", "Hand saw, Quillan, 26 in", 35, AimKind.Work, 0.62, new(22, 0.45, 0, 8))
         {
             LengthMm = 660, Source = "House sale at Brannoch", Price = 9, Story = "Faint etch under the brown; the plate rings true.",
             Seen = [("nut_form", "domed_split", Sure), ("plate_etch", "scroll_etch", Unsure), ("handle_horn", "short_horn", Sure), ("handle_wood", "apple", Likely), ("badge", "heron", Sure), ("nib", "nib", Sure), ("nut_count", "four", Sure)],
-            Wrong = [("plate", FindingKind.Rust, 2, "both sides, etch near the middle"), ("handle", FindingKind.CoatingLoss, 3, ""), ("saw_nuts", FindingKind.Looseness, 1, "")],
+            Wrong = [("plate", FindingKind.Rust, 2, "both sides"), ("plate", FindingKind.Mark, 2, "etch near the middle"), ("handle", FindingKind.CoatingLoss, 3, ""), ("saw_nuts", FindingKind.Looseness, 1, "")],
         },
         new(24, "bolt-cutter", "Bolt cutter, 18 in", 28, AimKind.Work, 0.35, new(24, 0.4, 0.35, 10))
         {
@@ -91,7 +103,7 @@ internal static class DemoTags
             LengthMm = 367, Source = "Maud's shed", Owner = "Maud Aldous", OwnersMark = "M A", Story = "Her father shaped oars with it. One handle turned on its tang.", PromisedInDays = 4,
             Seen = [("forge_stamp", "anvil", Sure), ("edge_handle", "bead", Sure), ("ferrule", "drawn", Sure), ("handle_timber", "ash", Likely), ("handle_label", "no_label", Unsure)],
             Wrong = [("blade", FindingKind.Rust, 2, ""), ("handle_left", FindingKind.Looseness, 3, "turns on the tang"), ("blade", FindingKind.EdgeDamage, 1, "")],
-            Standing = (22, null, 24, null),
+            Standing = ("wood-oil", 22, null, 24, null),
         },
         new(31, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 15, AimKind.Work, 0.42, new(31, 0.38, 0.43, 12))
         {
@@ -109,20 +121,20 @@ internal static class DemoTags
         },
         new(33, "spokeshave", "Spokeshave, flat sole", 12, AimKind.Keep, 0.3, new(33, 0.3, 0.2, 6))
         {
-            LengthMm = 251, IronWidthMm = 53, Source = "Lent by the museum at Tarn Head", Owner = "Piet Varrow", Story = "Scarce; to be stabilised and shown, not made new.",
+            LengthMm = 251, IronWidthMm = 53, Source = "Lent by the museum at Tarn Head", Owner = "Piet Varrow", Story = "Scarce; the loft would stabilise it and show it.", Wish = "Like new, please, bright all over.", WorthSound = 160, Rarity = Core.Aim.Rarity.Scarce,
             Wrong = [("body", FindingKind.Rust, 1, ""), ("body", FindingKind.CoatingLoss, 1, "grips"), ("iron", FindingKind.Rust, 2, "")],
         },
         new(35, "back-saw", "Back saw, 12 in", 9, AimKind.Work, 0.35, new(35, 0.5, 0, 6))
         {
             LengthMm = 305, Source = "Box of odds, Brannoch", Price = 6, Story = "A faint mark under dark rust near the back.",
-            Wrong = [("plate", FindingKind.Rust, 3, "dark, mark under it"), ("handle", FindingKind.CoatingLoss, 2, ""), ("saw_nuts", FindingKind.Looseness, 2, "")],
-            Standing = (9, 3, 17, 48),
+            Wrong = [("plate", FindingKind.Rust, 3, "dark"), ("plate", FindingKind.Mark, 4, "an etch, only a shadow"), ("plate", FindingKind.EdgeDamage, 2, "worn unevenly"), ("handle", FindingKind.CoatingLoss, 2, ""), ("saw_nuts", FindingKind.Looseness, 2, "")],
         },
         new(38, "adjustable-wrench", "Adjustable wrench, Ottermere", 6, AimKind.Work, 0.2, new(38, 0.55, 0, 16))
         {
             LengthMm = 253, Source = "Bilge of the old ferry", Story = "Play in the jaw, 1.2 mm at the tip.",
             Seen = [("jaw_back", "rounded", Sure), ("wrench_knurl", "diamond", Sure), ("handle_hole", "round", Unsure)],
-            Wrong = [("sliding_jaw", FindingKind.Looseness, 2, "1.2 mm play"), ("frame", FindingKind.Rust, 3, ""), ("knurl", FindingKind.Seizure, 2, ""), ("handle", FindingKind.Rust, 3, "")],
+            Wrong = [("sliding_jaw", FindingKind.Looseness, 2, "1.2 mm play"), ("frame", FindingKind.Rust, 3, ""), ("knurl", FindingKind.Seizure, 1, "stiff"), ("handle", FindingKind.Rust, 3, "")],
+            Measured = [("sliding_jaw", "play", 1.2, Instrument.Feeler)], Standing = ("soak", 9, 3, 17, 48),
         },
         new(40, "wooden-bench-plane", "Jack plane, Fennick Garth", 3, AimKind.Keep, 0, new(40, 0.25, 0, 2))
         {
@@ -130,6 +142,31 @@ internal static class DemoTags
             KnownLine = "fennick_garth_wood",
             Seen = [("chamfer", "narrow_flat", Sure), ("name_stamp", "plain_name", Sure), ("plane_tote", "open", Sure), ("strike", "wood_button", Likely), ("wedge_head", "elliptical", Likely), ("iron_top", "square", Sure), ("iron_stamp", "tempered", Likely)],
             Wrong = [("iron", FindingKind.Rust, 2, ""), ("body", FindingKind.Crack, 1, "hairline at the heel")],
+        },
+        new(20, "block-plane", "Block plane, Pellow & Tarn", 38, AimKind.Own, 0.4, new(20, 0.08, 0.05, 2))
+        {
+            LengthMm = 158, IronWidthMm = 41, SoleWidthMm = 48, Purpose = SolePurpose.Block, Source = "Loft, drawer of the long bench", Story = "The loft dresses what stays here in its own blue.", WorthSound = 35, Rarity = Core.Aim.Rarity.Common,
+            Wrong = [("body", FindingKind.CoatingLoss, 1, "sound but dull"), ("iron", FindingKind.EdgeDamage, 1, ""), ("body", FindingKind.Rust, 1, "sole")],
+        },
+        new(25, "hand-drill", "Hand drill, Dunmarrow", 26, AimKind.Work, 0.3, new(25, 0.3, 0.3, 8))
+        {
+            LengthMm = 320, Source = "House sale at Brannoch", Price = 7, Story = "Runs, but the crank wobbles: its screw is gone, and no screw in the box fits.", WorthSound = 45, Rarity = Core.Aim.Rarity.Common,
+            Wrong = [("crank", FindingKind.Missing, 2, "the screw of the crank, thread odd"), ("gear", FindingKind.Sap, 3, "caked grease"), ("frame", FindingKind.CoatingLoss, 2, "red, worn at the grip"), ("chuck", FindingKind.PlatingLoss, 2, "")],
+        },
+        new(28, "brace", "Brace, Dunmarrow, 10 in sweep", 20, AimKind.Work, 0.2, new(28, 0.35, 0, 9))
+        {
+            LengthMm = 378, Source = "Market at Orlass Quay, end stall", Price = 5, Story = "Bought for its head. The chuck shell has not turned in living memory.", WorthSound = 30, Rarity = Core.Aim.Rarity.Common,
+            Wrong = [("chuck", FindingKind.Seizure, 3, "shell will not turn after oil and a night"), ("frame", FindingKind.PlatingLoss, 3, ""), ("ratchet", FindingKind.Packed, 2, ""), ("frame", FindingKind.Rust, 2, "where the plate is gone")],
+        },
+        new(30, "plough-plane", "Plough, Fennick Garth, with irons", 17, AimKind.Work, 0.25, new(30, 0.15, 0, 3))
+        {
+            LengthMm = 197, Source = "Chest from the old rigging loft", Owner = "Maud Aldous", Story = "Six of eight irons in the roll; one of the missing is coming from a dealer in Tarn Head.", WorthSound = 95, Rarity = Core.Aim.Rarity.Uncommon,
+            Wrong = [("set_4", FindingKind.Missing, 2, ""), ("set_7", FindingKind.Missing, 2, "ordered"), ("iron", FindingKind.Rust, 2, ""), ("iron", FindingKind.EdgeDamage, 1, ""), ("depth_stop", FindingKind.Seizure, 1, "sticks")], OnOrder = ("set_7", 11),
+        },
+        new(36, "rebate-plane", "Rebate plane, skewed wedge", 8, AimKind.Work, 0.15, new(36, 0.12, 0, 3))
+        {
+            LengthMm = 240, IronWidthMm = 38, SoleWidthMm = 38, Source = "Left on the loft steps", Story = "Jams at the first stroke. The wedge is paler than the body and stops short of the throat.", WorthSound = 25, Rarity = Core.Aim.Rarity.Common,
+            Wrong = [("body", FindingKind.Bent, 2, "in wind, and hollow at the mouth"), ("iron", FindingKind.EdgeDamage, 1, "")], Measured = [("body", "wind", 0.8, Instrument.Rule)], Kin = (KinLook.Clash, KinLook.Clash, KinLook.Clash), Tried = (AsFoundTry.Badly, "jams under the wedge"),
         },
         new(42, "chisel", "Paring chisel, Hexholm Forge", 1, null, 0, new(42, 0.35, 0, 9))
         {

@@ -3,16 +3,17 @@ using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Pictures;
-using Foundling.Data.Reference;
+using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
 using Foundling.Data.Stores;
+using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
 
 namespace Foundling.Data.Demo;
 
 /// <summary>Fills an empty shop with the loft at Skerrow Slip. Dates are relative to today.</summary>
-public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook shop, TimeProvider time)
+public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook shop, PatternShelf patterns, StoreRoom stores, TimeProvider time)
 {
     /// <summary>Loads the demo tags into an empty shop; does nothing where there are tags already.</summary>
     public async Task Load(CancellationToken cancel = default)
@@ -21,12 +22,13 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         {
             return;
         }
-        var settings = new ShopSettings { Name = "Skerrow Slip", TemperatureC = 14, HumidityPercent = 66, Rust = RustSchool.Chelating };
+        var settings = new ShopSettings { Name = "Skerrow Slip", TemperatureC = 14, HumidityPercent = 66, Dress = "the loft's blue", HourRate = 12 };
         await shop.Save(settings, cancel).ConfigureAwait(false);
         var painted = DemoTags.All.AsParallel().Select(d => (d.Number, Photo: BenchPhotograph.Paint(Profile.Fitted(d.Kind, d.LengthMm, d.MouthFrontMm), d.Looks))).ToDictionary(x => x.Number, x => x.Photo);
+        Core.Origin.PatternBook book = await patterns.Read(cancel).ConfigureAwait(false);
         foreach (DemoTag demo in DemoTags.All)
         {
-            Tag tag = Make(demo, settings);
+            Tag tag = Make(demo, settings, book);
             using var stream = new MemoryStream(painted[demo.Number].Jpeg);
             Picture picture = await pictures.Add(stream, "demo", "as it came", cancel).ConfigureAwait(false);
             picture.At = tag.BookedAt;
@@ -40,9 +42,13 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             new OrphanPart { Kind = "hand-drill", Part = "chuck_jaws", Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
+        await stores.Say("shop oven", Stock.None, cancel: cancel).ConfigureAwait(false);
+        await stores.Say("paint stripper", Stock.Low, cancel: cancel).ConfigureAwait(false);
+        await stores.Say("saw files", Stock.OnOrder, DateOnly.FromDateTime(time.GetLocalNow().Date).AddDays(4), cancel).ConfigureAwait(false);
+        db.ChangeTracker.Clear();
     }
 
-    private Tag Make(DemoTag demo, ShopSettings settings)
+    private Tag Make(DemoTag demo, ShopSettings settings, Core.Origin.PatternBook book)
     {
         DateTimeOffset now = time.GetUtcNow();
         DateTimeOffset booked = now.AddDays(-demo.DaysAgo);
@@ -68,13 +74,19 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             Id = Guid.CreateVersion7(now), Part = m.Part, Kind = m.Kind, Value = m.Value, Instrument = m.With, UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Standard), At = Next(1),
         }));
         (tag.Tried, tag.TriedNote) = (demo.Tried?.Did, demo.Tried?.Note ?? "");
+        (tag.Wish, tag.WorthSound, tag.Rarity, tag.Ways) = (demo.Wish, demo.WorthSound, demo.Rarity, [.. demo.Ways]);
+        (tag.KinColour, tag.KinShadow, tag.KinFit) = (demo.Kin?.Colour, demo.Kin?.Shadow, demo.Kin?.Fit);
+        if (demo.OnOrder is { } order)
+        {
+            tag.Findings.Where(f => f.Part == order.Part).ToList().ForEach(f => (f.OnOrder, f.ArrivesOn) = (true, today.AddDays(order.ArrivesInDays)));
+        }
         if (demo.AsFoundMm.Length > 0)
         {
             tag.Proofs.Add(Proof(demo.AsFoundMm, true, Next(20)));
         }
         if (demo.Aim is AimKind aim)
         {
-            Work(tag, demo, new PlanQuestion(tag.Tool(), aim, tag.Standing(), ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm), now, time.LocalTimeZone);
+            Work(tag, demo, RodDesk.Ask(tag, aim, settings, new HashSet<string> { "shop oven" }, book), settings.Name, now, time.LocalTimeZone);
         }
         if (demo.Surveyed)
         {
@@ -88,7 +100,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         return tag;
     }
 
-    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, DateTimeOffset now, TimeZoneInfo zone)
+    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, string shop, DateTimeOffset now, TimeZoneInfo zone)
     {
         var random = new Random(demo.Number);
         tag.Steps.AddRange(Planner.Plan(question));
@@ -96,7 +108,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         if (demo.Standing is not null)
         {
             // What stands is the step whose wait is running.
-            int standing = tag.Steps.FindIndex(s => s.WaitMin > 60);
+            int standing = tag.Steps.FindIndex(s => s.Key == demo.Standing.Value.Step);
             done = standing >= 0 ? standing + 1 : done;
         }
         else if (done < tag.Steps.Count && done > 0)
@@ -127,6 +139,11 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             double minutes = Math.Round(step.LikelyMin * (0.8 + (0.6 * random.NextDouble())), 1);
             step.State = StepState.Done;
             step.EndedAt = end;
+            tag.SeenCautions.AddRange(Core.Safety.Cautions.Of(step.Caution).Select(c => c.Id).Except(tag.SeenCautions).ToList());
+            if (!step.Undoable && Gate.IsOthers(tag, shop))
+            {
+                (step.Agreed, step.AgreedAt) = ($"{tag.Owner}, at the bench", end);
+            }
             tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(end.AddMinutes(-minutes)), At = end.AddMinutes(-minutes), Kind = LogKind.Started, Step = step.Key, Text = step.Title });
             tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(end), At = end, Kind = LogKind.Stopped, Step = step.Key, Minutes = minutes, Text = step.Title });
         }

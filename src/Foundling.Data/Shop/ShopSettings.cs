@@ -1,4 +1,3 @@
-using Foundling.Core.Rod;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
 
@@ -19,8 +18,14 @@ public sealed class ShopSettings
     /// <summary>Relative humidity, %.</summary>
     public double HumidityPercent { get; set; } = 55;
 
-    /// <summary>How the shop takes rust off.</summary>
-    public RustSchool Rust { get; set; } = RustSchool.Chelating;
+    /// <summary>Ways the shop prefers, each as "choice=way"; where it has none the book advises.</summary>
+    public List<string> Ways { get; set; } = [];
+
+    /// <summary>How the shop dresses its own tools, in words: a colour, a grip.</summary>
+    public string Dress { get; set; } = "";
+
+    /// <summary>What an hour at the bench is counted at, in the shop's money.</summary>
+    public double HourRate { get; set; }
 }
 
 /// <summary>The one clock that may run.</summary>

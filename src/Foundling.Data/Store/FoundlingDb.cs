@@ -25,6 +25,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
     /// <summary>Parts without a tool.</summary>
     public DbSet<OrphanPart> OrphanParts => Set<OrphanPart>();
 
+    /// <summary>What the shop has said of its kit and materials.</summary>
+    public DbSet<StoreItem> StoreItems => Set<StoreItem>();
+
     /// <summary>The shop's settings, one row.</summary>
     public DbSet<ShopSettings> Shop => Set<ShopSettings>();
 

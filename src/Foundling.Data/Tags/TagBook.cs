@@ -1,17 +1,14 @@
 using Foundling.Core;
 using Foundling.Core.Origin;
-using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
-using Foundling.Data.Reference;
-using Foundling.Data.Shop;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
 
 namespace Foundling.Data.Tags;
 
 /// <summary>Reads and keeps tags.</summary>
-public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, PatternShelf patterns)
+public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patterns)
 {
     /// <summary>The pattern book tags are dated by.</summary>
     public Task<PatternBook> Patterns(CancellationToken cancel = default) => patterns.Read(cancel);
@@ -36,11 +33,11 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
         var steps = await db.Set<PlanStep>()
             .Where(s => byNumber.Keys.Contains(EF.Property<int>(s, "TagNumber")))
             .OrderBy(s => s.Order)
-            .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State })
+            .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State, s.WaitsFor })
             .ToListAsync(cancel).ConfigureAwait(false);
         foreach (var s in steps)
         {
-            byNumber[s.Tag].Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason, LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State });
+            byNumber[s.Tag].Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason, LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State, WaitsFor = s.WaitsFor });
         }
         tags.ForEach(Sort);
         return tags;
@@ -115,69 +112,6 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, ShopBook shop, Pa
     /// <summary>False for a look at something the book no longer has; it is kept, but says nothing.</summary>
     public static bool Known(Look look, PatternBook book) =>
         look.Trait is null || book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Variants.Contains(look.Variant ?? "") == true;
-
-    /// <summary>The question a plan for this tag answers.</summary>
-    public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default)
-    {
-        ShopSettings settings = await shop.Read(cancel).ConfigureAwait(false);
-        return new PlanQuestion(tag.Tool(), aim, tag.Standing(), ReferenceData.Baths, settings.Rust, settings.TemperatureC, settings.HumidityPercent, tag.LengthMm);
-    }
-
-    /// <summary>Chooses an aim and plans for it, keeping what is done.</summary>
-    public async Task Aim(Tag tag, AimKind aim, CancellationToken cancel = default)
-    {
-        IReadOnlyList<PlanStep> plan = Planner.Replan(tag.Steps, await Question(tag, aim, cancel).ConfigureAwait(false));
-        tag.Aim = aim;
-        foreach (PlanStep gone in tag.Steps.Except(plan).ToList())
-        {
-            tag.Steps.Remove(gone);
-            PlanStep? same = plan.FirstOrDefault(s => s.Key == gone.Key);
-            if (same is not null)
-            {
-                db.Entry(gone).CurrentValues.SetValues(same);
-                tag.Steps.Add(gone);
-            }
-            else
-            {
-                db.Remove(gone);
-            }
-        }
-        foreach (PlanStep added in plan.Where(s => tag.Steps.All(t => t.Key != s.Key)))
-        {
-            tag.Steps.Add(added);
-        }
-        Sort(tag);
-        await Save(tag, cancel).ConfigureAwait(false);
-    }
-
-    /// <summary>Finishes a step: books it, starts its wait, ends the waits it follows.</summary>
-    public async Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default)
-    {
-        if (step.State == StepState.Done)
-        {
-            return;
-        }
-        DateTimeOffset now = time.GetUtcNow();
-        step.State = StepState.Done;
-        step.EndedAt = now;
-        tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.StepDone, Step = step.Key, Text = step.Title });
-        if (step.WaitMin is double wait && wait > 0)
-        {
-            DateTimeOffset local = TimeZoneInfo.ConvertTime(now, time.LocalTimeZone);
-            tag.Waits.Add(new Wait
-            {
-                Id = Guid.CreateVersion7(now), Step = step.Key, What = step.Title, StartedAt = now, ReadyAt = now.AddMinutes(wait),
-                LookInAt = step.LookInMin is double look ? Core.Baths.Soak.LookInAt(local, look).ToUniversalTime() : null,
-                MustBeOutAt = step.OutByMin is double outBy ? now.AddMinutes(outBy) : null,
-            });
-            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.WaitBegun, Step = step.Key, Text = step.Title });
-        }
-        if (tag.Steps.All(s => s.State != StepState.Open))
-        {
-            tag.Status = TagStatus.Done;
-        }
-        await Save(tag, cancel).ConfigureAwait(false);
-    }
 
     private IQueryable<Tag> Whole() => db.Tags
         .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t => t.Pictures).Include(t => t.Steps)

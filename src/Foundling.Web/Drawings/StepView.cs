@@ -1,3 +1,5 @@
+using Foundling.Core.Gauges;
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 
 namespace Foundling.Web.Drawings;
@@ -8,4 +10,7 @@ namespace Foundling.Web.Drawings;
 /// <param name="Running">The clock runs for it.</param>
 /// <param name="IsNext">It is the next one to do.</param>
 /// <param name="SpentMinutes">Minutes booked on it.</param>
-public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext, double? SpentMinutes);
+/// <param name="Gate">What must be seen, agreed or have come before it starts.</param>
+/// <param name="Gauges">Gauges that help with it, filled in.</param>
+/// <param name="Opened">Its details stand open, because something typed there was refused.</param>
+public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext, double? SpentMinutes, Gate Gate, IReadOnlyList<StepGauge> Gauges, bool Opened);

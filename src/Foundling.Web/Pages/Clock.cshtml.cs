@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
@@ -7,7 +8,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages;
 
 /// <summary>The running step, large enough for dirty hands.</summary>
-public sealed class ClockModel(ClockBook clock, TagBook tags) : PageModel
+public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopBook shop) : PageModel
 {
     /// <summary>The running clock.</summary>
     public RunningClock? Running { get; private set; }
@@ -32,13 +33,18 @@ public sealed class ClockModel(ClockBook clock, TagBook tags) : PageModel
         }
         else
         {
-            Ready = [.. (await tags.InHand()).Where(t => t.Waits.All(w => w.EndedAt is not null)).Select(t => (t, t.Steps.FirstOrDefault(s => s.State == StepState.Open)!)).Where(x => x.Item2 is not null).Take(6)];
+            Ready = [.. (await tags.InHand()).Where(t => t.Waits.All(w => w.EndedAt is not null)).Select(t => (t, t.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0)!)).Where(x => x.Item2 is not null).Take(6)];
         }
     }
 
     /// <summary>Starts the clock.</summary>
     public async Task<IActionResult> OnPostStart(int number, string step)
     {
+        if (await tags.Find(number) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == step) is PlanStep plan && !Gate.Of(tag, plan, (await shop.Read()).Name).Open)
+        {
+            // What must be seen or agreed first stands at the step.
+            return LocalRedirect($"/tag/{number}/rod#step-{plan.Key}");
+        }
         await clock.Start(number, step ?? "");
         return Back();
     }
@@ -57,7 +63,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags) : PageModel
         await clock.Stop();
         if (running is not null && await tags.Find(running.TagNumber) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == running.Step) is PlanStep step)
         {
-            await tags.Finish(tag, step);
+            await rods.Finish(tag, step);
             return LocalRedirect($"/tag/{tag.Number}/rod");
         }
         return LocalRedirect("/clock");

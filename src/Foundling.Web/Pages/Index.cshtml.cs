@@ -33,7 +33,7 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
             PlanStep? step = Running?.TagNumber == tag.Number ? tag.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
             bool running = step is not null;
             // A tag whose last step still waits has nothing to do until the wait is ended.
-            step ??= tag.Waits.Any(w => w.EndedAt is null) ? null : tag.Steps.FirstOrDefault(s => s.State == StepState.Open);
+            step ??= tag.Waits.Any(w => w.EndedAt is null) ? null : tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0);
             if (step is not null)
             {
                 Next.Add((tag, step, running));

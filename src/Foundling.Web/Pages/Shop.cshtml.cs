@@ -1,5 +1,5 @@
 using Foundling.Core;
-using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Tags;
 using Foundling.Data.Papers;
 using Foundling.Data.Shop;
@@ -18,7 +18,7 @@ public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions opt
     public ShopSettings Settings { get; private set; } = new();
 
     /// <summary>What was typed.</summary>
-    public (string? Temperature, string? Humidity) Typed { get; private set; }
+    public (string? Temperature, string? Humidity, string? Rate) Typed { get; private set; }
 
     /// <summary>True when a passphrase guards this shop.</summary>
     public bool Guarded => options.Passphrase is not null;
@@ -30,12 +30,29 @@ public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions opt
     public async Task OnGet() => Settings = await shop.Read();
 
     /// <summary>Keeps the settings.</summary>
-    public async Task<IActionResult> OnPost(string? name, string? temperature, string? humidity, RustSchool rust)
+    public async Task<IActionResult> OnPost(string? name, string? temperature, string? humidity, string? rate, string? dress)
     {
         Settings = await shop.Read();
-        Typed = (temperature, humidity);
+        Typed = (temperature, humidity, rate);
         Settings.Name = (name ?? "").Trim()[..Math.Min(80, (name ?? "").Trim().Length)];
-        Settings.Rust = rust;
+        Settings.Dress = (dress ?? "").Trim()[..Math.Min(80, (dress ?? "").Trim().Length)];
+        foreach (Choice choice in Choices.All)
+        {
+            string way = Request.Form[$"way-{choice.Id}"].ToString();
+            Settings.Ways = choice.Ways.Any(w => w.Id == way) || way.Length == 0 ? Choices.Keep(Settings.Ways, choice.Id, way) : Settings.Ways;
+        }
+        if (string.IsNullOrWhiteSpace(rate))
+        {
+            Settings.HourRate = 0;
+        }
+        else if (Core.Units.Typed.TryMoney(rate, out decimal hour) && hour is >= 0 and <= 10_000)
+        {
+            Settings.HourRate = (double)hour;
+        }
+        else
+        {
+            ModelState.AddModelError("Rate", $"\"{rate}\" is not an hour's money; 0 to 10,000.");
+        }
         if (double.TryParse(temperature?.Replace(',', '.'), out double t) && t is >= -20 and <= 50)
         {
             Settings.TemperatureC = t;

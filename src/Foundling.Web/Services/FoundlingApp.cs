@@ -74,6 +74,8 @@ public static class FoundlingApp
         services.AddScoped<ShopBook>();
         services.AddScoped<ClockBook>();
         services.AddScoped<TagBook>();
+        services.AddScoped<RodDesk>();
+        services.AddScoped<StoreRoom>();
         services.AddScoped<LotBook>();
         services.AddScoped<PartsBox>();
         services.AddSingleton<PatternCache>();

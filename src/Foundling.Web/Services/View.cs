@@ -117,8 +117,27 @@ public static class Words
     {
         AimKind.Keep => "stabilise it, change nothing else",
         AimKind.Work => "make it cut",
-        _ => "as it left the works",
+        AimKind.Show => "as it left the works",
+        _ => "works, dressed to this shop's taste; the papers say so",
     };
+
+    /// <summary>A stage of the work.</summary>
+    public static string Of(Core.Rod.Stage stage) => stage switch
+    {
+        Core.Rod.Stage.AsFound => "As found", Core.Rod.Stage.Apart => "Apart", Core.Rod.Stage.SmallParts => "Small parts", Core.Rod.Stage.Derust => "Rust", Core.Rod.Stage.Bed => "Bed", Core.Rod.Stage.Mechanism => "Works", _ => stage.ToString(),
+    };
+
+    /// <summary>A sum in the shop's money.</summary>
+    public static string Money(double amount) => amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
+
+    /// <summary>Minutes more or less.</summary>
+    public static string More(double minutes) => minutes == 0 ? "as long" : $"{Core.Units.Typed.Hours(Math.Abs(minutes))} {(minutes > 0 ? "more" : "less")}";
+
+    /// <summary>How often a tool turns up.</summary>
+    public static string Of(Core.Aim.Rarity rarity) => rarity switch { Core.Aim.Rarity.Common => "common, every market has one", Core.Aim.Rarity.Uncommon => "uncommon, now and then", Core.Aim.Rarity.Scarce => "scarce, seldom", _ => "rare, hardly ever" };
+
+    /// <summary>How much of a supply there is.</summary>
+    public static string Of(Data.Stores.Stock stock) => stock switch { Data.Stores.Stock.Have => "there", Data.Stores.Stock.Low => "running low", Data.Stores.Stock.None => "none", _ => "on order" };
 
     /// <summary>A material in words.</summary>
     public static string Of(Core.Tools.Material material) => material switch

@@ -76,6 +76,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
 
+                    b.Property<DateOnly?>("ArrivesOn")
+                        .HasColumnType("TEXT");
+
                     b.Property<long>("At")
                         .HasColumnType("INTEGER");
 
@@ -95,6 +98,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<string>("Note")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("OnOrder")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Part")
                         .IsRequired()
@@ -319,6 +325,19 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<string>("Key")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("After")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Agreed")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("AgreedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly?>("ArrivesOn")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Block")
                         .HasColumnType("TEXT");
 
@@ -326,10 +345,18 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Choice")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<long?>("EndedAt")
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("FinishTest")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Hand")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -399,6 +426,10 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<double?>("WaitMin")
                         .HasColumnType("REAL");
+
+                    b.Property<string>("WaitsFor")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.HasKey("TagNumber", "Key");
 
@@ -540,6 +571,13 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<string>("Purpose")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Rarity")
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("SeenCautions")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("SoleWidthMm")
                         .HasColumnType("REAL");
 
@@ -565,6 +603,17 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("Ways")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Wish")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal?>("WorthSound")
+                        .HasColumnType("TEXT");
 
                     b.HasKey("Number");
 
@@ -675,6 +724,13 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<int>("Id")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Dress")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("HourRate")
+                        .HasColumnType("REAL");
+
                     b.Property<double>("HumidityPercent")
                         .HasColumnType("REAL");
 
@@ -682,12 +738,12 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
-                    b.Property<string>("Rust")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
                     b.Property<double>("TemperatureC")
                         .HasColumnType("REAL");
+
+                    b.PrimitiveCollection<string>("Ways")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 
@@ -743,6 +799,26 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("Kind", "Part");
 
                     b.ToTable("OrphanParts");
+                });
+
+            modelBuilder.Entity("Foundling.Data.Stores.StoreItem", b =>
+                {
+                    b.Property<string>("Item")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("ArrivesOn")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Stock")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Item");
+
+                    b.ToTable("StoreItems");
                 });
 
             modelBuilder.Entity("Foundling.Data.Tags.Lot", b =>

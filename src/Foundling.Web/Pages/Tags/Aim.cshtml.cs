@@ -1,34 +1,69 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
+using Foundling.Core.Units;
+using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The aims side by side.</summary>
-public sealed class AimModel(TagBook tags) : TagPageModel(tags)
+public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPageModel(tags)
 {
+    private const int MostWords = 500;
+
     /// <inheritdoc />
     public override string Here => "aim";
 
-    /// <summary>Each aim with its plan and total.</summary>
-    public List<(AimKind Aim, IReadOnlyList<PlanStep> Steps, TotalsResult Total)> Aims { get; } = [];
+    /// <summary>Each aim with what it takes and leaves.</summary>
+    public List<AimReview> Aims { get; } = [];
+
+    /// <summary>The shop.</summary>
+    public ShopSettings Settings { get; private set; } = new();
+
+    /// <summary>What was typed, kept when it is refused.</summary>
+    public (string? Worth, string? Wish) Sent { get; private set; }
+
+    /// <summary>True for a tool that is someone else's.</summary>
+    public bool Others => Gate.IsOthers(Tool, Settings.Name);
+
+    /// <summary>The aim the book would take for a tool of this rarity in this state, and why.</summary>
+    public (AimKind Aim, string Why) Advice => Tool.Rarity is Rarity.Scarce or Rarity.Rare ? (AimKind.Keep, "Tools as scarce as this are worth more untouched.")
+        : Tool.Tried == Core.State.AsFoundTry.Well && Tool.Standing().All(f => f.Severity < 2) ? (AimKind.Keep, "It works well as it is.") : (AimKind.Work, "It should cut; more than that is taste.");
 
     /// <summary>Plans every aim.</summary>
     public async Task OnGet()
     {
-        foreach (AimKind aim in Enum.GetValues<AimKind>())
-        {
-            IReadOnlyList<PlanStep> steps = Planner.Plan(await Book.Question(Tool, aim));
-            Aims.Add((aim, steps, Totals.Of(steps.Select(s => s.Minutes))));
-        }
+        Settings = await shop.Read();
+        PlanQuestion question = await rods.Question(Tool, AimKind.Work);
+        Aims.AddRange(Enum.GetValues<AimKind>().Select(aim => AimReview.Of(question with { Aim = aim }, (double?)Tool.WorthSound, Tool.Rarity ?? Rarity.Common)));
     }
 
     /// <summary>Chooses an aim and plans for it.</summary>
     public async Task<IActionResult> OnPost(AimKind aim)
     {
-        await Book.Aim(Tool, aim);
+        await rods.Aim(Tool, aim);
         return ToLeaf("rod");
+    }
+
+    /// <summary>Keeps what the owner wishes and what a sound one is worth.</summary>
+    public async Task<IActionResult> OnPostWish(string? wish, string? worth, Rarity? rarity)
+    {
+        Sent = (worth, wish);
+        decimal? sound = null;
+        if (!string.IsNullOrWhiteSpace(worth))
+        {
+            if (!Typed.TryMoney(worth, out decimal money))
+            {
+                ModelState.AddModelError("Worth", $"\"{worth}\" is not a sum of money.");
+                await OnGet();
+                return Page();
+            }
+            sound = money;
+        }
+        (Tool.WorthSound, Tool.Rarity, Tool.Wish) = (sound, rarity, (wish ?? "").Trim()[..Math.Min(MostWords, (wish ?? "").Trim().Length)]);
+        await Book.Save(Tool);
+        return ToLeaf("aim");
     }
 }

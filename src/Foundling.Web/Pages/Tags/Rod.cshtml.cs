@@ -1,12 +1,18 @@
+using Foundling.Core;
+using Foundling.Core.Gauges;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Units;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
+using Foundling.Web.Drawings;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The rod: every step in order.</summary>
-public sealed class RodModel(TagBook tags, ClockBook clock, TimeProvider time) : TagPageModel(tags)
+public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBook clock) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "rod";
@@ -14,17 +20,66 @@ public sealed class RodModel(TagBook tags, ClockBook clock, TimeProvider time) :
     /// <summary>The running clock.</summary>
     public RunningClock? Running { get; private set; }
 
+    /// <summary>The shop.</summary>
+    public ShopSettings Settings { get; private set; } = new();
+
+    /// <summary>How much of the rod is drawn.</summary>
+    public RodZoom Zoom { get; private set; }
+
+    /// <summary>What the last change of a way made of the rod; null when none was made just now.</summary>
+    public (Choice Choice, Way Was, PlanDiff Change)? Changed { get; private set; }
+
+    /// <summary>What the plan is made from, where it was asked.</summary>
+    public PlanQuestion? Asked { get; private set; }
+
+    /// <summary>What was typed, kept when it is refused.</summary>
+    public (string? Title, string? Minutes, string? Reason, string? Step) Sent { get; private set; }
+
+    /// <summary>What practitioners say against the last move; null for nothing.</summary>
+    [TempData]
+    public string? Warning { get; set; }
+
     /// <summary>Minutes booked on each step.</summary>
     public IReadOnlyDictionary<string, double> Spent => Core.Log.LogTotals.ByStep(Tool.Log);
 
+    /// <summary>A step as a line of the list.</summary>
+    public StepView View(PlanStep step, PlanStep? next) => new(
+        Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null, Gate.Of(Tool, step, Settings.Name),
+        step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key);
+
+    private async Task Read()
+    {
+        Running = await clock.Running();
+        Settings = await shop.Read();
+    }
+
     /// <summary>Shows the rod.</summary>
-    public async Task OnGet() => Running = await clock.Running();
+    /// <param name="show">How much is drawn: job, stage or sitting.</param>
+    /// <param name="was">A choice and the way it had, as "choice=way", to show what its change did.</param>
+    public async Task OnGet(string? show, string? was)
+    {
+        await Read();
+        Zoom = Enum.TryParse(show, true, out RodZoom zoom) && Enum.IsDefined(zoom) ? zoom : RodZoom.Job;
+        if (was is not null && Tool.Aim is AimKind aim && Choices.Read([was]) is { Count: 1 } before)
+        {
+            (string choice, string way) = before.First();
+            PlanQuestion now = Asked = await rods.Question(Tool, aim);
+            Changed = (Choices.Find(choice), Choices.Find(choice).Find(way), PlanDiff.Of(Planner.Plan(now.With(choice, way)), Planner.Plan(now)));
+        }
+    }
 
     /// <summary>Starts the clock for a step.</summary>
-    public async Task<IActionResult> OnPostStart(string? step)
+    public async Task<IActionResult> OnPostStart(string? step, bool seen)
     {
-        await clock.Start(Tool.Number, step ?? "");
-        return ToLeaf("rod", "step-" + step);
+        if (Find(step) is not { } found)
+        {
+            return NotFound();
+        }
+        await Read();
+        await rods.Pass(Tool, found, seen);
+        await Book.Save(Tool);
+        await clock.Start(Tool.Number, found.Key);
+        return ToLeaf("rod", "step-" + found.Key);
     }
 
     /// <summary>Stops the clock.</summary>
@@ -35,64 +90,90 @@ public sealed class RodModel(TagBook tags, ClockBook clock, TimeProvider time) :
     }
 
     /// <summary>Finishes a step; its clock stops with it.</summary>
-    public async Task<IActionResult> OnPostDone(string? step)
+    public async Task<IActionResult> OnPostDone(string? step, bool seen)
     {
-        PlanStep? found = Tool.Steps.FirstOrDefault(s => s.Key == step);
-        if (found is null)
+        if (Find(step) is not { } found)
         {
             return NotFound();
         }
-        RunningClock? running = await clock.Running();
-        if (running is not null && running.TagNumber == Tool.Number && running.Step == step)
+        await Read();
+        await rods.Pass(Tool, found, seen);
+        if (Running is not null && Running.TagNumber == Tool.Number && Running.Step == step)
         {
             await clock.Stop();
         }
-        await Book.Finish(Tool, found);
-        return ToLeaf("rod", "step-" + step);
+        await rods.Finish(Tool, found);
+        return ToLeaf("rod", "step-" + found.Key);
     }
 
     /// <summary>Leaves a step out, with the reason.</summary>
-    public async Task<IActionResult> OnPostSkip(string? step, string? reason)
-    {
-        PlanStep? found = Tool.Steps.FirstOrDefault(s => s.Key == step);
-        if (found is null)
-        {
-            return NotFound();
-        }
-        if (string.IsNullOrWhiteSpace(reason))
-        {
-            Running = await clock.Running();
-            ModelState.AddModelError("", $"Say why \"{found.Title}\" is left out; the papers show it.");
-            return Page();
-        }
-        DateTimeOffset now = time.GetUtcNow();
-        (found.State, found.EndedAt, found.SkipReason) = (StepState.Skipped, now, reason.Trim()[..Math.Min(500, reason.Trim().Length)]);
-        Tool.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.StepSkipped, Step = step, Text = $"{found.Title}: {found.SkipReason}" });
-        await Book.Save(Tool);
-        return ToLeaf("rod", "step-" + step);
-    }
+    public Task<IActionResult> OnPostSkip(string? step, string? reason) => Do(step, found => rods.Skip(Tool, found, reason), reason: reason);
+
+    /// <summary>Notes that a step which cannot be undone may be done.</summary>
+    public Task<IActionResult> OnPostAgree(string? step, string? reason) => Do(step, found => rods.Agree(Tool, found, reason), reason: reason);
+
+    /// <summary>What a step waited for has come.</summary>
+    public Task<IActionResult> OnPostArrived(string? step) => Do(step, found => rods.Arrived(Tool, found));
 
     /// <summary>Takes a finished or skipped step back.</summary>
-    public async Task<IActionResult> OnPostReopen(string? step)
+    public Task<IActionResult> OnPostReopen(string? step) => Do(step, async found =>
     {
-        PlanStep? found = Tool.Steps.FirstOrDefault(s => s.Key == step);
-        if (found is null)
-        {
-            return NotFound();
-        }
         (found.State, found.EndedAt, found.SkipReason) = (StepState.Open, null, "");
         if (Tool.Status == TagStatus.Done)
         {
             Tool.Status = TagStatus.InHand;
         }
         await Book.Save(Tool);
-        return ToLeaf("rod", "step-" + step);
-    }
+    });
 
-    /// <summary>Plans again after findings changed; what is done stays.</summary>
-    public async Task<IActionResult> OnPostReplan()
+    /// <summary>Moves a step earlier, later or behind another; a rule that forbids it is named.</summary>
+    public Task<IActionResult> OnPostMove(string? step, string? to) => Do(step, async found =>
     {
-        await Book.Aim(Tool, Tool.Aim ?? AimKind.Work);
+        PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
+        MoveResult moved = to is "earlier" or "later" ? Handwork.Nudge(Tool.Steps, found.Key, to == "earlier", question) : Handwork.Move(Tool.Steps, found.Key, to ?? "", question);
+        if (moved.Forbidden is string rule)
+        {
+            throw new InputException("order_rule", "step", found.Key, "a place the order rules allow", rule);
+        }
+        Warning = moved.Warning;
+        await rods.Keep(Tool, moved.Steps);
+    });
+
+    /// <summary>Splits a step into two.</summary>
+    public Task<IActionResult> OnPostSplit(string? step, string? name, string? minutes) => Do(step, async found =>
+        await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, ReadMinutes(minutes))), name, minutes);
+
+    /// <summary>Adds a step of one's own.</summary>
+    public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, Stage stage)
+    {
+        Sent = (title, minutes, reason, null);
+        await Read();
+        Stage where = Tool.Steps.FirstOrDefault(s => s.Key == behind)?.Stage ?? stage;
+        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, ReadMinutes(minutes), reason, behind ?? ""));
         return ToLeaf("rod");
     }
+
+    /// <summary>Plans again after findings changed; what is done and what was changed by hand stays.</summary>
+    public async Task<IActionResult> OnPostReplan()
+    {
+        await rods.Aim(Tool, Tool.Aim ?? AimKind.Work);
+        return ToLeaf("rod");
+    }
+
+    private PlanStep? Find(string? step) => Tool.Steps.FirstOrDefault(s => s.Key == step);
+
+    private async Task<IActionResult> Do(string? step, Func<PlanStep, Task> what, string? title = null, string? minutes = null, string? reason = null)
+    {
+        if (Find(step) is not { } found)
+        {
+            return NotFound();
+        }
+        Sent = (title, minutes, reason, step);
+        await Read();
+        await what(found);
+        return ToLeaf("rod", "step-" + found.Key);
+    }
+
+    private static double ReadMinutes(string? text) => Typed.TryMinutes((text ?? "").Trim(), out double value) ? value
+        : throw new InputException("not_a_time", "minutes", text, "minutes", $"\"{text}\" is not a time. Type minutes such as 25, or hours such as 1:30.");
 }

@@ -2,10 +2,11 @@
  * The stall check. What each answer means was worked out by the shop; here answers are only added up, so that it works
  * without a connection. A check that became a tag waits in this browser until the shop has taken it, once.
  * @typedef {{mean: number, variance: number}} Work
- * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[], adds: Record<string, Work>}} Effect
+ * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[], adds: Record<string, Work>, share: number, raises: string[]}} Effect
+ * @typedef {{stopper: number, doubt: number, further_doubt: number, minute: number, raised: number}} Weights
  * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], answers: Effect[]}} Row
  * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
- * @typedef {{z80: number, on_shelf: Record<string, number>, tables: Table[]}} Data
+ * @typedef {{z80: number, on_shelf: Record<string, number>, weights: Weights, tables: Table[]}} Data
  */
 const nowKey = 'stall:now';
 const queueKey = 'stall:queue';
@@ -31,7 +32,22 @@ export function stall() {
   const table = () => data?.tables.find((t) => t.kind === now.kind);
   const answered = () => now.path.filter(([, a]) => a !== '');
   const effects = () => answered().map(([q, a]) => table()?.rows.find((r) => r.id === q)?.answers.find((x) => x.id === a)).filter((e) => e !== undefined);
-  const next = () => table()?.rows.find((r) => !now.path.some(([q]) => q === r.id) && !r.not_after.some((x) => answered().some(([q, a]) => `${q}/${a}` === x)));
+  const open = () => (table()?.rows ?? []).filter((r) => !now.path.some(([q]) => q === r.id) && !r.not_after.some((x) => answered().some(([q, a]) => `${q}/${a}` === x)));
+  /** What matters most for the verdict so far: the open question most hangs on, its bad answers likelier when another spoke for them. */
+  const next = () => {
+    const rows = open();
+    const w = data?.weights;
+    if (!w || rows.some((r) => r.id === 'edge_there')) return rows[0];
+    const soFar = effects();
+    const doubted = soFar.some((e) => e.doubts.length > 0);
+    const weight = (/** @type {Row} */ r) => {
+      const raised = soFar.some((e) => e.raises.includes(r.id)) ? w.raised : 1;
+      const shares = r.answers.map((a, i) => (i === 0 ? 1 : raised) * a.share);
+      const hangs = (/** @type {Effect} */ a) => a.stoppers.length * w.stopper + a.doubts.length * (doubted ? w.further_doubt : w.doubt) + w.minute * Math.abs(a.adds.Work.mean);
+      return r.answers.reduce((sum, a, i) => sum + shares[i] * hangs(a), 0) / shares.reduce((a, b) => a + b, 0);
+    };
+    return rows.sort((a, b) => weight(b) - weight(a))[0];
+  };
   const keep = () => localStorage.setItem(nowKey, JSON.stringify(now));
 
   function show() {
@@ -91,10 +107,10 @@ export function stall() {
     price();
     const like = data?.on_shelf[at.kind] ?? 0;
     part('shelf').textContent = like === 0 ? 'None like it on the shelf.' : `${like} like it on the shelf already.`;
-    const open = asking ? [] : at.rows.filter((r) => now.path.some(([q, a]) => q === r.id && (a === '' || r.answers.find((x) => x.id === a)?.doubts.length)) || !now.path.some(([q]) => q === r.id));
-    part('before').hidden = open.length === 0 || stoppers.length > 0;
+    const unsure = asking ? [] : at.rows.filter((r) => now.path.some(([q, a]) => q === r.id && (a === '' || r.answers.find((x) => x.id === a)?.doubts.length)) || !now.path.some(([q]) => q === r.id));
+    part('before').hidden = unsure.length === 0 || stoppers.length > 0;
     part('before-title').textContent = now.pictures ? 'Pictures to ask for' : 'Look at this before paying';
-    lines('before-list', open.slice(0, 5).map((r) => (now.pictures ? r.picture : `${r.ask} ${r.look}`)), 'li');
+    lines('before-list', unsure.slice(0, 5).map((r) => (now.pictures ? r.picture : `${r.ask} ${r.look}`)), 'li');
   }
 
   function price() {

@@ -1,0 +1,90 @@
+using Foundling.Core.Rod;
+using Foundling.Core.Tags;
+
+namespace Foundling.Core.Aim;
+
+/// <summary>What an aim takes, costs and leaves.</summary>
+/// <param name="Aim">The aim.</param>
+/// <param name="Steps">Its plan.</param>
+/// <param name="Minutes">Hands-on minutes.</param>
+/// <param name="WaitMin">Minutes of waiting on top.</param>
+/// <param name="MaterialsCost">What its materials cost; assumed prices.</param>
+/// <param name="MetalMm">Most metal taken off a working face, mm.</param>
+/// <param name="Lost">Original surfaces it costs, in words.</param>
+/// <param name="LostShare">Share of the original surface it costs, 0 to 1; assumed.</param>
+/// <param name="Final">Steps that cannot be undone.</param>
+/// <param name="WorthAfter">What a sound one is worth less what its lost surface takes; null when its worth is not known. Assumed.</param>
+/// <param name="BuysMost">The single step that buys most of the result; null when none stands out.</param>
+/// <param name="BuysShare">Share of the result it buys, 0 to 1.</param>
+/// <param name="StopAfter">The step after which four fifths of the result are there; null when that is the end.</param>
+/// <param name="StopMinutes">Hands-on minutes up to there, likely.</param>
+public sealed record AimReview(
+    AimKind Aim, IReadOnlyList<PlanStep> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost, double LostShare, IReadOnlyList<PlanStep> Final,
+    double? WorthAfter, PlanStep? BuysMost, double BuysShare, PlanStep? StopAfter, double StopMinutes)
+{
+    private const double StopShare = 0.8, LastPart = 0.93;
+
+    private static readonly string[] Working = ["body", "iron", "blade", "plate", "bit", "upper_jaw", "lower_jaw"];
+
+    /// <summary>Reviews one aim.</summary>
+    /// <param name="question">What the plan is made from, with its aim.</param>
+    /// <param name="worthSound">What a sound one is worth, or null.</param>
+    /// <param name="rarity">How often such a tool turns up.</param>
+    public static AimReview Of(PlanQuestion question, double? worthSound, Rarity rarity)
+    {
+        IReadOnlyList<PlanStep> steps = Planner.Plan(question);
+        double share = Surfaces.Lost(steps), total = 0;
+        var buys = new List<(PlanStep Step, double Buys)>();
+        foreach (IGrouping<PlanRule?, PlanStep> byRule in steps.GroupBy(Planner.RuleOf))
+        {
+            // A rule with several steps buys its share once, with the last of them.
+            buys.Add((byRule.Last(), byRule.Key?.Buys ?? 0));
+        }
+        total = buys.Sum(b => b.Buys);
+        (PlanStep Step, double Buys) most = buys.OrderByDescending(b => b.Buys).ThenBy(b => b.Step.LikelyMin).FirstOrDefault();
+        double so = 0, minutes = 0, all = steps.Sum(s => s.LikelyMin);
+        PlanStep? stop = null;
+        foreach (PlanStep step in steps)
+        {
+            minutes += step.LikelyMin;
+            so += buys.Where(b => b.Step == step).Sum(b => b.Buys);
+            if (so >= StopShare * total - Whole.Slack)
+            {
+                stop = minutes < LastPart * all ? step : null;
+                break;
+            }
+        }
+        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.WaitMin ?? 0), steps.Sum(Supplies.Cost), steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
+            [.. steps.Select(s => s.SurfaceLost).Where(s => s.Length > 0).Distinct()], share, [.. steps.Where(s => !s.Undoable)],
+            worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share)).WorthAfter : null, total > 0 ? most.Step : null, total > 0 ? most.Buys / total : 0, stop, minutes);
+    }
+}
+
+/// <summary>A way beside the others: what the plan becomes with it.</summary>
+/// <param name="Way">The way.</param>
+/// <param name="Taken">It is the one taken.</param>
+/// <param name="Blocked">What blocks it, in a sentence; null when it is open.</param>
+/// <param name="Minutes">Hands-on minutes of the steps of this choice; null when it is blocked.</param>
+/// <param name="WaitMin">Minutes of waiting of those steps.</param>
+/// <param name="Cost">What their materials cost; assumed prices.</param>
+/// <param name="Change">What it would make of the whole rod.</param>
+public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, TotalsResult? Minutes, double WaitMin, double Cost, PlanDiff? Change)
+{
+    /// <summary>The ways of a choice side by side.</summary>
+    public static IReadOnlyList<WayReview> Of(Rod.Ways.Choice choice, PlanQuestion question)
+    {
+        // Their order says nothing here, so the steps are not sorted.
+        List<PlanStep> now = [.. Planner.Steps(question)];
+        string taken = question.Way(choice.Id);
+        return [.. choice.Ways.Select(way =>
+        {
+            if (way.Blocked(question) is string blocked)
+            {
+                return new WayReview(way, way.Id == taken, blocked, null, 0, 0, null);
+            }
+            List<PlanStep> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
+            List<PlanStep> own = [.. with.Where(s => s.Choice == choice.Id)];
+            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.WaitMin ?? 0), own.Sum(Supplies.Cost), way.Id == taken ? null : PlanDiff.Of(now, with));
+        })];
+    }
+}

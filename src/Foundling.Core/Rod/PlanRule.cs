@@ -1,0 +1,92 @@
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Rod;
+
+/// <summary>A condition of a rule, with the words that say it.</summary>
+/// <param name="Words">What must hold, in words.</param>
+/// <param name="Holds">Whether it does.</param>
+public sealed record Cond(string Words, Func<PlanQuestion, bool> Holds);
+
+/// <summary>A rule that puts steps into a plan.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Why">Why it is in the book.</param>
+/// <param name="When">What must hold for it, all of it.</param>
+/// <param name="Steps">The steps it gives.</param>
+/// <param name="Choice">The choice of ways it belongs to; null when no way changes it.</param>
+/// <param name="Buys">How much of the result it buys, beside the other rules of the plan; 0 for what is only needed on the way.</param>
+public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<PlanStep>> Steps, string? Choice = null, double Buys = 0)
+{
+    /// <summary>A rule that gives one step.</summary>
+    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, PlanStep> step, string? choice = null, double buys = 0) =>
+        new(name, why, when, q => [step(q)], choice, buys);
+
+    /// <summary>The first condition that does not hold; null when the rule applies.</summary>
+    public Cond? Blocker(PlanQuestion q)
+    {
+        foreach (Cond cond in When)
+        {
+            if (!cond.Holds(q))
+            {
+                return cond;
+            }
+        }
+        return null;
+    }
+}
+
+/// <summary>A rule of order between steps.</summary>
+/// <param name="Before">Key of the earlier step; a trailing star stands for any ending.</param>
+/// <param name="After">Key of the later step.</param>
+/// <param name="Why">Why this order.</param>
+/// <param name="When">When it holds; null for always.</param>
+/// <param name="Soft">Practitioners differ on it: going against it is a warning, not an error.</param>
+public sealed record OrderRule(string Before, string After, string Why, Cond? When = null, bool Soft = false)
+{
+    /// <summary>True when a key matches a pattern. A piece of a split step follows the rules of the whole.</summary>
+    public static bool Matches(string pattern, string key)
+    {
+        ReadOnlySpan<char> whole = key;
+        if (whole.IndexOf('/') is int cut and > 0)
+        {
+            whole = whole[..cut];
+        }
+        return pattern.EndsWith('*') ? whole.StartsWith(pattern.AsSpan(0, pattern.Length - 1), StringComparison.Ordinal) : whole.SequenceEqual(pattern);
+    }
+}
+
+/// <summary>The conditions rules are written in.</summary>
+internal static class When
+{
+    public static Cond Always { get; } = new("always", _ => true);
+
+    public static Cond NotKeep { get; } = new("the aim goes further than Keep", q => q.Aim != AimKind.Keep);
+
+    public static Cond Keep { get; } = new("the aim is Keep", q => q.Aim == AimKind.Keep);
+
+    public static Cond AimIs(params AimKind[] aims) => new($"the aim is {string.Join(" or ", aims)}", q => aims.Contains(q.Aim));
+
+    public static Cond Kind(params string[] kinds) => new($"it is a {string.Join(" or ", kinds.Select(k => ToolCatalogue.Kind(k).Name.ToLowerInvariant()))}", q => kinds.Contains(q.Tool.Id));
+
+    public static Cond Of(params Family[] families) => new($"it is of the family {string.Join(" or ", families.Select(Words))}", q => families.Contains(q.Tool.Family));
+
+    public static Cond Edge(params EdgeForm[] forms) => new($"its edge has {string.Join(" or ", forms.Select(Words))}", q => forms.Contains(q.Tool.Edge) && q.Tool.Edges.Any(p => q.Has(p.Id)));
+
+    public static Cond There(string part, string name) => new($"it has a {name}", q => q.Has(part));
+
+    public static Cond Found(FindingKind kind, int degree = 1, params string[] parts) =>
+        new($"{FindingScales.Name(kind)}, \"{FindingScales.Sight(kind, degree)}\" or worse{(parts.Length > 0 ? $", on the {string.Join(" or ", parts.Select(p => p.Replace('_', ' ')))}" : "")}", q => q.Worst(kind, parts) >= degree);
+
+    public static Cond Chosen(string choice, params string[] ways) =>
+        new($"{Ways.Choices.Find(choice).Question}: {string.Join(" or ", ways.Select(w => Ways.Choices.Find(choice).Find(w).Name))}", q => ways.Contains(q.Way(choice)));
+
+    public static Cond If(string words, Func<PlanQuestion, bool> holds) => new(words, holds);
+
+    private static string Words(Family family) => family switch { Family.EdgeTool => "edge tools", Family.BoringTool => "boring tools", _ => family.ToString().ToLowerInvariant() + "s" };
+
+    private static string Words(EdgeForm form) => form switch
+    {
+        EdgeForm.BackAndBevel => "a flat back and one bevel", EdgeForm.TwoBevels => "two bevels", EdgeForm.FlatFace => "one flat face", EdgeForm.Burr => "a turned burr", EdgeForm.Toothed => "teeth ground in",
+        EdgeForm.Bypass => "a blade that passes a hook", EdgeForm.Meeting => "two edges that meet", EdgeForm.SawTeeth => "saw teeth", _ => "nothing that cuts",
+    };
+}

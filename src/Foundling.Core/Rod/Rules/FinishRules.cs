@@ -1,0 +1,68 @@
+using Foundling.Core.Safety;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using static Foundling.Core.Rod.PlanQuestion;
+using static Foundling.Core.Rod.When;
+
+namespace Foundling.Core.Rod.Rules;
+
+/// <summary>Rules for the end: protect, prove, put away, look again.</summary>
+internal static class FinishRules
+{
+    private static (string Title, string Test) Proof(ToolKind tool) => tool.Id switch
+    {
+        "metal-bench-plane" or "block-plane" => ("Prove it: three full-width shavings, measured", "Three readings within the target beyond their error."),
+        "wooden-bench-plane" or "rebate-plane" => ("Prove it: three full-width shavings, clear of the mouth", "Three readings within the target, no jam."),
+        "plough-plane" => ("Prove it: a groove in pine and one in hardwood", "Sides clean, depth even from end to end."),
+        "scraper-plane" => ("Prove it: scrape a figured board", "Shavings, not dust, and no tracks."),
+        "toothing-plane" => ("Prove it: tooth a panel both ways", "Even lines over the whole panel."),
+        "spokeshave" => ("Prove it: a curve in ash, with and against", "Clean both ways, no chatter."),
+        "hand-saw" or "back-saw" => ("Prove it: a crosscut to a line", "It keeps the line by its own weight."),
+        "chisel" => ("Prove it: pare end grain of pine", "A clean shaving, no white line."),
+        "drawknife" => ("Prove it: a stave of green wood", "Long shavings, both hands even."),
+        "axe" or "hewing-hatchet" or "metal-hatchet" => ("Prove it: a notch in green wood", "Chips fly clean, the head does not move."),
+        "adjustable-wrench" => ("Prove it on a nut of known size", "No slip and no mark on the flats."),
+        "hand-drill" or "brace" => ("Prove it: a hole in wood and one in mild steel", "Round, in place, the bit does not slip."),
+        "bolt-cutter" => ("Prove it on a soft bolt well under its rating", "Cut through, no mark on the jaws."),
+        _ => ("Prove it: a green twig, then a dry one", "A clean cut, it springs open."),
+    };
+
+    private static string Protect(PlanQuestion q) => q.Tool.Family switch
+    {
+        _ when q.Aim == AimKind.Keep => "Oil the metal thinly, wax over it",
+        Family.Plane when q.Tool.HasWoodenSole => "Wax the sole, oil the iron",
+        Family.Plane => "Wax sole and sides, oil threads and adjuster",
+        Family.Saw => "Wax the plate",
+        Family.EdgeTool => "Oil the steel, wax the handle",
+        Family.Wrench => "Oil the slide, wax the rest",
+        _ => "Oil pivots and threads, wax the rest",
+    };
+
+    public static IReadOnlyList<PlanRule> All { get; } =
+    [
+        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new PlanStep("protect", Stage.Finish, Protect(q), 3, 6, 12)
+        {
+            Materials = ["paste wax: 5 g", "light oil: 3 mL", "lint-free cloth: 1 pieces"], How = "Thin coat, wait for the haze, buff.", WaitMin = 10, Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.", Caution = q.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
+        }, buys: 6),
+        PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q => new PlanStep("prove", Stage.Finish, Proof(q.Tool).Title, 5, 10, 20)
+        {
+            Parts = Ids(q.Edges), Materials = q.Tool.Family == Family.Wrench ? ["a nut of known size"] : ["scrap of softwood", "scrap of hardwood"], How = "Wood, figure, face or edge belong to the reading. The same test as the try as found.", Reason = "Someone else should be able to trust the papers.", FinishTest = Proof(q.Tool).Test, Caution = q.Tool.Family == Family.Cutter ? $"{Cautions.BareEdge} {Cautions.Shatter}" : q.Tool.Family == Family.BoringTool ? Cautions.Rotating : q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
+        }, buys: 4),
+        PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any() || q.Tool.Family == Family.Saw)], q => new PlanStep("store", Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back" : "Cover the edge and hang it dry", 0.5, 1, 2)
+        {
+            Parts = Ids(q.Edges), Materials = q.Tool.Family == Family.Plane ? [] : ["tape or cork strip: 1 pieces"], Reason = "Nobody gets cut reaching for it.", FinishTest = "Nothing bare.", Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : Cautions.BareEdge,
+        }),
+        PlanRule.One("pictures after", "Before means nothing without after.", [Always], _ => new PlanStep("pictures-after", Stage.Finish, "Photograph it finished, same views", 2, 4, 8)
+        {
+            Materials = ["camera and rule"], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
+        }),
+        PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own)], q => new PlanStep("own-papers", Stage.Finish, "Say in the papers what is this shop's own dress", 2, 3, 6)
+        {
+            How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before." : "Colour, grip, finish: each with what was there before.", Reason = "Nobody should take it for the works' own.", FinishTest = "The papers name each change.",
+        }),
+        PlanRule.One("next look", "Rust comes back where it came first.", [Always], q => new PlanStep("next-look", Stage.Finish, $"Set the next look in {(q.RelativeHumidityPercent > 60 ? Assumptions.Standard.NextLookMonths / 2 : Assumptions.Standard.NextLookMonths):0} months", 1, 1, 2)
+        {
+            Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.", FinishTest = "It is in the calendar.",
+        }),
+    ];
+}

@@ -1,0 +1,72 @@
+using Foundling.Core;
+using Foundling.Core.Rod;
+using Foundling.Data.Store;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+
+namespace Foundling.Data.Stores;
+
+/// <summary>How much of something the shop has.</summary>
+public enum Stock
+{
+    /// <summary>Enough.</summary>
+    Have,
+
+    /// <summary>Some, not much.</summary>
+    Low,
+
+    /// <summary>None.</summary>
+    None,
+
+    /// <summary>None, but on order.</summary>
+    OnOrder,
+}
+
+/// <summary>What the shop knows of one supply. What it says nothing of is taken as there.</summary>
+public sealed class StoreItem
+{
+    /// <summary>Name of the supply, as <see cref="Supplies"/> has it.</summary>
+    public string Item { get; set; } = "";
+
+    /// <summary>How much there is.</summary>
+    public Stock Stock { get; set; }
+
+    /// <summary>When what is on order should come.</summary>
+    public DateOnly? ArrivesOn { get; set; }
+
+    /// <summary>When this was said.</summary>
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>Kit and materials of the shop.</summary>
+public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
+{
+    /// <summary>What the shop has said, by supply.</summary>
+    public async Task<IReadOnlyDictionary<string, StoreItem>> All(CancellationToken cancel = default) => await db.StoreItems.AsNoTracking().ToDictionaryAsync(s => s.Item, cancel).ConfigureAwait(false);
+
+    /// <summary>Kit the shop has not got, which closes the ways that need it.</summary>
+    public async Task<IReadOnlySet<string>> Lacking(CancellationToken cancel = default)
+    {
+        List<string> none = await db.StoreItems.Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder).Select(s => s.Item).ToListAsync(cancel).ConfigureAwait(false);
+        return none.Where(i => Supplies.Find(i) is { Kit: true }).ToHashSet();
+    }
+
+    /// <summary>Says how much of something there is.</summary>
+    /// <exception cref="InputException">Nothing the rules speak of.</exception>
+    public async Task Say(string? item, Stock stock, DateOnly? arrivesOn = null, CancellationToken cancel = default)
+    {
+        Supply supply = Supplies.Find(item ?? "") ?? throw new InputException("unknown_supply", "item", item, "a supply of the book", $"\"{item}\" is nothing the rules speak of.");
+        StoreItem? kept = await db.StoreItems.FirstOrDefaultAsync(s => s.Item == supply.Name, cancel).ConfigureAwait(false);
+        if (kept is null)
+        {
+            db.StoreItems.Add(kept = new StoreItem { Item = supply.Name });
+        }
+        (kept.Stock, kept.ArrivesOn, kept.At) = (stock, stock == Stock.OnOrder ? arrivesOn : null, time.GetUtcNow());
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+    }
+}
+
+internal sealed class StoreItemMapping : IEntityTypeConfiguration<StoreItem>
+{
+    public void Configure(EntityTypeBuilder<StoreItem> item) => item.HasKey(s => s.Item);
+}

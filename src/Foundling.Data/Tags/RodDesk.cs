@@ -1,0 +1,180 @@
+using Foundling.Core;
+using Foundling.Core.Origin;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Reference;
+using Foundling.Data.Shop;
+using Foundling.Data.Store;
+using Foundling.Data.Stores;
+
+namespace Foundling.Data.Tags;
+
+/// <summary>Plans tags and keeps what is done to their rods.</summary>
+public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, ShopBook shop, StoreRoom stores)
+{
+    private const int MostWords = 500;
+
+    /// <summary>The question a plan for this tag answers.</summary>
+    public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default) =>
+        Ask(tag, aim, await shop.Read(cancel).ConfigureAwait(false), await stores.Lacking(cancel).ConfigureAwait(false), await tags.Patterns(cancel).ConfigureAwait(false));
+
+    /// <summary>The question a plan for a tag answers in a shop.</summary>
+    /// <param name="tag">The tag.</param>
+    /// <param name="aim">How far to go.</param>
+    /// <param name="settings">The shop.</param>
+    /// <param name="lacking">Kit the shop has not got.</param>
+    /// <param name="book">The pattern book, which says which parts are odd.</param>
+    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopSettings settings, IReadOnlySet<string> lacking, PatternBook book) => new(tag.Tool(), aim, tag.Standing(), ReferenceData.Baths)
+    {
+        TagWays = Choices.Read(tag.Ways), ShopWays = Choices.Read(settings.Ways), Lacking = lacking, TemperatureC = settings.TemperatureC, RelativeHumidityPercent = settings.HumidityPercent, LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose,
+        Measurements = tag.Measurements, Tried = tag.Tried, Dress = settings.Dress, Odd = Odd(tag, book),
+    };
+
+    /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
+    private static HashSet<string> Odd(Tag tag, PatternBook book)
+    {
+        HashSet<string> odd = TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => p.Key).ToHashSet() ?? [];
+        if (new[] { tag.KinColour, tag.KinShadow, tag.KinFit }.Count(k => k == KinLook.Clash) >= 2)
+        {
+            odd.Add("wedge");
+        }
+        return odd;
+    }
+
+    /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>
+    public async Task Aim(Tag tag, AimKind aim, CancellationToken cancel = default)
+    {
+        tag.Aim = aim;
+        await Keep(tag, Handwork.Replan(tag.Steps, await Question(tag, aim, cancel).ConfigureAwait(false)), cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Chooses a way for this tag, or takes the choice back, and plans anew.</summary>
+    /// <exception cref="InputException">No such way, or one that is closed for this tool.</exception>
+    public async Task Choose(Tag tag, string choice, string? way, CancellationToken cancel = default)
+    {
+        AimKind aim = tag.Aim ?? AimKind.Work;
+        if (!string.IsNullOrEmpty(way) && Choices.Find(choice).Find(way).Blocked(await Question(tag, aim, cancel).ConfigureAwait(false)) is string blocked)
+        {
+            throw new InputException("way_blocked", choice, way, "an open way", $"{Choices.Find(choice).Find(way).Name}: {blocked}");
+        }
+        tag.Ways = Choices.Keep(tag.Ways, choice, way);
+        await Aim(tag, aim, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Keeps a rod that was changed by hand.</summary>
+    public async Task Keep(Tag tag, IReadOnlyList<PlanStep> plan, CancellationToken cancel = default)
+    {
+        foreach (PlanStep gone in tag.Steps.Except(plan).ToList())
+        {
+            tag.Steps.Remove(gone);
+            PlanStep? same = plan.FirstOrDefault(s => s.Key == gone.Key);
+            if (same is not null)
+            {
+                db.Entry(gone).CurrentValues.SetValues(same);
+                tag.Steps.Add(gone);
+            }
+            else
+            {
+                db.Remove(gone);
+            }
+        }
+        foreach (PlanStep added in plan.Where(s => tag.Steps.All(t => t.Key != s.Key)))
+        {
+            tag.Steps.Add(added);
+        }
+        TagBook.Sort(tag);
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Refuses a step whose gate is shut.</summary>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="step">The step.</param>
+    /// <param name="seen">Its cautions were seen; that is kept first.</param>
+    /// <param name="cancel">Stops it.</param>
+    /// <exception cref="InputException">The gate is shut.</exception>
+    public async Task Pass(Tag tag, PlanStep step, bool seen, CancellationToken cancel = default)
+    {
+        if (seen)
+        {
+            tag.SeenCautions = [.. tag.SeenCautions.Union(Core.Safety.Cautions.Of(step.Caution).Select(c => c.Id))];
+        }
+        Gate gate = Gate.Of(tag, step, (await shop.Read(cancel).ConfigureAwait(false)).Name);
+        if (!gate.Open)
+        {
+            throw new InputException("gate_shut", "step", step.Key, "a step that may start", gate.Sentence);
+        }
+    }
+
+    /// <summary>Notes that a step which cannot be undone may be done: who agreed, and why.</summary>
+    /// <exception cref="InputException">Nothing was said.</exception>
+    public async Task Agree(Tag tag, PlanStep step, string? words, CancellationToken cancel = default)
+    {
+        string said = Said(words, "Write who agrees, and how: \"Maud, on the telephone\".");
+        (step.Agreed, step.AgreedAt) = (said, time.GetUtcNow());
+        Log(tag, LogKind.Note, step, $"Agreed: {step.Title}. {said}");
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>What a step waited for has come.</summary>
+    public async Task Arrived(Tag tag, PlanStep step, CancellationToken cancel = default)
+    {
+        Log(tag, LogKind.Note, step, $"It has come: {step.WaitsFor}");
+        (step.WaitsFor, step.ArrivesOn) = ("", null);
+        foreach (Finding finding in tag.Findings.Where(f => f.Kind == FindingKind.Missing && step.Parts.Contains(f.Part)))
+        {
+            (finding.OnOrder, finding.ArrivesOn) = (false, null);
+        }
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Leaves a step out, with the reason.</summary>
+    /// <exception cref="InputException">No reason was given.</exception>
+    public async Task Skip(Tag tag, PlanStep step, string? reason, CancellationToken cancel = default)
+    {
+        string said = Said(reason, $"Say why \"{step.Title}\" is left out; the papers show it.");
+        (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), said);
+        Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {said}");
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Finishes a step: books it, starts its wait, ends the waits it follows.</summary>
+    public async Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default)
+    {
+        if (step.State == StepState.Done)
+        {
+            return;
+        }
+        DateTimeOffset now = time.GetUtcNow();
+        step.State = StepState.Done;
+        step.EndedAt = now;
+        Log(tag, LogKind.StepDone, step, step.Title);
+        if (step.WaitMin is double wait && wait > 0)
+        {
+            DateTimeOffset local = TimeZoneInfo.ConvertTime(now, time.LocalTimeZone);
+            tag.Waits.Add(new Wait
+            {
+                Id = Guid.CreateVersion7(now), Step = step.Key, What = step.Title, StartedAt = now, ReadyAt = now.AddMinutes(wait),
+                LookInAt = step.LookInMin is double look ? Core.Baths.Soak.LookInAt(local, look).ToUniversalTime() : null,
+                MustBeOutAt = step.OutByMin is double outBy ? now.AddMinutes(outBy) : null,
+            });
+            Log(tag, LogKind.WaitBegun, step, step.Title);
+        }
+        if (tag.Steps.All(s => s.State != StepState.Open))
+        {
+            tag.Status = TagStatus.Done;
+        }
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    private static string Said(string? words, string otherwise) => string.IsNullOrWhiteSpace(words)
+        ? throw new InputException("required", "words", null, "a few words", otherwise)
+        : words.Trim()[..Math.Min(MostWords, words.Trim().Length)];
+
+    private void Log(Tag tag, LogKind kind, PlanStep step, string text)
+    {
+        DateTimeOffset now = time.GetUtcNow();
+        tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = kind, Step = step.Key, Text = text });
+    }
+}

@@ -1,0 +1,53 @@
+using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Tags;
+using Foundling.Data.Tags;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Foundling.Web.Pages.Tags;
+
+/// <summary>The ways of each choice side by side.</summary>
+public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
+{
+    /// <inheritdoc />
+    public override string Here => "rod";
+
+    /// <summary>What the plan is made from.</summary>
+    public PlanQuestion Asked { get; private set; } = null!;
+
+    /// <summary>The choices this tool asks, with their ways.</summary>
+    public List<(Choice Choice, Way Way, ChosenBy By, string Why, IReadOnlyList<WayReview> Ways)> Open { get; } = [];
+
+    /// <summary>Shows the ways.</summary>
+    public Task OnGet() => Read();
+
+    private async Task Read()
+    {
+        Asked = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
+        foreach (Choice choice in Choices.All.Where(c => c.Asked(Asked)))
+        {
+            (Way way, ChosenBy by) = choice.Taken(Asked);
+            Open.Add((choice, way, by, choice.Advice(Asked).Way == way.Id ? choice.Advice(Asked).Why : $"The book would take: {choice.Find(choice.Advice(Asked).Way).Name}. {choice.Advice(Asked).Why}", WayReview.Of(choice, Asked)));
+        }
+    }
+
+    /// <summary>Takes a way for this tool; no way goes back to the shop's or the book's.</summary>
+    public async Task<IActionResult> OnPostTake(string? choice, string? way)
+    {
+        try
+        {
+            PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
+            string was = $"{choice}={question.Way(choice ?? "")}";
+            await rods.Choose(Tool, choice ?? "", way);
+            return LocalRedirect($"/tag/{Tool.Number}/rod?was={Uri.EscapeDataString(was)}");
+        }
+        catch (InputException fault)
+        {
+            await Read();
+            ModelState.AddModelError("", fault.Sentence);
+            return Page();
+        }
+    }
+}

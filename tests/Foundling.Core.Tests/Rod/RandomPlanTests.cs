@@ -1,0 +1,168 @@
+using Foundling.Core.Baths;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Safety;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Tests.Rod;
+
+/// <summary>Ten thousand made-up tools in any state, at any aim and by any way: no plan may break what holds always.</summary>
+public sealed class RandomPlanTests
+{
+    private const int Tools = 10_000;
+
+    private static readonly string[] Bare = ["edge-hone", "burr-turn"];
+
+    [Fact]
+    public void No_plan_of_ten_thousand_breaks_a_rule() => Parallel.For(0, Tools / 100, batch =>
+    {
+        var random = new Random(7000 + batch);
+        for (int i = 0; i < 100; i++)
+        {
+            PlanQuestion question = Asking.Random(random);
+            Check(Planner.Plan(question), question);
+        }
+    });
+
+    [Fact]
+    public void Every_kind_at_every_aim_gets_a_plan_that_keeps_the_order_rules()
+    {
+        foreach (ToolKind kind in ToolCatalogue.Kinds)
+        {
+            foreach (AimKind aim in Enum.GetValues<AimKind>())
+            {
+                foreach (bool rusty in new[] { false, true })
+                {
+                    Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => FindingScales.For(p).Where(k => k is not FindingKind.Missing).Select(k => Asking.F(p.Id, k, 3)))] : [];
+                    PlanQuestion question = Asking.Ask(kind.Id, aim, findings);
+                    IReadOnlyList<PlanStep> plan = Planner.Plan(question);
+                    Check(plan, question);
+                    plan.Count.ShouldBeGreaterThanOrEqualTo(aim == AimKind.Keep ? 7 : 10, $"{kind.Id} {aim}");
+                    (aim == AimKind.Keep || plan.Any(s => s.Key == "prove")).ShouldBeTrue(kind.Id);
+                }
+            }
+        }
+    }
+
+    internal static void Check(IReadOnlyList<PlanStep> plan, PlanQuestion question)
+    {
+        string Where(PlanStep step) => $"{question.Tool.Id}, {question.Aim}: {step.Key}";
+        plan.Select(s => s.Key).Distinct().Count().ShouldBe(plan.Count, question.Tool.Id);
+        plan.Select(s => s.Order).ShouldBe(Enumerable.Range(1, plan.Count));
+        for (int i = 0; i < plan.Count; i++)
+        {
+            PlanStep step = plan[i];
+            if (!(step.Reason.Length > 10 && step.FinishTest.Length > 5 && step.LikelyMin > 0 && step.Title.Length > 5 && step.LowMin <= step.LikelyMin && step.LikelyMin <= step.HighMin))
+            {
+                Assert.Fail($"{Where(step)} lacks its reason, its minutes or its finish test.");
+            }
+            for (int j = i + 1; j < plan.Count; j++)
+            {
+                if (Planner.Between(plan[j].Key, step.Key, question).FirstOrDefault(r => !r.Soft) is { } broken)
+                {
+                    Assert.Fail($"{Where(step)} comes before {plan[j].Key}, but {broken.Why}.");
+                }
+            }
+            Assert.True(step.Materials.TrueForAll(m => Supplies.Find(Need.Parse(m).Item) is not null), $"{Where(step)} needs something the supplies do not name.");
+            Assert.True(Cautions.Of(step.Caution).All(Cautions.All.Contains), $"{Where(step)} names a caution that is none.");
+            Assert.True(step.Parts.TrueForAll(p => question.Tool.Part(p) is not null), $"{Where(step)} speaks of a part the tool never had.");
+        }
+        NothingWetIsLeftBare(plan, question, Where);
+        NothingSoaksThatMayNot(plan, question, Where);
+        BareEdgesAreCovered(plan, Where);
+        CoatsKeepTheirWindow(plan, Where);
+        Lapping(plan);
+        if (question.Aim == AimKind.Keep)
+        {
+            Assert.True(plan.All(s => s.Undoable), $"{question.Tool.Id}: Keep does nothing that cannot be undone");
+        }
+        Blocks(plan);
+    }
+
+    private static void NothingWetIsLeftBare(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)
+    {
+        foreach (PlanStep wet in plan.Where(s => s.Key is "soak-lift" or "derust-blast"))
+        {
+            List<PlanStep> rest = [.. plan.Skip(wet.Order)];
+            List<PlanStep> block = [.. rest.TakeWhile(s => s.Block == wet.Block)];
+            (block.Count > 0 && block[^1].Key is "soak-oil" or "derust-blast-oil").ShouldBeTrue($"{where(wet)} is not oiled in the same go");
+            block[^1].Parts.ShouldBe(wet.Parts, ignoreOrder: true);
+        }
+        if (plan.Any(s => s.Key == "soak") && question.Bath is BathKind.Citric or BathKind.Acetic)
+        {
+            plan.ShouldContain(s => s.Key == "soak-neutralise", "an acid is neutralised");
+        }
+    }
+
+    private static void NothingSoaksThatMayNot(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)
+    {
+        foreach (PlanStep soak in plan.Where(s => s.Key.StartsWith("soak", StringComparison.Ordinal)))
+        {
+            foreach (string id in soak.Parts)
+            {
+                PartDef part = question.Tool.Part(id)!;
+                (part.Ferrous && question.Limit(question.Bath!.Value, part).Allowed).ShouldBeTrue($"{where(soak)} takes the {part.Name}");
+            }
+            (soak.Key != "soak" || soak.OutByMin is null || soak.WaitMin <= soak.OutByMin + 1).ShouldBeTrue($"{where(soak)} stays in too long");
+        }
+    }
+
+    private static void BareEdgesAreCovered(IReadOnlyList<PlanStep> plan, Func<PlanStep, string> where)
+    {
+        foreach (PlanStep bare in plan.Where(s => Bare.Contains(s.Key)))
+        {
+            plan[bare.Order].Key.ShouldBe("edge-cover", where(bare));
+        }
+        if (plan.FirstOrDefault(s => s.Key == "final-hone") is { } touched)
+        {
+            (plan.Any(s => s.Key == "store" && s.Order > touched.Order)).ShouldBeTrue(where(touched));
+        }
+    }
+
+    private static void CoatsKeepTheirWindow(IReadOnlyList<PlanStep> plan, Func<PlanStep, string> where)
+    {
+        List<PlanStep> coats = [.. plan.Where(s => s.Key is "coat-prime" or "coat-1" or "coat-2")];
+        foreach ((PlanStep first, PlanStep then) in coats.Zip(coats.Skip(1)))
+        {
+            (first.WaitMin > 0 && first.WaitMin <= first.OutByMin).ShouldBeTrue($"{where(first)} has no window for the next coat");
+            double between = plan.Where(s => s.Order > first.Order && s.Order < then.Order).Sum(s => s.HighMin + (s.WaitMin ?? 0));
+            (first.WaitMin!.Value + between).ShouldBeLessThanOrEqualTo(first.OutByMin!.Value, $"{where(then)} misses the window");
+        }
+    }
+
+    private static void Lapping(IReadOnlyList<PlanStep> plan)
+    {
+        if (plan.FirstOrDefault(s => s.Key == "sole-lap") is { } lap)
+        {
+            (plan.First(s => s.Key == "assemble").Order < lap.Order && plan.First(s => s.Key == "tension").Order < lap.Order).ShouldBeTrue("the last lapping is done assembled and under tension");
+        }
+    }
+
+    private static void Blocks(IReadOnlyList<PlanStep> plan)
+    {
+        foreach (List<PlanStep> block in plan.Where(s => s.Block is not null).GroupBy(s => s.Block).Select(g => g.ToList()))
+        {
+            block.Select(s => s.Order).ShouldBe(Enumerable.Range(block[0].Order, block.Count), $"{block[0].Block} is broken up");
+        }
+    }
+
+    [Fact]
+    public void A_way_taken_is_never_a_closed_one()
+    {
+        var random = new Random(11);
+        for (int i = 0; i < 2000; i++)
+        {
+            PlanQuestion question = Asking.Random(random);
+            foreach (Choice choice in Choices.All.Where(c => c.Asked(question)))
+            {
+                (Way way, ChosenBy by) = choice.Taken(question);
+                way.Blocked(question).ShouldBeNull($"{question.Tool.Id} {question.Aim} {choice.Id} {way.Id} by {by}");
+                if (question.TagWays.TryGetValue(choice.Id, out string? wished) && choice.Find(wished).Blocked(question) is null)
+                {
+                    way.Id.ShouldBe(wished);
+                }
+            }
+        }
+    }
+}
