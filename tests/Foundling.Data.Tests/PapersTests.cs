@@ -56,13 +56,13 @@ public sealed class PapersTests : IDisposable
     }
 
     [Fact]
-    public async Task The_demo_loft_holds_eleven_tags_at_every_stage()
+    public async Task The_demo_loft_holds_tags_at_every_stage()
     {
         await LoadDemo();
         await LoadDemo();
         await using FoundlingDb db = _shop.Open();
         List<Tag> tags = await db.Tags.Include(t => t.Steps).Include(t => t.Pictures).Include(t => t.Waits).ToListAsync();
-        tags.Count.ShouldBe(11);
+        tags.Count.ShouldBe(16);
         tags.ShouldAllBe(t => t.Pictures.Count > 0 && t.ArrivedOn <= new DateOnly(2026, 3, 3) && t.Story.Length > 0);
         tags.Select(t => t.Owner).Distinct().Count().ShouldBe(3);
         tags.ShouldContain(t => t.Status == TagStatus.Done && t.Steps.All(s => s.State == StepState.Done));

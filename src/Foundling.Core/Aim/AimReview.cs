@@ -55,7 +55,7 @@ public sealed record AimReview(
             }
         }
         return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.WaitMin ?? 0), steps.Sum(Supplies.Cost), steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
-            [.. steps.Select(s => s.SurfaceLost).Where(s => s.Length > 0).Distinct()], share, [.. steps.Where(s => !s.Undoable)],
+            Surfaces.Named(steps), share, [.. steps.Where(s => !s.Undoable)],
             worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share)).WorthAfter : null, total > 0 ? most.Step : null, total > 0 ? most.Buys / total : 0, stop, minutes);
     }
 }

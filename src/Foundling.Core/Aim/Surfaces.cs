@@ -41,11 +41,13 @@ public static class Surfaces
     public static double Lost(IEnumerable<Tags.PlanStep> steps, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
+        return Math.Min(1, Named(steps).Sum(s => Share(s, a)));
+    }
+
+    /// <summary>The original surfaces a plan costs, each once; who loses the patina does not lose some of it too.</summary>
+    public static IReadOnlyList<string> Named(IEnumerable<Tags.PlanStep> steps)
+    {
         List<string> lost = [.. steps.Select(s => s.SurfaceLost).Where(s => s.Length > 0).Distinct()];
-        if (lost.Contains(Patina))
-        {
-            lost.Remove(SomePatina);
-        }
-        return Math.Min(1, lost.Sum(s => Share(s, a)));
+        return lost.Contains(Patina) ? [.. lost.Where(s => s != SomePatina)] : lost;
     }
 }

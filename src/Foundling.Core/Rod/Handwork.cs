@@ -35,7 +35,7 @@ public static class Handwork
             {
                 Carry(old, fresh[at]);
             }
-            else if (old.Hand == StepHand.Added || (old.Hand == StepHand.Split && (fresh.Any(s => s.Key == Whole(old.Key)) || current.Any(s => s.Key == Whole(old.Key)))))
+            else if (old.Hand == StepHand.Added || (old.Hand == StepHand.Split && (fresh.Any(s => s.Key == Whole(old.Key)) || current.Any(s => s.Key == Whole(old.Key) && s.State != StepState.Open))))
             {
                 fresh.Add(old);
             }

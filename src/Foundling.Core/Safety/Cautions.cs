@@ -116,7 +116,7 @@ public static class Cautions
         new(Oven, "baking",
             "Curing coats give off fumes: use an oven that is never used for food, in moving air. Let solvent flash off first, or it may ignite inside."),
         new(WoodDust, "wood dust",
-            "Rosewood and some other dusts make skin and lungs allergic: mask on, scrape rather than sand, sweep up damp."),
+            "Rosewood and some other dusts make skin and lungs allergic, often for good. Mask on, scrape rather than sand, sweep up damp."),
         new(Spring, "springs",
             "A spring under tension flies at the face. Goggles on, and work inside a clear bag or under a cloth."),
         new(Polish, "brass polishing",

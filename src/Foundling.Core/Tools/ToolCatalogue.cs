@@ -118,7 +118,7 @@ public static class ToolCatalogue
         [
             new("frame", "frame", Material.CastIron, PartFinish.Painted), new("gear", "gear", Material.CastIron, PartFinish.Painted), new("pinion", "pinion", Material.Steel, Held: "on a tapered pin", Joint: Joint.TaperedPin),
             new("idler_pinion", "idler pinion", Material.Steel, Held: "on a tapered pin", Joint: Joint.TaperedPin), new("spindle", "spindle", Material.Steel), new("chuck", "chuck shell", Material.Steel, PartFinish.Plated),
-            new("chuck_jaws", "chuck jaws", Material.SpringSteel, Held: "a spring holds them apart; note the order of the inner parts", Joint: Joint.Sprung), new("crank", "crank", Material.Steel), new("crank_handle", "crank knob", Material.Wood, PartFinish.Varnished),
+            new("chuck_jaws", "chuck jaws", Material.SpringSteel, Held: "a spring holds them apart; note the order of the inner parts", Joint: Joint.Sprung), new("crank", "crank", Material.Steel), new("crank_screw", "crank screw", Material.Steel, Held: "into the axle; its thread is often odd", On: "crank"), new("crank_handle", "crank knob", Material.Wood, PartFinish.Varnished),
             new("handle", "handle", Material.Wood, PartFinish.Varnished), new("side_handle", "side handle", Material.Wood, PartFinish.Varnished),
             new("ferrule", "ferrule", Material.Brass), new("side_ferrule", "side ferrule", Material.Brass), new("end_cap", "end cap", Material.Brass),
         ]),

@@ -116,7 +116,7 @@ internal static class DemoTags
                 ("iron", FindingKind.Pitting, 3, "two pits near the edge"), ("frog", FindingKind.Rust, 2, "seat"), ("iron", FindingKind.EdgeDamage, 2, "out of square 1.6 mm"),
             ],
             Surveyed = true, AsFoundMm = [0.28, 0.31, 0.22], Counted = (36, 84),
-            Measured = [("iron", "edge_to_slot", 34, Instrument.Rule), ("iron", "thickness", 2.05, Instrument.Caliper), ("frog", "rock", 0.08, Instrument.Feeler), ("tote", "handle_gap", 1.4, Instrument.Feeler)],
+            Measured = [("iron", "edge_to_slot", 34, Instrument.Rule), ("iron", "thickness", 2.05, Instrument.Caliper), ("frog", "rock", 0.08, Instrument.Feeler), ("knob", "handle_gap", 1.4, Instrument.Feeler)],
             AfterWash = [("lever_cap", FindingKind.CoatingLoss, 1, "most of it was dirt")], Tried = (AsFoundTry.Badly, "chatters and tracks at the corners; frog far back, cap set 4 mm behind the edge"),
         },
         new(33, "spokeshave", "Spokeshave, flat sole", 12, AimKind.Keep, 0.3, new(33, 0.3, 0.2, 6))
@@ -151,7 +151,7 @@ internal static class DemoTags
         new(25, "hand-drill", "Hand drill, Dunmarrow", 26, AimKind.Work, 0.3, new(25, 0.3, 0.3, 8))
         {
             LengthMm = 320, Source = "House sale at Brannoch", Price = 7, Story = "Runs, but the crank wobbles: its screw is gone, and no screw in the box fits.", WorthSound = 45, Rarity = Core.Aim.Rarity.Common,
-            Wrong = [("crank", FindingKind.Missing, 2, "the screw of the crank, thread odd"), ("gear", FindingKind.Sap, 3, "caked grease"), ("frame", FindingKind.CoatingLoss, 2, "red, worn at the grip"), ("chuck", FindingKind.PlatingLoss, 2, "")],
+            Wrong = [("crank_screw", FindingKind.Missing, 2, "thread odd: 24 to the inch, under a quarter across"), ("gear", FindingKind.Sap, 3, "caked grease"), ("frame", FindingKind.CoatingLoss, 2, "red, worn at the grip"), ("chuck", FindingKind.PlatingLoss, 2, "")],
         },
         new(28, "brace", "Brace, Dunmarrow, 10 in sweep", 20, AimKind.Work, 0.2, new(28, 0.35, 0, 9))
         {

@@ -131,7 +131,13 @@ public static class Words
     public static string Money(double amount) => amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>Minutes more or less.</summary>
-    public static string More(double minutes) => minutes == 0 ? "as long" : $"{Core.Units.Typed.Hours(Math.Abs(minutes))} {(minutes > 0 ? "more" : "less")}";
+    public static string More(double minutes) => minutes == 0 ? "as long" : $"{Wait(Math.Abs(minutes))} {(minutes > 0 ? "more" : "less")}";
+
+    /// <summary>An amount with its unit: "1 sheet", "2 sheets", "30 mL".</summary>
+    public static string Amount(double amount, string unit) => $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
+
+    /// <summary>A wait: hours, or days when there are more than two.</summary>
+    public static string Wait(double minutes) => minutes > 48 * 60 ? $"{minutes / 1440:0.#} days" : Core.Units.Typed.Hours(minutes);
 
     /// <summary>How often a tool turns up.</summary>
     public static string Of(Core.Aim.Rarity rarity) => rarity switch { Core.Aim.Rarity.Common => "common, every market has one", Core.Aim.Rarity.Uncommon => "uncommon, now and then", Core.Aim.Rarity.Scarce => "scarce, seldom", _ => "rare, hardly ever" };

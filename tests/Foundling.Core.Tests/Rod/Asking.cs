@@ -19,7 +19,7 @@ internal static class Asking
         "Electrolysis bare_cast_iron ok", "Electrolysis malleable_iron ok", "Electrolysis hardened_edge_steel ok 4", "Electrolysis spring_steel never", "Electrolysis brass never", "Electrolysis japanning never", "Electrolysis enamel_paint never", "Electrolysis nickel_plate ok 0.5", "Electrolysis etched_mark ok 1", "Electrolysis wood never", "Electrolysis leather never",
     ];
 
-    public static Finding F(string part, FindingKind kind, int severity) => new() { Part = part, Kind = kind, Severity = severity };
+    public static Finding F(string part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity, OnOrder = ordered };
 
     public static PlanQuestion Ask(string kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings, Baths) { TemperatureC = 16, RelativeHumidityPercent = 60 };
 
@@ -48,7 +48,7 @@ internal static class Asking
         Dictionary<string, string> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c => c.Ways[random.Next(c.Ways.Count)].Id);
         return new PlanQuestion(kind, (AimKind)random.Next(4), findings, Baths)
         {
-            TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90), LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + random.NextDouble()),
+            TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90), LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
             Lacking = random.Next(4) == 0 ? new HashSet<string> { "shop oven", "bench grinder", "blast cabinet" } : new HashSet<string>(), Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null }, Odd = random.Next(5) == 0 ? new HashSet<string> { "wedge" } : new HashSet<string>(), Dress = "blue",
             Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? "body", Kind = "edge_to_hard_end", Value = random.Next(3, 40) }] : Array.Empty<Measurement>()],
         };

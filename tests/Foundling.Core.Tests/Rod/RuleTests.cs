@@ -31,7 +31,7 @@ public sealed class RuleTests
         ["roll-call", "metal-bench-plane Work", "roll-call", "chisel Work"],
         ["second look apart", "metal-bench-plane Work", "look-apart", "chisel Work"],
         ["missing part", "metal-bench-plane Work lever_cap_screw:Missing:2", "find-lever_cap_screw", "metal-bench-plane Work"],
-        ["missing from the set", "plough-plane Work set_2:Missing:1", "set-find", "plough-plane Work"],
+        ["missing from the set", "plough-plane Work set_2:Missing:1 set_3:Missing:1:ordered", "irons-find", "plough-plane Work"],
         ["dust", "metal-bench-plane Work", "wash-dust", ""],
         ["packed shavings", "metal-bench-plane Work lever_cap:Packed:1", "wash-packed", "metal-bench-plane Work"],
         ["sap and tar", "metal-bench-plane Work body:Sap:1", "wash-sap", "metal-bench-plane Work"],
@@ -104,7 +104,7 @@ public sealed class RuleTests
         ["grind", "metal-bench-plane Work iron:EdgeDamage:2", "edge-grind", "metal-bench-plane Work"],
         ["hone", "metal-bench-plane Work", "edge-hone", "metal-bench-plane Keep"],
         ["cover the edge", "metal-bench-plane Work", "edge-cover", "metal-bench-plane Keep"],
-        ["the rest of the set", "plough-plane Work", "set-hone", "plough-plane Keep"],
+        ["the rest of the set", "plough-plane Work", "irons-hone", "plough-plane Keep"],
         ["fit the cap iron", "metal-bench-plane Work", "cap-fit", "metal-bench-plane Keep"],
         ["lever cap front", "metal-bench-plane Work", "lever-cap", "metal-bench-plane Keep"],
         ["only stabilise the edge", "metal-bench-plane Keep", "edge-keep", "metal-bench-plane Work"],
@@ -165,7 +165,7 @@ public sealed class RuleTests
     {
         string[] words = tool.Split(' ');
         string[] set = [.. words.Where(w => w.Contains('='))];
-        return Asking.Ask(words[0], Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w => Asking.F(w[0], Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture)))]) with
+        return Asking.Ask(words[0], Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w => Asking.F(w[0], Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), w.Length > 3))]) with
         {
             TagWays = Choices.Read(set), Odd = set.Where(s => s.StartsWith("odd=", StringComparison.Ordinal)).Select(s => s[4..]).ToHashSet(),
         };

@@ -103,12 +103,12 @@ internal static class ApartRules
         List<PartDef> ordered = [.. q.Gone.Where(p => p.InSet && q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder))], open = [.. q.Gone.Where(p => p.InSet).Except(ordered)];
         if (open.Count > 0)
         {
-            yield return new PlanStep("set-find", Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open), How = "Same maker, same taper, same snecked head. It works meanwhile with those it has.", Reason = "A whole set is worth more, but none is needed to work.", FinishTest = "They stand on the wanted list." };
+            yield return new PlanStep("irons-find", Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open), How = "Same maker, same taper, same snecked head. It works meanwhile with those it has.", Reason = "A whole set is worth more, but none is needed to work.", FinishTest = "They stand on the wanted list." };
         }
         foreach (PartDef part in ordered)
         {
             Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new PlanStep($"set-fit-{part.Id}", Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id], Materials = ["medium stone", "tape or cork strip: 1 pieces"], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn, How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.", FinishTest = "It beds without rocking and cuts a groove.", Caution = Cautions.BareEdge };
+            yield return new PlanStep($"irons-fit-{part.Id}", Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id], Materials = ["medium stone", "tape or cork strip: 1 pieces"], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn, How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.", FinishTest = "It beds without rocking and cuts a groove.", Caution = Cautions.BareEdge };
         }
     }
 }

@@ -24,9 +24,9 @@ internal static class DerustRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("keep out of the bath", "Baths crack wood, redden brass and lift plate.", [Soaks], q => new PlanStep("keep-out", Stage.Derust, $"Set aside, not for the bath: {Names(KeptOut(q))}", 1, 2, 4)
+        PlanRule.One("keep out of the bath", "Baths crack wood, redden brass and lift plate.", [Soaks, If("something of it may not go in", q => q.Bath is not null && KeptOut(q).Any())], q => new PlanStep("keep-out", Stage.Derust, $"Not for the bath: {Names(KeptOut(q))}", 1, 2, 4)
         {
-            Parts = Ids(KeptOut(q)), Reason = "Wood swells and cracks, brass turns pink, springs turn brittle in acid.", FinishTest = "Only iron and steel that may go in lies by the tub.",
+            Parts = Ids(KeptOut(q)), How = q.StaysWithMetal.Any() ? "Set aside what is loose; what stays on hangs above the liquid." : "Set it aside, dry.", Reason = "Wood swells and cracks, brass turns pink, springs turn brittle in acid.", FinishTest = "Only iron and steel that may go in lies by the tub.",
         }, RustWays.Id),
         PlanRule.One("soak", "A bath reaches what no brush does.", [Soaks], Soaking, RustWays.Id, 14),
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),

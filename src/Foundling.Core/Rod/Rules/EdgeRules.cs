@@ -57,7 +57,7 @@ internal static class EdgeRules
         {
             Block = Block, Parts = Parts(q), Materials = ["tape or cork strip: 1 pieces"], Reason = "Hands work round it from here on.", FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
         }),
-        PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.", [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new PlanStep("set-hone", Stage.Edge, $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts", 3 * q.Tool.Set.Count(p => q.Has(p.Id)), 7 * q.Tool.Set.Count(p => q.Has(p.Id)), 14 * q.Tool.Set.Count(p => q.Has(p.Id)))
+        PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.", [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new PlanStep("irons-hone", Stage.Edge, $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts", 3 * q.Tool.Set.Count(p => q.Has(p.Id)), 7 * q.Tool.Set.Count(p => q.Has(p.Id)), 14 * q.Tool.Set.Count(p => q.Has(p.Id)))
         {
             Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Materials = ["medium stone", "tape or cork strip: 4 pieces"], How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.", FinishTest = "Each cuts a clean groove in scrap.", Caution = Cautions.BareEdge,
         }, buys: 5),

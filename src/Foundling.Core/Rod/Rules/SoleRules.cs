@@ -52,7 +52,7 @@ internal static class SoleRules
         }, buys: 3),
         PlanRule.One("true the wooden sole", "As little as possible, for it opens the mouth.", [NotKeep, Wooden, Winds], q => new PlanStep("sole-wood", Stage.Sole, "Plane the wind out of the sole, as little as possible", 10, 20, 45)
         {
-            Parts = ["body"], Materials = ["winding sticks", "flat plate, longer than the sole", "P120 sheet: 1 sheets"], How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass. Mind the mouth.", Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = 0.4, SurfaceLost = Surfaces.WoodFinish, Caution = Cautions.WoodDust,
+            Parts = ["body"], Materials = ["winding sticks", "flat plate, longer than the sole", "P120 sheet: 1 sheets"], How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.", Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = 0.4, SurfaceLost = Surfaces.WoodFinish, Caution = Cautions.WoodDust,
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], _ => new PlanStep("mouth-check", Stage.Sole, "Check the mouth: width, and a sharp front", 2, 4, 8)
         {
