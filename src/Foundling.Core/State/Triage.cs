@@ -48,7 +48,7 @@ public sealed record TriageResult(Verdict Verdict, IReadOnlyList<TriageReason> S
 /// <summary>Collects stoppers, doubts and work from what was found.</summary>
 public static class Triage
 {
-    private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash, FindingKind.Sap, FindingKind.Packed];
+    private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash, FindingKind.Sap, FindingKind.Packed, FindingKind.Looseness];
 
     /// <summary>Weighs everything that is noted on a tag.</summary>
     public static TriageResult Of(Tag tag, Assumptions? assumptions = null) =>
