@@ -28,7 +28,7 @@ public sealed record Need(string Item, double? Amount = null, string Unit = "")
 /// <param name="StandIn">What could stand in; empty for nothing.</param>
 public sealed record Supply(string Name, bool Kit, string Unit = "", double Cost = 0, string StandIn = "");
 
-/// <summary>Kit and materials the rules speak of. Costs are assumptions.</summary>
+/// <summary>Kit and materials the rules speak of. Costs are assumptions; a bath that serves about six tools costs each of them a sixth.</summary>
 public static class Supplies
 {
     /// <summary>All of them.</summary>
@@ -42,7 +42,7 @@ public static class Supplies
         Kit("coarse diamond plate", "P100 on glass"), Kit("medium stone", "P1000 on glass"), Kit("fine stone", "P2500 on glass"), Kit("strop", "honing compound on flat wood"), Kit("honing jig", "freehand, with a marker on the bevel"), Kit("burnisher", "the back of a gouge"), Kit("saw files", "none will do instead"), Kit("saw set"), Kit("saw vice", "two boards in the vice"),
         Kit("clamps", "strips of bicycle tube"), Kit("card scraper", "a piece of glass, its edge fresh"), Kit("fine brush"), Kit("spray gear", "a brush and patience"), Kit("shop oven"), Kit("spokeshave for the haft", "a rasp and a scraper"), Kit("scrap of softwood"), Kit("scrap of hardwood"), Kit("a nut of known size"),
         Used("light oil", "mL", 0.02, "sewing machine oil"), Used("penetrating oil", "mL", 0.04, "light oil thinned with white spirit"), Used("white spirit", "mL", 0.006, "paraffin"), Used("alcohol", "mL", 0.01, ""), Used("detergent", "mL", 0.005, "washing soda"), Used("clean cloth", "pieces", 0.2, "an old shirt"),
-        Used("chelating bath", "L", 6, "citric acid, watched closely"), Used("citric acid", "g", 0.012, "vinegar, twice as long"), Used("vinegar", "L", 1.2, "citric acid"), Used("washing soda", "g", 0.004, "baking soda"), Used("baking soda", "g", 0.005, "washing soda"), Used("plain iron anode", "pieces", 1, "a piece of clean rebar"),
+        Used("chelating bath", "L", 1, "citric acid, watched closely"), Used("citric acid", "g", 0.012, "vinegar, twice as long"), Used("vinegar", "L", 1.2, "citric acid"), Used("washing soda", "g", 0.004, "baking soda"), Used("baking soda", "g", 0.005, "washing soda"), Used("plain iron anode", "pieces", 1, "a piece of clean rebar"),
         Used("nylon abrasive pad", "pieces", 0.6, "0000 steel wool"), Used("0000 steel wool", "pads", 0.7, "a nylon abrasive pad"), Used("metal polish", "mL", 0.05, "chalk and oil"), Used("P80 sheet", "sheets", 1, "P60, more to take out again"), Used("P120 sheet", "sheets", 1, "P100"), Used("P180 sheet", "sheets", 1, "P150"), Used("P240 sheet", "sheets", 1, "P220"), Used("P400 sheet", "sheets", 1, "P320"), Used("P600 sheet", "sheets", 1, "0000 steel wool and oil"),
         Used("soft blasting medium", "kg", 2.5, "none will do instead"), Used("marking blue", "mL", 0.3, "a marker"), Used("marker", "pieces", 0.3, "marking blue"), Used("honing compound", "g", 0.05, "metal polish"), Used("masking tape", "m", 0.1, ""), Used("tape or cork strip", "pieces", 0.2, "a fold of card"), Used("lint-free cloth", "pieces", 0.3, "an old shirt"),
         Used("gloss black enamel", "mL", 0.05, ""), Used("enamel in the shop's colour", "mL", 0.05, "gloss black enamel"), Used("primer", "mL", 0.05, ""), Used("japanning", "mL", 0.09, "gloss black enamel, baked low"), Used("paint stripper", "mL", 0.03, "a scraper and time"), Used("microcrystalline wax", "g", 0.12, "paste wax"), Used("paste wax", "g", 0.05, "microcrystalline wax"),

@@ -7,8 +7,8 @@ using Foundling.Core.Tools;
 
 namespace Foundling.Core.Stall;
 
-/// <summary>Minutes of work at one aim: mean and variance, so that they can be added.</summary>
-public sealed record StallWork(double Mean, double Variance);
+/// <summary>Minutes of work at one aim, mean and variance, and what its materials cost, so that they can be added.</summary>
+public sealed record StallWork(double Mean, double Variance, double Cost);
 
 /// <summary>What one answer adds to the verdict and to the work.</summary>
 /// <param name="Id">Key of the answer.</param>
@@ -64,14 +64,15 @@ public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<st
             bare.ToDictionary(b => b.Key.ToString(), b =>
             {
                 StallWork with = answer.Findings.Count == 0 ? b.Value : Work(kind, b.Key, answer.Findings, baths);
-                return new StallWork(with.Mean - b.Value.Mean, with.Variance - b.Value.Variance);
+                return new StallWork(with.Mean - b.Value.Mean, with.Variance - b.Value.Variance, with.Cost - b.Value.Cost);
             }), answer.Share, answer.Raises);
     }
 
     private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, BathTable baths)
     {
-        TotalsResult total = Totals.Of(Planner.Plan(new PlanQuestion(kind, aim, findings, baths)).Select(s => s.Minutes));
-        return new StallWork(total.Mean, total.Sd * total.Sd);
+        IReadOnlyList<PlanStep> plan = Planner.Plan(new PlanQuestion(kind, aim, findings, baths));
+        TotalsResult total = Totals.Of(plan.Select(s => s.Minutes));
+        return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(Supplies.Cost));
     }
 }
 

@@ -1,7 +1,7 @@
 /**
  * The stall check. What each answer means was worked out by the shop; here answers are only added up, so that it works
  * without a connection. A check that became a tag waits in this browser until the shop has taken it, once.
- * @typedef {{mean: number, variance: number}} Work
+ * @typedef {{mean: number, variance: number, cost: number}} Work
  * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[], adds: Record<string, Work>, share: number, raises: string[]}} Effect
  * @typedef {{stopper: number, doubt: number, further_doubt: number, minute: number, raised: number}} Weights
  * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], answers: Effect[]}} Row
@@ -102,6 +102,7 @@ export function stall() {
         tr.append(td);
       }
       tr.dataset.mean = String(mean);
+      tr.dataset.cost = String(Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].cost, at.base[aim].cost)));
       return tr;
     }));
     price();
@@ -115,13 +116,14 @@ export function stall() {
 
   function price() {
     const worth = money('worth');
-    const mean = Number(/** @type {HTMLElement | null} */ (part('aims').children[1])?.dataset.mean ?? 0);
+    const work = /** @type {HTMLElement | null} */ (part('aims').children[1])?.dataset;
     if (worth === null) {
       part('price').textContent = '';
       return;
     }
-    const left = worth - (money('rate') ?? 0) * (mean / 60);
-    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.' : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work.`;
+    const materials = Number(work?.cost ?? 0);
+    const left = worth - materials - (money('rate') ?? 0) * (Number(work?.mean ?? 0) / 60) - (money('selling') ?? 0);
+    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.' : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work; about ${materials.toFixed(0)} of it goes into materials (assumed).`;
   }
 
   /** @param {string} name */
