@@ -184,6 +184,37 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
     }
 
     [Fact]
+    public async Task A_missing_part_is_put_on_order_and_the_rod_says_it_would_change()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/tag/25/state");
+        page = await Post(visitor, page, "form[action*=Order]", "Order", new() { ["on"] = "true", ["arrives"] = "2031-05-04" });
+        page.QuerySelector(".findings")!.TextContent.ShouldContain("on order, expected 4 May");
+        // A new finding makes the rod stale, which says what would come in; planning again brings it.
+        HttpResponseMessage noted = await visitor.Submit(await visitor.Page("/tag/25/state?Part=chuck"), "form[data-keep^=find]", new() { ["kind"] = "Seizure", ["severity"] = "2", ["round"] = "Washed" });
+        noted.StatusCode.ShouldBe(HttpStatusCode.Found);
+        IHtmlDocument rod = await visitor.Page("/tag/25/rod");
+        rod.QuerySelector(".notice")!.TextContent.ShouldContain("Clamp chuck shell in soft wood and turn");
+        rod = await Post(visitor, rod, ".notice form", "Replan", []);
+        rod.QuerySelector("#step-free-clamp").ShouldNotBeNull();
+        rod.QuerySelector("#step-find-crank_screw")!.TextContent.ShouldContain("It waits for: crank screw, on order, expected 4 May");
+        rod.QuerySelectorAll(".notice").ShouldAllBe(n => !n.TextContent.Contains("has changed since"));
+        rod.QuerySelectorAll("li.step.gone").Length.ShouldBeGreaterThan(5);
+    }
+
+    [Fact]
+    public async Task Stores_say_what_is_there_and_what_could_stand_in()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/stores/supplies");
+        page.QuerySelectorAll("tr.lack").ShouldContain(r => r.TextContent.Contains("Saw files"));
+        page.QuerySelectorAll(".needs tr").Length.ShouldBe(Core.Rod.Supplies.All.Count);
+        page = await Post(visitor, page, ".needs form", "Stock", new() { ["item"] = "winding sticks", ["stock"] = "OnOrder", ["arrives"] = "2031-02-03" });
+        page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal)).TextContent.ShouldContain("expected 3 Feb");
+        page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal)).TextContent.ShouldContain("two straight strips of wood");
+    }
+
+    [Fact]
     public async Task A_step_opens_to_gauges_that_answer()
     {
         Visitor visitor = host.Visit();

@@ -43,6 +43,14 @@ public static class Handwork
         return Place(Sequence.Sort(fresh, question), question);
     }
 
+    /// <summary>What planning again would put in and take out, in the titles of the steps; null when the rod still fits.</summary>
+    public static (IReadOnlyList<string> In, IReadOnlyList<string> Out)? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question)
+    {
+        List<PlanStep> fresh = [.. Planner.Steps(question)];
+        List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Key)).Select(s => s.Title)], goes = [.. current.Where(s => s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved && fresh.All(f => f.Key != s.Key)).Select(s => s.Title)];
+        return comes.Count + goes.Count == 0 ? null : (comes, goes);
+    }
+
     private static string Whole(string key) => key.Split('/')[0];
 
     private static void Carry(PlanStep old, PlanStep fresh)

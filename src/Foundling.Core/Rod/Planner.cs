@@ -43,6 +43,7 @@ public static class Planner
             foreach (PlanStep step in rule.Steps(question))
             {
                 (step.Rule, step.Choice) = (rule.Name, rule.Choice ?? "");
+                step.Caution = Supplies.Cautioned(step);
                 step.Minutes.Ordered();
                 yield return step;
             }

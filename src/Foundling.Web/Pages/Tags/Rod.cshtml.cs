@@ -39,6 +39,9 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
     [TempData]
     public string? Warning { get; set; }
 
+    /// <summary>What planning again would put in and take out; null when nothing.</summary>
+    public (IReadOnlyList<string> In, IReadOnlyList<string> Out)? Stale { get; private set; }
+
     /// <summary>Minutes booked on each step.</summary>
     public IReadOnlyDictionary<string, double> Spent => Core.Log.LogTotals.ByStep(Tool.Log);
 
@@ -59,6 +62,10 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
     public async Task OnGet(string? show, string? was)
     {
         await Read();
+        if (Tool.Aim is AimKind planned && Tool.Steps.Count > 0)
+        {
+            Stale = Handwork.Stale(Tool.Steps, await rods.Question(Tool, planned));
+        }
         Zoom = Enum.TryParse(show, true, out RodZoom zoom) && Enum.IsDefined(zoom) ? zoom : RodZoom.Job;
         if (was is not null && Tool.Aim is AimKind aim && Choices.Read([was]) is { Count: 1 } before)
         {

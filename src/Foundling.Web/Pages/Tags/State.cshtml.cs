@@ -131,6 +131,17 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
         return LocalRedirect($"/tag/{Tool.Number}/state");
     }
 
+    /// <summary>Says that what is missing is on order, or no longer is.</summary>
+    public async Task<IActionResult> OnPostOrder(Guid id, DateOnly? arrives, bool on)
+    {
+        if (Tool.Findings.FirstOrDefault(f => f.Id == id && f.Kind == FindingKind.Missing) is { } finding)
+        {
+            (finding.OnOrder, finding.ArrivesOn) = (on, on ? arrives : null);
+            await Book.Save(Tool);
+        }
+        return LocalRedirect($"/tag/{Tool.Number}/state");
+    }
+
     /// <summary>Keeps a measurement; earlier ones stay.</summary>
     public async Task<IActionResult> OnPostMeasure(string? kind, string? value, Instrument? instrument, string? off)
     {

@@ -1,0 +1,31 @@
+using Foundling.Core.Rod;
+using Foundling.Data.Stores;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Foundling.Web.Pages.Stores;
+
+/// <summary>Kit and materials of the shop: what is there and what is not.</summary>
+public sealed class SuppliesModel(StoreRoom stores) : SentencePageModel
+{
+    /// <summary>What the shop has said, by supply.</summary>
+    public IReadOnlyDictionary<string, StoreItem> Said { get; private set; } = new Dictionary<string, StoreItem>();
+
+    /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
+    public Stock StockOf(Supply supply) => Said.TryGetValue(supply.Name, out StoreItem? item) ? item.Stock : Stock.Have;
+
+    /// <inheritdoc />
+    protected override async Task After() => Said = await stores.All();
+
+    /// <summary>Shows them.</summary>
+    public void OnGet()
+    {
+    }
+
+    /// <summary>Says how much of something there is.</summary>
+    public async Task<IActionResult> OnPostStock(string? item, Stock stock, DateOnly? arrives)
+    {
+        await stores.Say(item, stock, arrives);
+        return LocalRedirect("/stores/supplies");
+    }
+}
