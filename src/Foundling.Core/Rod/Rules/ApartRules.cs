@@ -78,7 +78,7 @@ internal static class ApartRules
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, ComesApart], q => new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
         {
-            Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
+            Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
         }),
         PlanRule.One("second look apart", "Rust hides under seats.", [Several, ComesApart], q => new PlanStep("look-apart", Stage.Apart, "Look again at what was covered", 2, 4, 8)
         {

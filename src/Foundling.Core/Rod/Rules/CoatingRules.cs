@@ -28,9 +28,11 @@ internal static class CoatingRules
 
     private static Drying Enamel(PlanQuestion q) => Drying.Enamel(Assumptions.Standard).In(q.TemperatureC, q.RelativeHumidityPercent);
 
-    private static string Colour(PlanQuestion q) => q.Aim == AimKind.Own ? q.Dress.Length > 0 ? q.Dress : "the shop's colour" : "gloss black";
+    private static bool Japanned(PlanQuestion q) => SurfaceWays.Coated(q).Any(p => p.Finish == PartFinish.Japanned);
 
-    private static string Paint(PlanQuestion q) => q.Aim == AimKind.Own ? "enamel in the shop's colour" : "gloss black enamel";
+    private static string Colour(PlanQuestion q) => q.Aim == AimKind.Own ? q.Dress.Length > 0 ? q.Dress : "the shop's colour" : Japanned(q) ? "gloss black" : "the colour it had";
+
+    private static string Paint(PlanQuestion q) => q.Aim == AimKind.Own ? "enamel in the shop's colour" : Japanned(q) ? "gloss black enamel" : "enamel, matched in colour";
 
     /// <summary>Faces that were left bare at the works, where that is known.</summary>
     private static string Bare(ToolKind tool) => tool.Id switch
@@ -52,7 +54,7 @@ internal static class CoatingRules
         }, Id, 6),
         PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way("touch")], q => new PlanStep("coat-touch", Stage.Coating, "Touch in the bare patches of coating", 8, 15, 30)
         {
-            Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), WaitMin = Enamel(q).CureMin, LookInMin = 60, Materials = ["gloss black enamel: 5 mL", "fine brush", "white spirit: 10 mL"], How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q.Tool)}.", Reason = "Bare casting rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Caution = Cautions.OldPaint,
+            Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), WaitMin = Enamel(q).CureMin, LookInMin = 60, Materials = [(Japanned(q) ? "gloss black enamel" : "enamel, matched in colour") + ": 5 mL", "fine brush", "white spirit: 10 mL"], How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q.Tool)}.", Reason = "Bare casting rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Caution = Cautions.OldPaint,
         }, Id, 5),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way("respray", "bake")], q => new PlanStep("coat-colour", Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives", 2, 5, 10)
         {

@@ -123,7 +123,7 @@ export function stall() {
     }
     const materials = Number(work?.cost ?? 0);
     const left = worth - materials - (money('rate') ?? 0) * (Number(work?.mean ?? 0) / 60) - (money('selling') ?? 0);
-    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.' : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work; about ${materials.toFixed(0)} of it goes into materials (assumed).`;
+    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.' : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work, with about ${materials.toFixed(0)} for materials counted (assumed).`;
   }
 
   /** @param {string} name */
