@@ -33,6 +33,7 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         page = await Post(visitor, page, "#step-wood-oil .gate form", "Start", new() { ["_once"] = "read" });
         page.QuerySelector("#step-wood-oil .gate").ShouldBeNull();
         page.QuerySelector("#step-wood-oil [data-clock-button=stop]").ShouldNotBeNull();
+        (await visitor.Page("/clock")).QuerySelector(".caution")!.TextContent.ShouldContain("set fire to a bin");
         page = await Post(visitor, page, "#step-wood-oil form", "Stop", []);
         // Another step with the same caution asks no more.
         page.QuerySelectorAll(".gate").ShouldAllBe(g => !g.TextContent.Contains("flat outdoors"));

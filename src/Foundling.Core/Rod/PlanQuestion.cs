@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using Foundling.Core.Baths;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Safety;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -136,6 +137,18 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
 
     /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => Worst(FindingKind.Rust) switch { <= 1 => RustLevel.Light, 2 => RustLevel.Medium, _ => RustLevel.Heavy };
+
+    /// <summary>Length over which a metal-soled body is heavy enough to hurt, mm.</summary>
+    private const double HeavyFromMm = 500;
+
+    /// <summary>True for a casting that crushes fingers when it slips.</summary>
+    public bool Heavy => Tool.HasMetalSole && (LengthMm ?? Tool.NominalLengthMm) > HeavyFromMm;
+
+    /// <summary>Keys of the cautions that go with handling the whole tool: its springs, its edge or teeth, its weight.</summary>
+    public string Handling(bool heavy = false) => string.Join(" ", new[]
+    {
+        Present.Any(p => p.Joint == Joint.Sprung) ? Cautions.Spring : "", Edges.Any() ? Cautions.BareEdge : "", Tool.Family == Family.Saw ? Cautions.Teeth : "", heavy && Heavy ? Cautions.Heavy : "",
+    }.Where(c => c.Length > 0));
 
     /// <summary>Part names in a sentence.</summary>
     public static string Names(IEnumerable<PartDef> parts)

@@ -47,11 +47,6 @@ internal static class ApartRules
         return string.Join(" ", notes.Where(n => n.Length > 0));
     }
 
-    private static string Cautioned(PlanQuestion q) => string.Join(" ", new[]
-    {
-        q.Present.Any(p => p.Joint == Joint.Sprung) ? Cautions.Spring : "", q.Edges.Any() ? Cautions.BareEdge : "", q.Tool.Family == Family.Saw ? Cautions.Teeth : "", q.Tool.HasMetalSole && (q.LengthMm ?? q.Tool.NominalLengthMm) > 500 ? Cautions.Heavy : "",
-    }.Where(c => c.Length > 0));
-
     private static List<string> Kit(PlanQuestion q) =>
     [
         "box with compartments", .. q.Present.Any(p => p.IsFastener && p.Joint != Joint.SplitNut) ? ["fitted screwdrivers"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.SplitNut) ? ["split-nut driver"] : Array.Empty<string>(),
@@ -74,7 +69,7 @@ internal static class ApartRules
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q => new PlanStep("apart", Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1), Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.8, 1), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.", FinishTest = "A box for every screw, in the order they came out.", Caution = Cautioned(q),
+            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.", FinishTest = "A box for every screw, in the order they came out.", Caution = q.Handling(heavy: true),
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, ComesApart], q => new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
         {

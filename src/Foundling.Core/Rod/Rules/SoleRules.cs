@@ -18,7 +18,7 @@ internal static class SoleRules
 
     private static double Factor(PlanQuestion q) => Math.Max(0.6, (q.LengthMm ?? q.Tool.NominalLengthMm) / 245);
 
-    private static string Heavy(PlanQuestion q) => (q.LengthMm ?? q.Tool.NominalLengthMm) > 500 ? $"{Cautions.Slurry} {Cautions.Heavy}" : Cautions.Slurry;
+    private static string Heavy(PlanQuestion q) => q.Heavy ? $"{Cautions.Slurry} {Cautions.Heavy}" : Cautions.Slurry;
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [

@@ -30,13 +30,11 @@ internal static class TogetherRules
         _ => ("Put it together", "Reverse of how it came apart."),
     };
 
-    private static string Cautioned(PlanQuestion q) => string.Join(" ", new[] { q.Present.Any(p => p.Joint == Joint.Sprung) ? Cautions.Spring : "", q.Edges.Any() ? Cautions.BareEdge : "", q.Tool.Family == Family.Saw ? Cautions.Teeth : "" }.Where(c => c.Length > 0));
-
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart], q => new PlanStep("assemble", Stage.Together, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.5, 1), q.Tool.Parts.Count(p => !p.InSet), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = q.Present.Any(p => p.IsFastener) ? ["light oil: 3 mL", "fitted screwdrivers"] : ["light oil: 3 mL"], How = $"Oil every thread. Start all, then tighten all. {Order(q.Tool).How}", Reason = "A thread started straight stays whole.", FinishTest = "Nothing left in the box.", Caution = Cautioned(q),
+            Materials = q.Present.Any(p => p.IsFastener) ? ["light oil: 3 mL", "fitted screwdrivers"] : ["light oil: 3 mL"], How = $"Oil every thread. Start all, then tighten all. {Order(q.Tool).How}", Reason = "A thread started straight stays whole.", FinishTest = "Nothing left in the box.", Caution = q.Handling(),
         }),
         PlanRule.One("last honing", "The edge that is proved is fresh.", [NotKeep, Of(Family.Plane), Edge(EdgeForm.BackAndBevel), If("it is honed first and lapped last", q => !q.Tool.HasMetalSole || q.Way("order") == "hone-first"), If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well)], q => new PlanStep("final-hone", Stage.Tune, "Touch up the edge and put it straight back", 2, 4, 8)
         {
