@@ -94,15 +94,18 @@ export function stall() {
     part('aims').replaceChildren(...Object.keys(at.base).map((aim) => {
       const mean = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].mean, at.base[aim].mean));
       const spread = Math.sqrt(Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance)));
+      const cost = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].cost, at.base[aim].cost));
+      const high = mean + (data?.z80 ?? 0) * spread;
+      const sums = [mean, high].map((minutes) => (cost + ((money('rate') ?? 0) * minutes) / 60).toFixed(0));
       const tr = document.createElement('tr');
-      for (const [text, css] of [[aim, ''], [hours(mean), 'n'], [hours(mean + (data?.z80 ?? 0) * spread), 'n']]) {
+      for (const [text, css] of [[aim, ''], [`${hours(mean)} to ${hours(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
         const td = document.createElement('td');
         td.textContent = text;
         td.className = css;
         tr.append(td);
       }
       tr.dataset.mean = String(mean);
-      tr.dataset.cost = String(Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].cost, at.base[aim].cost)));
+      tr.dataset.cost = String(cost);
       return tr;
     }));
     price();
@@ -163,7 +166,7 @@ export function stall() {
   });
   room.addEventListener('input', (event) => {
     if (event.target instanceof HTMLInputElement && event.target.matches('[data-stall-pictures]')) now.pictures = event.target.checked;
-    else price();
+    else show();
     keep();
   });
   part('send').addEventListener('submit', (event) => {
