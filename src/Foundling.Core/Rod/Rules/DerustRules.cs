@@ -20,6 +20,9 @@ internal static class DerustRules
 
     private static List<PartDef> Bloom(PlanQuestion q) => [.. q.With(FindingKind.Rust).Where(p => p.Ferrous && q.Worst(FindingKind.Rust, p.Id) == 1)];
 
+    /// <summary>Minutes to work every rusty part by hand; crust takes longer than brown.</summary>
+    private static double ByHand(PlanQuestion q, double least, double each) => Math.Round(least + q.Rusty.Sum(p => each * Math.Max(1, q.Worst(FindingKind.Rust, p.Id) - 1)));
+
     private static bool Delicate(PartDef p) => p.Material == Material.SpringSteel || p.IsFastener || p.Finish == PartFinish.Plated;
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -30,11 +33,11 @@ internal static class DerustRules
         }, RustWays.Id),
         PlanRule.One("soak", "A bath reaches what no brush does.", [Soaks], Soaking, RustWays.Id, 14),
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
-        PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, "wire")], q => new PlanStep("derust-wire", Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", 4 + q.Rusty.Count, 8 + (2 * q.Rusty.Count), 20 + (4 * q.Rusty.Count))
+        PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, "wire")], q => new PlanStep("derust-wire", Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, 4, 1), ByHand(q, 8, 2), ByHand(q, 20, 4))
         {
             Parts = Ids(q.Rusty), Materials = ["wire wheel", "light oil: 10 mL"], How = "Slow and fine for screws and springs, held in pliers; along the machining lines on faces. Oil as each comes off.", Reason = "No wetting, no waiting.", FinishTest = "No brown comes off on an oily cloth.", Caution = $"{Cautions.Wire} {Cautions.Rotating}", SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 14),
-        PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep, Chosen(RustWays.Id, "abrasive")], q => new PlanStep("derust-abrasive", Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", 6 + (2 * q.Rusty.Count), 10 + (5 * q.Rusty.Count), 25 + (10 * q.Rusty.Count))
+        PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep, Chosen(RustWays.Id, "abrasive")], q => new PlanStep("derust-abrasive", Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2), ByHand(q, 10, 5), ByHand(q, 25, 10))
         {
             Parts = Ids(q.Rusty), Materials = ["nylon abrasive pad: 1 pieces", "P400 sheet: 1 sheets", "light oil: 20 mL", "clean cloth: 2 pieces"], How = q.Present.Any(q.Etched) ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool." : "With the machining lines, never across. Lighter round stamps.",
             Reason = q.Present.Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye." : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = Surfaces.SomePatina, Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
