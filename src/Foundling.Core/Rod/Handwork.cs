@@ -37,7 +37,9 @@ public static class Handwork
             }
             else if (old.Hand == StepHand.Added || (old.Hand == StepHand.Split && (fresh.Any(s => s.Key == Whole(old.Key)) || current.Any(s => s.Key == Whole(old.Key) && s.State != StepState.Open))))
             {
-                fresh.Add(old);
+                // A piece keeps its place behind the whole, also inside an unbroken block.
+                int whole = old.Hand == StepHand.Split ? fresh.FindLastIndex(s => Whole(s.Key) == Whole(old.Key)) : -1;
+                fresh.Insert(whole < 0 ? fresh.Count : whole + 1, old);
             }
         }
         return Place(Sequence.Sort(fresh, question), question);

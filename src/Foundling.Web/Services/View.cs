@@ -136,6 +136,9 @@ public static class Words
     /// <summary>An amount with its unit: "1 sheet", "2 sheets", "30 mL".</summary>
     public static string Amount(double amount, string unit) => $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
 
+    /// <summary>The first of several titles, and how many more there are.</summary>
+    public static string List(IReadOnlyList<string> titles, int most = 6) => string.Join("; ", titles.Take(most)) + (titles.Count > most ? $"; and {titles.Count - most} more" : "");
+
     /// <summary>A wait: hours, or days when there are more than two.</summary>
     public static string Wait(double minutes) => minutes > 48 * 60 ? $"{minutes / 1440:0.#} days" : Core.Units.Typed.Hours(minutes);
 

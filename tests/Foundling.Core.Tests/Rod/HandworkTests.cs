@@ -129,6 +129,28 @@ public sealed class HandworkTests
     }
 
     [Fact]
+    public void A_piece_of_an_unbroken_block_stays_where_it_was_split()
+    {
+        IReadOnlyList<PlanStep> split = Handwork.Split(Made(), "soak-lift", "The corners with a brush", 2);
+        string[] block = ["soak-lift", "soak-lift/2", "soak-dry", "soak-oil"];
+        split.Where(s => s.Block == "out of the bath").Select(s => s.Key).ShouldBe(block);
+        IReadOnlyList<PlanStep> again = Handwork.Replan(Handwork.Replan(split, Question), Question);
+        again.Where(s => s.Block == "out of the bath").Select(s => s.Key).ShouldBe(block);
+        again.Skip(At(again, "soak-lift")).Take(4).Select(s => s.Key).ShouldBe(block);
+    }
+
+    [Fact]
+    public void A_rod_says_when_it_no_longer_fits()
+    {
+        List<PlanStep> plan = [.. Handwork.Add(Made(), "My own", Stage.Wood, 5, null, "wood-clean")];
+        Handwork.Stale(plan, Question).ShouldBeNull();
+        plan[0].State = StepState.Done;
+        (IReadOnlyList<string> comes, IReadOnlyList<string> goes) = Handwork.Stale(plan, Question with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F("lever_cap", FindingKind.Packed, 2)] })!.Value;
+        comes.ShouldBe(["Pick out what is packed in lever cap"]);
+        goes.ShouldBe(["Penetrating oil on depth adjuster", "Clamp depth adjuster in soft wood and turn"], ignoreOrder: true);
+    }
+
+    [Fact]
     public void A_finished_step_is_neither_moved_nor_split()
     {
         List<PlanStep> plan = Made();
