@@ -44,7 +44,7 @@ public static class OrderRules
         new("try-as-found", "open-joint", "try it before touching it"),
         new("note-settings", "open-joint", "settings are lost when it comes apart"),
         new("photos", "open-joint", "pictures show it as it came"),
-        new("open-joint", "apart", "the joint first, then the rest"),
+        new("open-joint", "roll-call", "count once it lies apart"), new("open-joint", "look-apart", "look once it lies apart"), new("edge-cover", "close-joint", "the edge before the handle"), new("wood-glue", "close-joint", "mended wood goes on"), new("soak-oil", "close-joint", "dry and oiled first"), new("derust-*", "close-joint", "clean before it is closed"), new("grip", "close-joint", "the grip is on before its cap is peened"), new("close-joint", "protect", "wax last"), new("close-joint", "prove", "closed before it is tried"),
         new("open-joint", "wash*", "dirt hides in the joint"),
         new("apart", "roll-call", "count once it is apart"),
         new("roll-call", "look-apart", "count, then look"),

@@ -133,6 +133,9 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
     public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3 || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
 
+    /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge.</summary>
+    public IEnumerable<PartDef> Discarded => Opened && Tool.Part("haft") is not null ? Present.Where(p => p.Id is "haft" or "wedge") : [];
+
     private IEnumerable<string> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && p.Id != "wedge").Select(p => p.Id);
 
     /// <summary>How rusty the parts are.</summary>

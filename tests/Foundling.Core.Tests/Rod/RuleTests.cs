@@ -13,6 +13,7 @@ public sealed class RuleTests
     private static readonly string[][] Examples =
     [
         ["pictures as found", "metal-bench-plane Work", "photos", ""],
+        ["close what was opened", "drawknife Work handle_left:Crack:3", "close-joint", "axe Work haft:Crack:3"],
         ["pin orientations", "scraper-plane Work", "photo-pins", "metal-bench-plane Work"],
         ["chuck order", "hand-drill Work", "photo-chuck", "metal-bench-plane Work"],
         ["try as found", "metal-bench-plane Work", "try-as-found", "metal-bench-plane Work body:Crack:3"],

@@ -11,7 +11,9 @@ internal static class ApartRules
 {
     private static readonly Cond Several = If("it has several parts", q => q.Tool.Parts.Count > 1);
 
-    private static readonly Cond ComesApart = If("it comes apart without breaking a joint", q => q.Tool.Family != Family.EdgeTool || q.Opened);
+    private static readonly Cond ComesApart = If("it comes apart without breaking a joint", q => q.Tool.Family != Family.EdgeTool);
+
+    private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.Family != Family.EdgeTool || q.Opened);
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened) || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood && p.Joint != Joint.Destroyed && !q.Opened));
 
@@ -71,11 +73,11 @@ internal static class ApartRules
         {
             Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.", FinishTest = "A box for every screw, in the order they came out.", Caution = q.Handling(heavy: true),
         }),
-        PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, ComesApart], q => new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
+        PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q => new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
         {
             Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
         }),
-        PlanRule.One("second look apart", "Rust hides under seats.", [Several, ComesApart], q => new PlanStep("look-apart", Stage.Apart, "Look again at what was covered", 2, 4, 8)
+        PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart], q => new PlanStep("look-apart", Stage.Apart, "Look again at what was covered", 2, 4, 8)
         {
             Materials = ["lens"], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.", Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
         }),

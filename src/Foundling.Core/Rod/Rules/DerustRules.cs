@@ -69,7 +69,7 @@ internal static class DerustRules
         }, "dark", 8),
     ];
 
-    private static IEnumerable<PartDef> KeptOut(PlanQuestion q) => q.Present.Where(p => !q.SoakLoad.Contains(p) && (!p.Ferrous || !q.Limit(q.Bath!.Value, p).Allowed));
+    private static IEnumerable<PartDef> KeptOut(PlanQuestion q) => q.Present.Except(q.Discarded).Where(p => !q.SoakLoad.Contains(p) && (!p.Ferrous || !q.Limit(q.Bath!.Value, p).Allowed));
 
     private static string Liquid(BathKind bath) => bath switch { BathKind.Citric => "citric acid, 5 %", BathKind.Acetic => "vinegar, 5 %", BathKind.Electrolysis => "the electrolysis tub", _ => "the chelating bath" };
 

@@ -50,7 +50,7 @@ internal static class HandleRules
         {
             Parts = ["haft", "wedge"], Materials = ["mallet", "hardwood wedge: 1 pieces"], How = "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.", Reason = "A head that moves is a head that flies.", FinishTest = "Edge in line with the haft, wedge tight, no gap at the eye.", Caution = Cautions.BareEdge,
         }, buys: 6),
-        PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q => q.Tool.Parts.Any(p => p.Material == Material.Soft && (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3 || q.Worst(FindingKind.Missing, p.Id) >= 1)))], q => new PlanStep("grip", Stage.Wood, "New grip of leather or cord", 12, 25, 50)
+        PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q => q.Tool.Parts.Any(p => p.Material == Material.Soft && (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3 || q.Worst(FindingKind.Missing, p.Id) >= 1)))], q => new PlanStep("grip", Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", 8, 25, 50)
         {
             Parts = Ids(q.Tool.Parts.Where(p => p.Material == Material.Soft)), Materials = ["cord or leather: 6 m"], How = "Wind a sample of ten turns first; it says how much cord is needed.", Reason = "The hand must not slide to the edge.", FinishTest = "It does not turn when wrung.",
         }, buys: 6),

@@ -37,9 +37,9 @@ internal static class MechanismRules
         {
             Parts = Ids(q.Present.Where(p => p.Id is "pivot" or "bolts" or "toggle_bolts" or "strap")), Materials = ["fine wire brush", "white spirit: 15 mL", "grease: 2 g"], How = "Bores by a roll of cloth. Worn bolts are changed in pairs.", Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
         }, buys: 10),
-        PlanRule.One("spring", "A tired spring tires the hand.", [Kind("pruner"), There("spring", "spring")], _ => new PlanStep("spring-clean", Stage.Mechanism, "Clean and oil the spring, without a bath", 2, 4, 8)
+        PlanRule.One("spring", "A tired spring tires the hand.", [Kind("pruner"), There("spring", "spring"), If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != "spring"))], _ => new PlanStep("spring-clean", Stage.Mechanism, "Clean and oil the spring by hand", 2, 4, 8)
         {
-            Parts = ["spring"], Materials = ["0000 steel wool: 1 pads", "light oil: 2 mL"], How = "By hand, never in acid, which makes it break.", Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Caution = Cautions.Spring,
+            Parts = ["spring"], Materials = ["0000 steel wool: 1 pads", "light oil: 2 mL"], How = "Fine wool, never acid, which makes it break.", Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Caution = Cautions.Spring,
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [Kind("plough-plane")], q => new PlanStep("slides", Stage.Mechanism, "Free the stems, the fence and the depth stop", 4, 10, 25)
         {

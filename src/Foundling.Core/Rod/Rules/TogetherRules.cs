@@ -9,7 +9,7 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for putting together and setting.</summary>
 internal static class TogetherRules
 {
-    private static readonly Cond WasApart = If("it was taken apart", q => q.Tool.Parts.Count > 1 && (q.Tool.Family != Family.EdgeTool || q.Opened));
+    private static readonly Cond WasApart = If("it was taken apart", q => q.Tool.Parts.Count > 1 && q.Tool.Family != Family.EdgeTool);
 
     private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
     {
@@ -26,7 +26,6 @@ internal static class TogetherRules
         "brace" => ("Put it together: ratchet, jaws, chuck shell, head", "By the pictures; pins thick end first."),
         "bolt-cutter" => ("Put it together: jaws, straps, jaw bolts, pivot", "Straps on both sides before any nut is tight. New tabs bent once."),
         "pruner" => ("Put it together: blade, pivot, lock tab, spring", "The spring last, handles open."),
-        "axe" or "hewing-hatchet" => ("Lay out head, haft and wedge", "Edge covered."),
         _ => ("Put it together", "Reverse of how it came apart."),
     };
 
@@ -36,6 +35,10 @@ internal static class TogetherRules
         {
             Materials = q.Present.Any(p => p.IsFastener) ? ["light oil: 3 mL", "fitted screwdrivers"] : ["light oil: 3 mL"], How = $"Oil every thread. Start all, then tighten all. {Order(q.Tool).How}", Reason = "A thread started straight stays whole.", FinishTest = "Nothing left in the box.", Caution = q.Handling(),
         }),
+        PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.", [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part("haft") is null)], q => new PlanStep("close-joint", Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 10, 20, 45)
+        {
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["new rivet: 2 pieces", "brass hammer", "bench vice"], How = "New handle or washers on, drawn up tight, then peened over in small blows on a solid back.", Reason = "What it holds is new or mended.", FinishTest = "No movement when twisted hard.", Undoable = false, Caution = $"{Cautions.Shatter} {Cautions.BareEdge}",
+        }, buys: 6),
         PlanRule.One("last honing", "The edge that is proved is fresh.", [NotKeep, Of(Family.Plane), Edge(EdgeForm.BackAndBevel), If("it is honed first and lapped last", q => !q.Tool.HasMetalSole || q.Way("order") == "hone-first"), If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well)], q => new PlanStep("final-hone", Stage.Tune, "Touch up the edge and put it straight back", 2, 4, 8)
         {
             Parts = Ids(q.Edges), Materials = ["fine stone", "strop"], How = "A dozen strokes, then into the plane, drawn back.", Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Caution = Cautions.BareEdge,

@@ -1,3 +1,4 @@
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -35,9 +36,9 @@ internal static class WashRules
         {
             Parts = Ids(q.Present.Where(q.DullPlate)), Materials = ["clean cloth: 1 pieces", "light oil: 2 mL"], How = "Oily cloth only. No bath, no wheel, no flame.", Reason = "Nobody can tell zinc from cadmium by eye.", FinishTest = "Clean and oiled, nothing ground off.", Caution = Cautions.Cadmium,
         }),
-        PlanRule.One("wash wood", "Water and wood part company quickly.", [If("it has wood", q => q.Present.Any(p => p.Material == Material.Wood))], q => new PlanStep("wash-wood", Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(q.Present.Where(p => p.Material == Material.Wood))}", 2, 5, 10)
+        PlanRule.One("wash wood", "Water and wood part company quickly.", [If("it has wood that stays", q => SurfaceWays.OldWood(q).Any())], q => new PlanStep("wash-wood", Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}", 2, 5, 10)
         {
-            Parts = Ids(q.Present.Where(p => p.Material == Material.Wood)), Materials = ["detergent: 5 mL", "clean cloth: 2 pieces"], How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.", FinishTest = "A white cloth stays white.",
+            Parts = Ids(SurfaceWays.OldWood(q)), Materials = ["detergent: 5 mL", "clean cloth: 2 pieces"], How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.", FinishTest = "A white cloth stays white.",
         }),
         PlanRule.One("look again when clean", "Dirt reads as coating, and marks surface.", [Always], _ => new PlanStep("look-again", Stage.Wash, "Look again now that it is clean", 2, 5, 10)
         {

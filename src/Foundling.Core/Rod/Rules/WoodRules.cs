@@ -16,6 +16,8 @@ internal static class WoodRules
 
     private static readonly Cond Has = If("it has wood", q => SurfaceWays.Wooden(q).Any());
 
+    private static readonly Cond HasOld = If("it has wood that stays", q => SurfaceWays.OldWood(q).Any());
+
     private static readonly Cond Dry = If("the wood is dry", q => q.Worst(FindingKind.Damp, [.. SurfaceWays.Wooden(q).Select(p => p.Id), "-"]) < 2);
 
     private static List<string> Parts(PlanQuestion q) => Ids(SurfaceWays.Wooden(q));
@@ -32,11 +34,11 @@ internal static class WoodRules
         {
             Parts = Ids(q.With(FindingKind.Damp, 2)), WaitMin = 14 * 24 * 60, LookInMin = 48 * 60, How = "Off the ground, out of sun and away from a stove. Weigh it each week: dry when it loses no more.", Reason = "Dried fast it splits.", FinishTest = "No lighter than last week.",
         }),
-        PlanRule.One("find out the old finish", "What softens it says what it is, and what may go over it.", [Has], q => new PlanStep("wood-find", Stage.Wood, "Find out what the old finish on the wood is", 2, 4, 8)
+        PlanRule.One("find out the old finish", "What softens it says what it is, and what may go over it.", [HasOld], q => new PlanStep("wood-find", Stage.Wood, "Find out what the old finish on the wood is", 2, 4, 8)
         {
             Parts = Parts(q), Materials = ["alcohol: 5 mL", "white spirit: 5 mL", "clean cloth: 1 pieces"], How = "On a hidden spot: alcohol softens shellac, lacquer thinner lacquer, neither oil or varnish; white spirit lifts only wax and grime.", Reason = "Cleaned with the wrong one it comes off.", FinishTest = "It is written on the tag.", Caution = Cautions.Solvent,
         }),
-        PlanRule.One("clean the wood", "Most old wood is sound under its dirt.", [Has], q => new PlanStep("wood-clean", Stage.Wood, $"Clean {Names(SurfaceWays.Wooden(q))}", 4, 8, 20)
+        PlanRule.One("clean the wood", "Most old wood is sound under its dirt.", [HasOld], q => new PlanStep("wood-clean", Stage.Wood, $"Clean {Names(SurfaceWays.OldWood(q))}", 4, 8, 20)
         {
             Parts = Parts(q), Materials = ["white spirit: 20 mL", "0000 steel wool: 1 pads"], How = "With what does not touch the finish, with the grain, wiped off before it dries.", Reason = "The colour of use is under the dirt.", FinishTest = "The cloth comes away clean.", Caution = Cautions.Solvent,
         }, buys: 3),

@@ -17,6 +17,9 @@ public static class SurfaceWays
     /// <summary>Wooden parts that are there.</summary>
     public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Wood);
 
+    /// <summary>Wooden parts that are there and stay.</summary>
+    public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);
+
     /// <summary>Old darkening of iron.</summary>
     public static Choice Dark { get; } = new("dark", "Old darkening is", "whether smooth dark iron is left or taken bright", q => q.Aim != AimKind.Keep && q.Present.Any(p => p.Ferrous),
     [
