@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
@@ -24,13 +25,18 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         var settings = new ShopSettings { Name = "Skerrow Slip", TemperatureC = 14, HumidityPercent = 66, Dress = "the loft's blue", HourRate = 12 };
         await shop.Save(settings, cancel).ConfigureAwait(false);
-        var painted = DemoTags.All.AsParallel().Select(d => (d.Number, Photo: BenchPhotograph.Paint(Profile.Fitted(d.Kind, d.LengthMm, d.MouthFrontMm), d.Looks))).ToDictionary(x => x.Number, x => x.Photo);
+        // Painting and keeping the pictures is most of the work, so they are done side by side.
+        var painted = new ConcurrentDictionary<int, Picture>();
+        await Parallel.ForEachAsync(DemoTags.All, cancel, async (demo, stop) =>
+        {
+            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(demo.Kind, demo.LengthMm, demo.MouthFrontMm), demo.Looks).Jpeg);
+            painted[demo.Number] = await pictures.Add(stream, "demo", "as it came", stop).ConfigureAwait(false);
+        }).ConfigureAwait(false);
         Core.Origin.PatternBook book = await patterns.Read(cancel).ConfigureAwait(false);
         foreach (DemoTag demo in DemoTags.All)
         {
             Tag tag = Make(demo, settings, book);
-            using var stream = new MemoryStream(painted[demo.Number].Jpeg);
-            Picture picture = await pictures.Add(stream, "demo", "as it came", cancel).ConfigureAwait(false);
+            Picture picture = painted[demo.Number];
             picture.At = tag.BookedAt;
             tag.Pictures.Add(picture);
             db.Tags.Add(tag);
