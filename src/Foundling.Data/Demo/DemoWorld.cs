@@ -16,6 +16,9 @@ namespace Foundling.Data.Demo;
 /// <summary>Fills an empty shop with the loft at Skerrow Slip. Dates are relative to today.</summary>
 public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook shop, PatternShelf patterns, StoreRoom stores, TimeProvider time)
 {
+    /// <summary>Width of the demo's pictures, px: enough to count points on, quick to paint.</summary>
+    private const int PictureWidth = 960;
+
     /// <summary>Loads the demo tags into an empty shop; does nothing where there are tags already.</summary>
     public async Task Load(CancellationToken cancel = default)
     {
@@ -29,7 +32,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         var painted = new ConcurrentDictionary<int, Picture>();
         await Parallel.ForEachAsync(DemoTags.All, cancel, async (demo, stop) =>
         {
-            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(demo.Kind, demo.LengthMm, demo.MouthFrontMm), demo.Looks).Jpeg);
+            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(demo.Kind, demo.LengthMm, demo.MouthFrontMm), demo.Looks, PictureWidth).Jpeg);
             painted[demo.Number] = await pictures.Add(stream, "demo", "as it came", stop).ConfigureAwait(false);
         }).ConfigureAwait(false);
         Core.Origin.PatternBook book = await patterns.Read(cancel).ConfigureAwait(false);
