@@ -22,6 +22,15 @@ public sealed record AimReview(
     AimKind Aim, IReadOnlyList<PlanStep> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost, double LostShare, IReadOnlyList<PlanStep> Final,
     double? WorthAfter, PlanStep? BuysMost, double BuysShare, PlanStep? StopAfter, double StopMinutes)
 {
+    /// <summary>The aim the book would take for a tool, and why.</summary>
+    /// <param name="rarity">How often such a tool turns up; null when not said.</param>
+    /// <param name="tried">What it did as found.</param>
+    /// <param name="findings">Findings that stand.</param>
+    public static (AimKind Aim, string Why) Advise(Rarity? rarity, State.AsFoundTry? tried, IReadOnlyList<Finding> findings) =>
+        rarity is Core.Aim.Rarity.Scarce or Core.Aim.Rarity.Rare ? (AimKind.Keep, "Tools as scarce as this are worth more untouched.")
+        : tried == State.AsFoundTry.Well && findings.All(f => f.Severity < 2 || f.Kind == Tools.FindingKind.Mark) ? (AimKind.Keep, "It works well as it is.")
+        : (AimKind.Work, "It should cut; more than that is taste.");
+
     private const double StopShare = 0.8, LastPart = 0.93;
 
     private static readonly string[] Working = ["body", "iron", "blade", "plate", "bit", "upper_jaw", "lower_jaw"];

@@ -61,7 +61,7 @@ public static class StepGauges
     private static List<StepGauge> Soaking(PlanStep step, Tag tag, double temperatureC, double humidityPercent)
     {
         string bath = step.Materials.Any(m => m.StartsWith("citric", StringComparison.Ordinal)) ? "citric" : step.Materials.Any(m => m.StartsWith("vinegar", StringComparison.Ordinal)) ? "acetic" : step.Materials.Any(m => m.StartsWith("washing soda", StringComparison.Ordinal)) ? "electrolysis" : "chelating";
-        string rust = tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => f.Severity).DefaultIfEmpty(0).Max() switch { <= 1 => "light", 2 => "medium", _ => "heavy" };
+        string rust = SnakeCase.Of(PlanQuestion.LevelOf(tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => f.Severity).DefaultIfEmpty(0).Max()).ToString());
         var values = new List<(string, object)> { ("bath", bath), ("rust", rust), ("temperature_c", temperatureC), ("relative_humidity_percent", humidityPercent) };
         if (bath is "citric" or "acetic")
         {

@@ -105,6 +105,10 @@ public static class PartRules
     /// <summary>Years of stock a part may have lain before it was fitted.</summary>
     public static int LagYears(string part, Assumptions a) => IsCore(part) ? 0 : a.StockYears;
 
+    /// <summary>Wedge and iron that the looks at them together make more likely swapped than not.</summary>
+    public static IEnumerable<string> OddByKinship(Kinship? kinship, Assumptions a) =>
+        kinship is null ? [] : new[] { "iron", "wedge" }.Where(p => SwapPrior(p, kinship, a) > 0.5);
+
     /// <summary>Chance that a part was swapped, before any evidence.</summary>
     public static double SwapPrior(string part, Kinship? kinship, Assumptions a)
     {

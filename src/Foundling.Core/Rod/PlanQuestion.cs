@@ -139,7 +139,10 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     private IEnumerable<string> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && p.Id != "wedge").Select(p => p.Id);
 
     /// <summary>How rusty the parts are.</summary>
-    public RustLevel RustLevel => Worst(FindingKind.Rust) switch { <= 1 => RustLevel.Light, 2 => RustLevel.Medium, _ => RustLevel.Heavy };
+    public RustLevel RustLevel => LevelOf(Worst(FindingKind.Rust));
+
+    /// <summary>How rusty a degree of the written scale is.</summary>
+    public static RustLevel LevelOf(int degree) => degree switch { <= 1 => RustLevel.Light, 2 => RustLevel.Medium, _ => RustLevel.Heavy };
 
     /// <summary>Length over which a metal-soled body is heavy enough to hurt, mm.</summary>
     private const double HeavyFromMm = 500;

@@ -13,19 +13,26 @@ namespace Foundling.Core.State;
 public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double LineMm, string LineIs, IReadOnlyList<double> PitsMm, double SetbackMm)
 {
     /// <summary>Reckons it for a tag; null when it has no cutting part, or its steel was not measured.</summary>
-    public static SteelLeft? Of(Tag tag, Assumptions? assumptions = null)
+    public static SteelLeft? Of(Tag tag, Assumptions? assumptions = null) => Of(tag.Tool(), tag.Standing(), (part, kind) => tag.Measured(part, kind)?.Value, assumptions);
+
+    /// <summary>Reckons it from what stands and what was measured; null when there is no cutting part, or its steel was not measured.</summary>
+    /// <param name="tool">Kind of tool.</param>
+    /// <param name="findings">Findings that stand.</param>
+    /// <param name="measured">The last reading of a kind on a part, mm; null for none.</param>
+    /// <param name="assumptions">What stops a restoration.</param>
+    public static SteelLeft? Of(ToolKind tool, IReadOnlyList<Finding> findings, Func<string, string, double?> measured, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
-        if (tag.Tool().Edges.FirstOrDefault() is not { } part)
+        if (tool.Edges.FirstOrDefault() is not { } part)
         {
             return null;
         }
-        double? slot = tag.Measured(part.Id, "edge_to_slot")?.Value, bit = tag.Measured(part.Id, "edge_to_bit_line")?.Value, hard = tag.Measured(part.Id, "edge_to_hard_end")?.Value;
+        double? slot = measured(part.Id, "edge_to_slot"), bit = measured(part.Id, "edge_to_bit_line"), hard = measured(part.Id, "edge_to_hard_end");
         if ((hard ?? bit ?? slot) is not double line)
         {
             return null;
         }
-        List<double> pits = [.. tag.Standing().Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f => f.FromEdgeMm!.Value)];
+        List<double> pits = [.. findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f => f.FromEdgeMm!.Value)];
         double setback = pits.Count == 0 ? 0 : pits.Max() + a.GrindPastPitMm;
         IronReserveResult reserve = IronReserve.Of(new IronReserveInput(bit is null ? IronKind.Solid : IronKind.LaidOn, slot, bit, hard, setback), a);
         return new SteelLeft(part, reserve, line, hard is not null ? "hard steel ends" : bit is not null ? "hard bit ends" : "slot ends", pits, setback);

@@ -44,6 +44,9 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
     /// <summary>What the shop has said, by supply.</summary>
     public async Task<IReadOnlyDictionary<string, StoreItem>> All(CancellationToken cancel = default) => await db.StoreItems.AsNoTracking().ToDictionaryAsync(s => s.Item, cancel).ConfigureAwait(false);
 
+    /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
+    public static Stock StockOf(IReadOnlyDictionary<string, StoreItem> said, string item) => said.TryGetValue(item, out StoreItem? kept) ? kept.Stock : Stock.Have;
+
     /// <summary>Kit the shop has not got, which closes the ways that need it.</summary>
     public async Task<IReadOnlySet<string>> Lacking(CancellationToken cancel = default)
     {

@@ -35,12 +35,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
     private static HashSet<string> Odd(Tag tag, PatternBook book)
     {
-        HashSet<string> odd = TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => p.Key).ToHashSet() ?? [];
-        if (new[] { tag.KinColour, tag.KinShadow, tag.KinFit }.Count(k => k == KinLook.Clash) >= 2)
-        {
-            odd.Add("wedge");
-        }
-        return odd;
+        return [.. TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => p.Key) ?? [], .. PartRules.OddByKinship(tag.Kinship(), Assumptions.Standard)];
     }
 
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>

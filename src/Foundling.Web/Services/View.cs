@@ -136,6 +136,9 @@ public static class Words
     /// <summary>An amount with its unit: "1 sheet", "2 sheets", "30 mL".</summary>
     public static string Amount(double amount, string unit) => $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
 
+    /// <summary>Something a step needs: "light oil: 10 mL", "bench vice".</summary>
+    public static string Of(Core.Rod.Need need) => need.Amount is double amount ? $"{need.Item}: {Amount(amount, need.Unit)}" : need.Item;
+
     /// <summary>The first of several titles, and how many more there are.</summary>
     public static string List(IReadOnlyList<string> titles, int most = 6) => string.Join("; ", titles.Take(most)) + (titles.Count > most ? $"; and {titles.Count - most} more" : "");
 

@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
@@ -28,7 +29,7 @@ internal static class EdgeRules
 
     private static Cond Pitted { get; } = If("pits near the edge or reaching it", q => EdgeWays.Pits(q) >= 3);
 
-    private static string Steel(PlanQuestion q) => EdgeWays.Steel(q) is { } s ? $" {s.ReserveMm:0.#} mm of hard steel are left, about {s.Left} sharpenings; grinding past the pits would leave {s.LeftAfter}." : "";
+    private static string Steel(PlanQuestion q) => EdgeWays.Steel(q) is { } s ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, Assumptions.Standard)} sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
@@ -80,7 +81,7 @@ internal static class EdgeRules
         string way = q.Way("back");
         yield return way switch
         {
-            "grind" => new PlanStep("edge-save", Stage.Edge, "Grind the edge back past the pits", 4, 10, 25) { Materials = ["bench grinder"], How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q), Caution = Cautions.Grinder, MetalRemovedMm = EdgeWays.Steel(q)?.SetbackMm ?? 3, Reason = "There is steel enough, and the back is too deep to lap." },
+            "grind" => new PlanStep("edge-save", Stage.Edge, "Grind the edge back past the pits", 4, 10, 25) { Materials = ["bench grinder"], How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q), Caution = Cautions.Grinder, MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : 3, Reason = "There is steel enough, and the back is too deep to lap." },
             "shim" => new PlanStep("edge-save", Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", 3, 6, 12) { Materials = ["shim: 1 pieces", "coarse diamond plate"], How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.02, Reason = "The least metal, and the pits stay behind the edge." },
             "lift" => new PlanStep("edge-save", Stage.Edge, "Lift the back a hair and lap past the pits", 3, 7, 15) { Materials = ["medium stone"], How = "The thickness of a coin under the far end, by hand." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.03, Reason = "Quick, and only the edge sees it." },
             _ => new PlanStep("edge-save", Stage.Edge, "Lap the pits out of the last part of the back", 8, EdgeWays.Pits(q) >= 4 ? 40 : 20, 80) { Materials = ["P80 sheet: 2 sheets", "P180 sheet: 1 sheets", "flat plate, longer than the sole"], How = "Only the last 12 mm, on a flat plate, fresh paper often. Stop when the line at the edge is clean." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.05, Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel." },

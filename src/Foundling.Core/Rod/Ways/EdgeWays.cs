@@ -13,27 +13,16 @@ public static class EdgeWays
     /// <summary>Worst pitting on a cutting part.</summary>
     public static int Pits(PlanQuestion q) => q.Worst(FindingKind.Pitting, [.. q.Tool.Edges.Select(p => p.Id), "-"]);
 
-    /// <summary>Sharpenings left once the edge is ground back past its pits; null when the steel was not measured.</summary>
-    public static (double ReserveMm, double SetbackMm, int Left, int LeftAfter)? Steel(PlanQuestion q)
-    {
-        Assumptions a = Assumptions.Standard;
-        string[] edges = [.. q.Tool.Edges.Select(p => p.Id), "-"];
-        if ((q.Measured("edge_to_hard_end", edges) ?? q.Measured("edge_to_bit_line", edges) ?? q.Measured("edge_to_slot", edges) - a.SlotMarginMm) is not double reserve)
-        {
-            return null;
-        }
-        double setback = q.Findings.Where(f => f.Kind == FindingKind.Pitting && edges.Contains(f.Part) && f.Severity >= 3).Select(f => (f.FromEdgeMm ?? 3) + a.GrindPastPitMm).DefaultIfEmpty(0).Max();
-        int At(double steel) => Math.Max(0, Whole.Floor(steel / a.LossPerHoningMm));
-        return (reserve, setback, At(reserve), At(reserve - setback));
-    }
+    /// <summary>The steel left in the cutting part; null when it was not measured.</summary>
+    public static SteelLeft? Steel(PlanQuestion q) => SteelLeft.Of(q.Tool, q.Findings, (part, kind) => q.Measured(kind, part));
 
     private static readonly Choice Back = new("back", "Pits in the back are", "how pits that stop an edge are dealt with", q => Cuts(q) && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace && Pits(q) >= 3,
     [
         new("lap", "lapped out, the whole last part flat", "the careful restorer's; the back stays true"),
         new("shim", "passed under by a shim", "a tiny back bevel, then always") { Closed = NotOnAChisel },
         new("lift", "lifted off by hand", "the back raised a hair on the stone") { Closed = NotOnAChisel },
-        new("grind", "ground back past", "quick where there is steel to spare") { Kit = ["bench grinder"], Closed = q => Steel(q) is { } s && s.LeftAfter < Assumptions.Standard.SharpeningsWorthSaving ? $"Only {s.LeftAfter} sharpenings would be left." : null },
-    ], q => Pits(q) >= 4 && Steel(q) is { } s && s.LeftAfter >= 4 * Assumptions.Standard.SharpeningsWorthSaving ? ("grind", "Pits that reach the edge are too deep to lap, and there is steel to spare.") : ("lap", "It costs minutes, not steel."));
+        new("grind", "ground back past", "quick where there is steel to spare") { Kit = ["bench grinder"], Closed = q => Steel(q) is { } s && s.Reserve.SharpeningsLeft < Assumptions.Standard.SharpeningsWorthSaving ? $"Only {s.Reserve.SharpeningsLeft} sharpenings would be left." : null },
+    ], q => Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * Assumptions.Standard.SharpeningsWorthSaving ? ("grind", "Pits that reach the edge are too deep to lap, and there is steel to spare.") : ("lap", "It costs minutes, not steel."));
 
     private static readonly Choice Hold = new("hold", "Bevels are honed", "how the angle is held", Cuts,
     [

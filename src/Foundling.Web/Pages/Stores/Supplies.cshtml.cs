@@ -12,7 +12,7 @@ public sealed class SuppliesModel(StoreRoom stores) : SentencePageModel
     public IReadOnlyDictionary<string, StoreItem> Said { get; private set; } = new Dictionary<string, StoreItem>();
 
     /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
-    public Stock StockOf(Supply supply) => Said.TryGetValue(supply.Name, out StoreItem? item) ? item.Stock : Stock.Have;
+    public Stock StockOf(Supply supply) => StoreRoom.StockOf(Said, supply.Name);
 
     /// <inheritdoc />
     protected override async Task After() => Said = await stores.All();

@@ -29,8 +29,7 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     public bool Others => Gate.IsOthers(Tool, Settings.Name);
 
     /// <summary>The aim the book would take for a tool of this rarity in this state, and why.</summary>
-    public (AimKind Aim, string Why) Advice => Tool.Rarity is Rarity.Scarce or Rarity.Rare ? (AimKind.Keep, "Tools as scarce as this are worth more untouched.")
-        : Tool.Tried == Core.State.AsFoundTry.Well && Tool.Standing().All(f => f.Severity < 2) ? (AimKind.Keep, "It works well as it is.") : (AimKind.Work, "It should cut; more than that is taste.");
+    public (AimKind Aim, string Why) Advice => AimReview.Advise(Tool.Rarity, Tool.Tried, Tool.Standing());
 
     /// <summary>Plans every aim.</summary>
     public async Task OnGet()

@@ -20,7 +20,7 @@ public sealed class NeedsModel(TagBook tags, RodDesk rods, StoreRoom stores) : T
     public IReadOnlyDictionary<string, StoreItem> Stores { get; private set; } = new Dictionary<string, StoreItem>();
 
     /// <summary>How much of it there is; what the shop says nothing of is taken as there.</summary>
-    public Stock StockOf(KitLine line) => Stores.TryGetValue(line.Item, out StoreItem? item) ? item.Stock : Stock.Have;
+    public Stock StockOf(KitLine line) => StoreRoom.StockOf(Stores, line.Item);
 
     /// <summary>What has to be bought: none there, or none and on order.</summary>
     public IEnumerable<KitLine> Missing => Lines.Where(l => StockOf(l) is Stock.None or Stock.OnOrder);
