@@ -25,8 +25,8 @@ public sealed class HardTimesTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Go(Address + "/tag/40/log");
         _b.Text("ul.list").ShouldContain("written just before the lights went out");
         _b.Text(".clockchip").ShouldContain("F-0040");
-        string before = _b.Text(".clockchip [data-since]");
-        _b.Until(() => _b.Text(".clockchip [data-since]") != before, "the clock still runs");
+        string before = _b.Text(".clockchip [data-ran]");
+        _b.Until(() => _b.Text(".clockchip [data-ran]") != before, "the clock still runs");
         _b.Go(Address + "/clock");
         _b.Click("button[data-clock-button=stop]");
         _b.Until(() => !_b.Has(".clockchip"), "and can be stopped");

@@ -15,12 +15,12 @@ namespace Foundling.Data.Tests;
 /// <summary>A shop in a folder of its own.</summary>
 public sealed class TestShop : IDisposable
 {
+    private readonly Opening _opening;
+
     public TestShop()
     {
         Folder = new DataFolder(Directory.CreateTempSubdirectory("foundling-test-").FullName);
-        Folder.Create();
-        using FoundlingDb db = Open();
-        db.Database.Migrate();
+        _opening = Opening.Of(Folder);
     }
 
     public DataFolder Folder { get; }
@@ -34,6 +34,12 @@ public sealed class TestShop : IDisposable
     public TagBook Tags(FoundlingDb db) => new(db, Time, Patterns(db));
 
     public StoreRoom Stores(FoundlingDb db) => new(db, Time);
+
+    public Stopwatches Watches => _watches ??= new Stopwatches(Time);
+
+    private Stopwatches? _watches;
+
+    public ClockBook Clock(FoundlingDb db) => new(db, Tags(db), Watches, Time);
 
     public RodDesk Rods(FoundlingDb db) => new(db, Time, Tags(db), new ShopBook(db), Stores(db));
 
@@ -55,7 +61,7 @@ public sealed class TestShop : IDisposable
 
     public void Dispose()
     {
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        _opening.Dispose();
         Directory.Delete(Folder.Path, recursive: true);
     }
 }

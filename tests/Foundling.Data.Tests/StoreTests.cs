@@ -126,12 +126,12 @@ public sealed class StoreTests : IDisposable
         await using (FoundlingDb db = _shop.Open())
         {
             await _shop.Rods(db).Aim((await _shop.Tags(db).Find(number))!, AimKind.Work);
-            await new ClockBook(db, _shop.Time).Start(number, "photos");
+            await _shop.Clock(db).Start(number, "photos");
         }
         _shop.Time.Advance(TimeSpan.FromMinutes(12));
         await using (FoundlingDb db = _shop.Open())
         {
-            var clock = new ClockBook(db, _shop.Time);
+            var clock = _shop.Clock(db);
             (await clock.Running())!.Step.ShouldBe("photos");
             await clock.Start(number, "photos");
             await clock.Start(number, "wash");
@@ -139,11 +139,12 @@ public sealed class StoreTests : IDisposable
         _shop.Time.Advance(TimeSpan.FromMinutes(7));
         await using (FoundlingDb db = _shop.Open())
         {
-            var clock = new ClockBook(db, _shop.Time);
+            var clock = _shop.Clock(db);
             (await clock.Stop())!.Minutes!.Value.ShouldBe(7, 1e-6);
             (await clock.Stop()).ShouldBeNull();
             Tag tag = (await _shop.Tags(db).Find(number))!;
-            IReadOnlyDictionary<string, double> spent = LogTotals.ByStep(tag.Log);
+            IReadOnlyDictionary<string, double> spent = (await _shop.Tags(db).Booked(number)).ByStep;
+            await _shop.Tags(db).ReadLog(tag);
             spent["photos"].ShouldBe(12, 1e-6);
             spent["wash"].ShouldBe(7, 1e-6);
             tag.Log.Count(l => l.Kind == LogKind.Started).ShouldBe(2);
@@ -155,7 +156,7 @@ public sealed class StoreTests : IDisposable
     {
         int number = await _shop.BookIn();
         await using FoundlingDb db = _shop.Open();
-        var clock = new ClockBook(db, _shop.Time);
+        var clock = _shop.Clock(db);
         (await Should.ThrowAsync<InputException>(() => clock.Start(999, "photos"))).ErrorKey.ShouldBe("unknown_tag");
         (await Should.ThrowAsync<InputException>(() => clock.Start(number, "dance"))).ErrorKey.ShouldBe("unknown_step");
         (await clock.Running()).ShouldBeNull();

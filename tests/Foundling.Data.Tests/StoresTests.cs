@@ -173,6 +173,7 @@ public sealed class StoresTests : IDisposable
         var at = new DateTimeOffset(2026, 3, 2, 9, 0, 0, TimeSpan.Zero);
         int number = await _shop.BookIn(t =>
         {
+            t.Kind = "wooden-bench-plane";
             (t.KnownLine, t.KinColour, t.KinFit, t.Tried, t.TriedNote, t.Decision, t.DecisionReason) = ("pellow_tarn_bench", Core.Origin.KinLook.Match, Core.Origin.KinLook.Clash, Core.State.AsFoundTry.Badly, "chatters", Core.State.Verdict.RestoreIf, "it is light");
             t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 1, Mark = Core.Origin.MarkKind.PatentApplied, FilingYear = 1909, GrantYear = 1911, Part = "lever_cap", Reading = "Pat. applied", Soft = true, Confidence = Core.Origin.Confidence.Unsure, At = at, PictureId = Guid.NewGuid() });
             t.Aside.Add(new LookAside { Id = Guid.NewGuid(), Trait = "frog_seat", Reason = AsideReason.WhenApart, At = at });

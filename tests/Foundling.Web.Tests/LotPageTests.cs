@@ -49,7 +49,7 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
             .ToDictionary(i => i.Name!, i => i.Value).Concat([new("Form.Kind", "adjustable-wrench"), new("Form.Story", story)]).ToDictionary();
         (await there.Submit(theirs, Form, Fields(theirs, "the jaw was filed"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument refused = await Visitor.Read(await here.Submit(mine, Form, Fields(mine, "the knurl was packed")));
-        refused.QuerySelectorAll("[role=alert]").ShouldContain(a => a.TextContent.Contains("Someone else changed this tag"));
+        refused.QuerySelectorAll("[role=alert]").ShouldContain(a => a.TextContent.Contains("Its story: someone else wrote \"the jaw was filed\""));
         refused.Body!.InnerHtml.ShouldContain("the knurl was packed");
         (await here.Page("/tag/38/book")).Body!.InnerHtml.ShouldContain("the jaw was filed");
         // Having looked, it can be saved.

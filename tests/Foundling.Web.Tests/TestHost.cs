@@ -2,6 +2,7 @@ using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
+using Foundling.Data.Store;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
@@ -16,10 +17,15 @@ namespace Foundling.Web.Tests;
 public class TestHost : IAsyncLifetime
 {
     private WebApplication? _app;
+    private Opening? _opening;
 
     protected virtual bool Demo => true;
 
     protected virtual string? Passphrase => null;
+
+    public ShopOptions Options => new(Folder, 5080, Demo, Passphrase);
+
+    public IServiceProvider Services => _app!.Services;
 
     public string Folder { get; } = Directory.CreateTempSubdirectory("foundling-web-").FullName;
 
@@ -28,8 +34,9 @@ public class TestHost : IAsyncLifetime
 
     public async ValueTask InitializeAsync()
     {
-        var options = new ShopOptions(Folder, 0, Demo, Passphrase);
-        _app = FoundlingApp.Build(options, [], builder =>
+        ShopOptions options = Options;
+        _opening = Opening.Of(new DataFolder(Folder));
+        _app = FoundlingApp.Build(options, builder =>
         {
             builder.WebHost.UseTestServer();
             builder.Logging.ClearProviders();
@@ -45,7 +52,7 @@ public class TestHost : IAsyncLifetime
         {
             await _app.DisposeAsync();
         }
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        _opening?.Dispose();
         Directory.Delete(Folder, recursive: true);
         GC.SuppressFinalize(this);
     }

@@ -79,12 +79,14 @@ public static class Soak
         return hours[(int)rust];
     }
 
+    private const double LeastPercent = 0.01, ColdestRoomC = -20, HottestRoomC = 60, LeastLitres = 0.05, MostLitres = 5000;
+
     /// <summary>Time for a load; several soaks with a scrub between when a limit is shorter.</summary>
     public static SoakResult Time(SoakInput input, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         Check.Within(input.TemperatureC, 0, 90);
-        Check.NotNegative(input.Spent);
+        Check.Within(input.Spent, 0, 100);
         Check.Within(input.RelativeHumidityPercent, 0, 100);
         double reference = ReferenceHours(input.Bath, input.Rust);
         bool electrolysis = input.Bath == BathKind.Electrolysis;
@@ -100,10 +102,10 @@ public static class Soak
         else
         {
             double? standard = input.Bath switch { BathKind.Citric or BathKind.Acetic => 5, BathKind.Phosphoric => 10, _ => null };
-            double strength = standard is double s && input.Percent is double percent ? Math.Pow(s / Check.Between(percent, 0, 100, "percent"), 0.7) : 1;
+            double strength = standard is double s && input.Percent is double percent ? Math.Pow(s / Check.Within(percent, LeastPercent, 100, "percent"), 0.7) : 1;
             double at20 = reference * strength / Math.Max(0.2, 1 - input.Spent);
             hours = input is { RoomTemperatureC: double room, VolumeL: double volume }
-                ? Cooling(at20, input.TemperatureC, room, Check.Positive(volume, "volume_l"))
+                ? Cooling(at20, input.TemperatureC, Check.Within(room, ColdestRoomC, HottestRoomC, "room_temperature_c"), Check.Within(volume, LeastLitres, MostLitres, "volume_l"))
                 : at20 * Math.Pow(2, (20 - input.TemperatureC) / 10);
         }
         int soaks = input.OutByHours is double outBy ? Math.Max(1, Whole.Ceiling(hours / Check.Positive(outBy, "out_by_hours"))) : 1;
@@ -122,10 +124,15 @@ public static class Soak
     {
         double k = 0.35 * Math.Cbrt(5 / litres);
         double Rate(double h) => Math.Pow(2, (room + ((from - room) * Math.Exp(-k * h)) - 20) / 10);
-        const double Step = 0.002;
+        const double Step = 0.002, Cooled = 1e-9;
         double done = 0, h = 0;
         while (true)
         {
+            if (Math.Abs(from - room) * Math.Exp(-k * h) < Cooled)
+            {
+                // As warm as the room by now: the rest goes at one pace.
+                return h + ((at20 - done) / Rate(h));
+            }
             double part = Step / 6 * (Rate(h) + (4 * Rate(h + (Step / 2))) + Rate(h + Step));
             if (done + part >= at20)
             {

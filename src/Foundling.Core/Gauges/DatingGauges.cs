@@ -33,9 +33,27 @@ public sealed record IssueYearResult(int IssueYear);
 
 internal static class DatingGauges
 {
-    public static DatingReport DateTool(DateToolInput input, GaugeContext context) => Dating.Report(
-        new DatingInput(input.Observations, input.PatternBook ?? context.Book, input.CandidateLines ?? [], input.Measurements, input.Kinship),
-        input.ReportWeights, input.ReportLookNext, input.ReportYears, context.Assumptions);
+    private const int MostObservations = 400, MostLooks = 400;
+
+    /// <summary>Places a question may span, lines times looks and traits: more takes longer than anybody waits.</summary>
+    private const int MostWork = 40_000;
+
+    public static DatingReport DateTool(DateToolInput input, GaugeContext context)
+    {
+        PatternBook book = input.PatternBook ?? context.Book;
+        int lines = Math.Max(1, input.CandidateLines?.Count ?? 0);
+        int asked = input.Observations.Count * (input.ReportWeights ? 4 : 1) + (input.ReportLookNext > 0 ? book.Traits.Sum(t => t.Variants.Count) : 0);
+        if (input.Observations.Count > MostObservations || (input.ReportYears?.Count ?? 0) > DatingEngine.LastYear - DatingEngine.FirstYear + 1 || (long)lines * asked > MostWork || book.Lines.Count > BookEdits.MostEntries || book.Traits.Count > BookEdits.MostEntries)
+        {
+            throw new InputException("too_much", "observations", input.Observations.Count, $"at most {MostObservations} observations, and {MostWork:#,0} lines times forms in all",
+                "That is more than one tool can show: ask with fewer observations, or of fewer lines.");
+        }
+        return Report(input, book, context);
+    }
+
+    private static DatingReport Report(DateToolInput input, PatternBook book, GaugeContext context) => Dating.Report(
+        new DatingInput(input.Observations, book, input.CandidateLines ?? [], input.Measurements, input.Kinship),
+        input.ReportWeights, Math.Clamp(input.ReportLookNext, 0, MostLooks), input.ReportYears, context.Assumptions);
 
     public static ProbeResult Probe(ProbeInput input, GaugeContext context)
     {

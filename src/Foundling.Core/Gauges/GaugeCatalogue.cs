@@ -12,7 +12,8 @@ namespace Foundling.Core.Gauges;
 /// <summary>What a gauge may use besides its input.</summary>
 /// <param name="Assumptions">The shop's assumptions.</param>
 /// <param name="Book">The shop's pattern book.</param>
-public sealed record GaugeContext(Assumptions Assumptions, Origin.PatternBook Book);
+/// <param name="Cancel">Stops a long run when nobody waits for it any more.</param>
+public sealed record GaugeContext(Assumptions Assumptions, Origin.PatternBook Book, CancellationToken Cancel = default);
 
 /// <summary>A calculation that works on its own, without a tag.</summary>
 /// <param name="File">The room it belongs to, for example <c>edges</c>.</param>
@@ -62,7 +63,7 @@ public static class GaugeCatalogue
         Of<SquareUpInput, SquareUpResult>("edges", "square_up", "Metal and minutes to square an edge.", (i, c) => Edge.SquareUp(i, c.Assumptions)),
         Of<GridSurveyInput, GridSurveyResult>("sole", "grid_survey", "Flatness and shape from a grid of heights.", (i, _) => GridSurvey.Read(i)),
         Of<LineSurveyInput, LineSurveyResult>("sole", "line_survey", "Heights from straightedge lines and feelers.", (i, _) => LineSurvey.Solve(i)),
-        Of<LappingInput, LappingResult>("sole", "lapping", "What lapping does to a sole, stroke by stroke.", (i, c) => Lapping.Simulate(i, c.Assumptions)),
+        Of<LappingInput, LappingResult>("sole", "lapping", "What lapping does to a sole, stroke by stroke.", (i, c) => Lapping.Simulate(i, c.Assumptions, c.Cancel)),
         Of<WoodenSoleInput, WoodenSoleResult>("sole", "wooden_sole", "Wind, removal and mouth of a wooden sole.", (i, _) => WoodenSole.Of(i)),
         Of<ThicknessInput, ThicknessResult>("proof", "thickness", "Thickness readings against a target.", (i, _) => Thickness.Judge(i)),
         Of<TroubleInput, TroubleResult>("proof", "trouble", "Causes of a fault and what to check next.", (i, c) => Trouble.Find(i, c.Assumptions)),
@@ -81,7 +82,11 @@ public static class GaugeCatalogue
         }
         try
         {
-            return gauge.Run(input.Deserialize(gauge.Input, Json)!, context);
+            return InputGuard.Reckoned(gauge.Run(InputGuard.Check(input.Deserialize(gauge.Input, Json)!), context));
+        }
+        catch (OverflowException)
+        {
+            throw new InputException("beyond_reckoning", "input", null, "figures of a workshop", "These figures lead to no number; look at them again.");
         }
         catch (JsonException fault)
         {

@@ -2,20 +2,23 @@ using Foundling.Core.Tags;
 
 namespace Foundling.Core.Log;
 
-/// <summary>Totals derived from the log; the log itself is never changed.</summary>
-public static class LogTotals
+/// <summary>Minutes booked on a tag, derived from its log; the log itself is never changed.</summary>
+/// <param name="ByStep">Minutes on each step, stops and corrections together, never below 0.</param>
+/// <param name="All">Minutes on the tag in all, those on no step included.</param>
+public sealed record LogTotals(IReadOnlyDictionary<string, double> ByStep, double All)
 {
-    /// <summary>Minutes spent on each step, stops and corrections together, never below 0.</summary>
-    public static IReadOnlyDictionary<string, double> ByStep(IEnumerable<LogEntry> log) => log
-        .Where(e => e.Kind is LogKind.Stopped or LogKind.Correction && e.Step is not null)
-        .GroupBy(e => e.Step!)
-        .ToDictionary(g => g.Key, g => Math.Max(0, g.Sum(e => e.Minutes ?? 0)));
+    /// <summary>Kinds of entry that book minutes.</summary>
+    public static IReadOnlyList<LogKind> Booking { get; } = [LogKind.Stopped, LogKind.Correction];
 
-    /// <summary>Minutes spent on the tag in all.</summary>
-    public static double All(IEnumerable<LogEntry> log)
+    /// <summary>Totals of a log.</summary>
+    public static LogTotals Of(IEnumerable<LogEntry> log) =>
+        OfSums(log.Where(e => Booking.Contains(e.Kind)).GroupBy(e => e.Step).Select(g => (g.Key, g.Sum(e => e.Minutes ?? 0))));
+
+    /// <summary>Totals from the minutes booked on each step; null stands for the tool as a whole.</summary>
+    public static LogTotals OfSums(IEnumerable<(string? Step, double Minutes)> sums)
     {
-        List<LogEntry> entries = [.. log];
-        double loose = entries.Where(e => e.Kind is LogKind.Stopped or LogKind.Correction && e.Step is null).Sum(e => e.Minutes ?? 0);
-        return Math.Max(0, loose) + ByStep(entries).Values.Sum();
+        List<(string? Step, double Minutes)> all = [.. sums];
+        var steps = all.Where(s => s.Step is not null).ToDictionary(s => s.Step!, s => Math.Max(0, s.Minutes));
+        return new LogTotals(steps, Math.Max(0, all.Where(s => s.Step is null).Sum(s => s.Minutes)) + steps.Values.Sum());
     }
 }

@@ -261,12 +261,12 @@ public static partial class BookEdits
         return result;
     }
 
-    [GeneratedRegex("^[a-z0-9][a-z0-9_-]{0,59}$")]
+    [GeneratedRegex(@"^[a-z0-9][a-z0-9_-]{0,59}\z")]
     private static partial Regex GoodId();
 
     [GeneratedRegex("[^a-z0-9]+")]
     private static partial Regex NotId();
 
-    [GeneratedRegex("^[MmLlHhVvCcSsQqTtAaZz0-9eE+., -]*$")]
+    [GeneratedRegex(@"^[MmLlHhVvCcSsQqTtAaZz0-9eE+., -]*\z")]
     private static partial Regex PathData();
 }

@@ -51,6 +51,7 @@ public sealed class DatingEngine
         Lines = input.CandidateLines.Count == 0 ? [PatternLine.Unknown] : [.. input.CandidateLines.Distinct().Select(_book.LineOf)];
         _curves = [.. Lines.Select(LineCurves.Of)];
         double shares = Lines.Sum(l => Check.Positive(l.Share));
+        Spans = new (int, int)[Lines.Count];
         Prior = new double[Lines.Count * YearCount];
         LogPrior = new double[Lines.Count * YearCount];
         Array.Fill(LogPrior, double.NegativeInfinity);
@@ -62,6 +63,7 @@ public sealed class DatingEngine
                 throw new InputException("years_out_of_order", "last_year", Lines[l].LastYear, $"{Lines[l].FirstYear} or later, within {FirstYear} to {LastYear}",
                     $"The line {Lines[l].Title} ends before it begins.");
             }
+            Spans[l] = (Index(l, from), Index(l, to));
             for (int year = from; year <= to; year++)
             {
                 Prior[Index(l, year)] = Lines[l].Share / shares / (to - from + 1);
@@ -74,6 +76,9 @@ public sealed class DatingEngine
     public IReadOnlyList<PatternLine> Lines { get; }
 
     internal double[] LogPrior { get; }
+
+    /// <summary>For each line the first and last place that can hold belief; nothing is reckoned elsewhere.</summary>
+    internal (int First, int Last)[] Spans { get; }
 
     internal double[] Prior { get; }
 
@@ -90,7 +95,11 @@ public sealed class DatingEngine
     /// <summary>The trait of an observation, checked against the book.</summary>
     internal Trait TraitOf(Observation o)
     {
-        Trait trait = _traits.TryGetValue(o.Trait!, out Trait? found) ? found : _book.TraitOf(o.Trait!);
+        if (o.Trait is null)
+        {
+            throw new InputException("required", "trait", o.Id, "a trait with its variant, or a mark", "Each observation needs a trait with its variant, or a mark.");
+        }
+        Trait trait = _traits.TryGetValue(o.Trait, out Trait? found) ? found : _book.TraitOf(o.Trait);
         return trait.Variants.Contains(o.Variant) ? trait : throw new InputException("unknown_variant", "variant", o.Variant,
             string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no variant \"{o.Variant}\".");
     }
@@ -160,7 +169,8 @@ public sealed class DatingEngine
         {
             (double[]? shares, bool[]? says) = _curves[l].Share(trait.Id, o.Variant!);
             int at = l * YearCount;
-            for (int i = 0; i < YearCount; i++)
+            (int first, int last) = Spans[l];
+            for (int i = first - at; i <= last - at; i++)
             {
                 result[at + i] = says?[i] == true ? ((1 - misread) * (shares?[i] ?? 0)) + (misread * even) : even;
             }
@@ -196,14 +206,20 @@ public sealed class DatingEngine
             }
         }
         swappedMean = 0;
-        for (int i = 0; i < lagged.Length; i++)
+        foreach ((int first, int last) in Spans)
         {
-            swappedMean += Prior[i] * lagged[i];
+            for (int i = first; i <= last; i++)
+            {
+                swappedMean += Prior[i] * lagged[i];
+            }
         }
         var factor = new double[lagged.Length];
-        for (int i = 0; i < factor.Length; i++)
+        foreach ((int first, int last) in Spans)
         {
-            factor[i] = ((1 - swap) * lagged[i]) + (swap * swappedMean);
+            for (int i = first; i <= last; i++)
+            {
+                factor[i] = ((1 - swap) * lagged[i]) + (swap * swappedMean);
+            }
         }
         return factor;
     }

@@ -16,7 +16,7 @@ public sealed class DatingPosterior
         _observations = observations;
         _parts = parts;
         _logSize = logSize;
-        Joint = Normalise(engine, parts, logSize);
+        Joint = Normalise(engine, observations.Count, parts, logSize);
         EntropyBits = Entropy(Joint);
         ByYear = new double[DatingEngine.YearCount];
         for (int i = 0; i < Joint.Length; i++)
@@ -74,7 +74,7 @@ public sealed class DatingPosterior
         return new PartEvidence(likelihood, factor, lagged, mean);
     }
 
-    private static double[] Normalise(DatingEngine engine, Dictionary<string, PartEvidence> parts, double[] logSize)
+    private static double[] Normalise(DatingEngine engine, int observations, Dictionary<string, PartEvidence> parts, double[] logSize)
     {
         // Factors are multiplied as they are and turned into a logarithm before the product can underflow.
         const double Small = 1e-150;
@@ -102,6 +102,11 @@ public sealed class DatingPosterior
             top = Math.Max(top, log[i]);
         }
         double sum = 0;
+        if (top == double.NegativeInfinity)
+        {
+            throw new InputException("no_belief_left", "observations", observations, "evidence that some year can bear",
+                "This evidence leaves no year at all: more of it contradicts itself than numbers can hold. Take some of it back.");
+        }
         for (int i = 0; i < log.Length; i++)
         {
             log[i] = Math.Exp(log[i] - top);
@@ -200,6 +205,10 @@ public sealed class DatingPosterior
                 }
                 IReadOnlyList<(LineSize? Size, double Weight)> weights = _engine.SizeWeights(l, year);
                 double sum = weights.Sum(w => w.Weight);
+                if (sum <= 0)
+                {
+                    continue;
+                }
                 foreach ((LineSize? size, double weight) in weights)
                 {
                     if (size is not null)
@@ -239,10 +248,13 @@ public sealed class DatingPosterior
                 }
                 double[] factor = _engine.Factor(likelihood, trait.Part, out _, out _);
                 double p = 0;
-                for (int i = 0; i < weights.Length; i++)
+                foreach ((int first, int last) in _engine.Spans)
                 {
-                    weights[i] = Joint[i] <= 0 ? 0 : Joint[i] * factor[i] / (now?.Factor[i] ?? 1);
-                    p += weights[i];
+                    for (int i = first; i <= last; i++)
+                    {
+                        weights[i] = Joint[i] <= 0 ? 0 : Joint[i] * factor[i] / (now?.Factor[i] ?? 1);
+                        p += weights[i];
+                    }
                 }
                 after += p * Entropy(weights);
             }

@@ -28,7 +28,7 @@ public static class Identification
         Assumptions a = assumptions ?? Assumptions.Standard;
         List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(input.Kind)];
         // A tool cannot show a look on a part its kind does not have; only a misread one.
-        PatternBook weighed = book with { Lines = [.. lines.Select(l => l with { Share = l.Share * Math.Pow(a.SureMisread, input.Observations.Count(o => !HasPart(l, book, o))) })] };
+        PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l with { Share = l.Share * Math.Pow(a.SureMisread, foreign) } : l)] };
         DatingReport report = Dating.Report(
             new DatingInput(input.Observations, weighed.WithUnknown(lines, a), [.. lines.Select(l => l.Id), PatternLine.UnknownId], input.Measurements), lookNext: lookNext, assumptions: a);
         var kinds = new Dictionary<string, double>();

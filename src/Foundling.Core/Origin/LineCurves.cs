@@ -3,12 +3,12 @@ using System.Runtime.CompilerServices;
 namespace Foundling.Core.Origin;
 
 /// <summary>
-/// The shares of a line's variants over all years, worked out once for as long as the line lives: the same line is asked
+/// The shares of a line's variants over all years, worked out once for as long as its years live: the same line is asked
 /// for by every look, every weight and every page.
 /// </summary>
 internal sealed class LineCurves
 {
-    private static readonly ConditionalWeakTable<PatternLine, LineCurves> Known = new();
+    private static readonly ConditionalWeakTable<IReadOnlyDictionary<string, IReadOnlyDictionary<string, int?[]>>, LineCurves> Known = new();
 
     private readonly Dictionary<string, Dictionary<string, Trapezoid>> _years = [];
     private readonly Dictionary<string, Dictionary<string, double[]>> _shares = [];
@@ -36,7 +36,7 @@ internal sealed class LineCurves
 
     /// <summary>The curves of a line.</summary>
     /// <exception cref="InputException">Years of a variant out of order.</exception>
-    public static LineCurves Of(PatternLine line) => Known.GetValue(line, l => new LineCurves(l));
+    public static LineCurves Of(PatternLine line) => Known.GetValue(line.Variants, _ => new LineCurves(line));
 
     /// <summary>True when the line's book knows the trait.</summary>
     public bool Knows(string trait) => _years.ContainsKey(trait);

@@ -22,15 +22,20 @@ public sealed record TroubleResult(IReadOnlyDictionary<string, double> Posterior
 public static class Trouble
 {
     private const string Other = "something_else";
+    private const int MostNamed = 300;
 
     /// <summary>Weighs the signs seen so far.</summary>
     public static TroubleResult Find(TroubleInput input, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         double sum = input.Causes.Sum(c => Check.Positive(c.Prior));
-        if (input.Causes.Count == 0)
+        if (input.Causes.Count is 0 or > MostNamed || input.Signs.Count > MostNamed)
         {
-            throw new InputException("required", "causes", 0, "at least one cause", "Name at least one cause.");
+            throw new InputException("required", "causes", input.Causes.Count, $"1 to {MostNamed}", $"Name at least one cause, and at most {MostNamed} causes and signs.");
+        }
+        if (input.Causes.Select(c => c.Id).Append(Other).Concat(input.Signs.Select(s => "sign " + s.Id)).GroupBy(id => id).FirstOrDefault(g => g.Count() > 1) is { } twice)
+        {
+            throw new InputException("id_twice", "causes", twice.Key, "each name once", $"\"{twice.Key}\" is named twice.");
         }
         var belief = input.Causes.ToDictionary(c => c.Id, c => c.Prior / sum * (1 - a.TroubleLeak));
         belief[Other] = a.TroubleLeak;

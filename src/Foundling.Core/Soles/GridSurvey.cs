@@ -48,7 +48,8 @@ public sealed record GridSurveyResult(
     ZoneHeights? ZoneHighMm,
     double? ThreeZoneErrorMm,
     bool? WholeWithin,
-    bool? ThreeZoneWithin);
+    bool? ThreeZoneWithin,
+    string? NoZonesBecause = null);
 
 /// <summary>Flatness tolerances by purpose, whole sole (minimum zone) and three zones, mm.</summary>
 public static class SoleTolerance
@@ -68,19 +69,32 @@ public static class SoleTolerance
 /// <summary>Reads a grid of heights.</summary>
 public static class GridSurvey
 {
-    private const double ZoneShare = 0.15, MouthBandMm = 10;
+    /// <summary>Most readings taken, and most mm of a sole's length or width.</summary>
+    public const int MostReadings = 20_000, MostMm = 5000;
+
+    private const double ZoneShare = 0.15, MouthBandMm = 10, MostHeightMm = 100;
 
     /// <summary>Planes, flatness, shape and the three zones of a sole.</summary>
     /// <exception cref="InputException">Too few readings, all on one line, or off the sole.</exception>
     public static GridSurveyResult Read(GridSurveyInput input)
     {
-        Check.Positive(input.LengthMm);
-        Check.Positive(input.WidthMm);
+        Check.Within(input.LengthMm, 1, MostMm);
+        Check.Within(input.WidthMm, 1, MostMm);
+        if (input.PointsMm.Count is < 3 or > MostReadings)
+        {
+            throw new InputException(input.PointsMm.Count < 3 ? "points_on_one_line" : "too_many_readings", "points_mm", input.PointsMm.Count, $"3 to {MostReadings:#,0}, better 24",
+                input.PointsMm.Count < 3 ? $"{(input.PointsMm.Count == 1 ? "1 reading" : $"{input.PointsMm.Count} readings")} cannot show a plane. Take three rows along the sole."
+                    : $"{input.PointsMm.Count:#,0} readings are more than a sole needs; {MostReadings:#,0} are the most.");
+        }
         foreach (double[] p in input.PointsMm)
         {
             if (p.Length != 3 || p.Any(v => !double.IsFinite(v)))
             {
                 throw new InputException("not_a_reading", "points_mm", string.Join(", ", p), "x, y and height", "Each reading needs three numbers: x, y and height in millimetres.");
+            }
+            if (Math.Abs(p[2]) > MostHeightMm)
+            {
+                throw new InputException("out_of_range", "points_mm", p[2], $"{-MostHeightMm} to {MostHeightMm}", $"A height of {p[2]:0.##} mm is no reading of a sole; at most {MostHeightMm} mm up or down.");
             }
             if (p[0] < -0.5 || p[0] > input.LengthMm + 0.5 || p[1] < -0.5 || p[1] > input.WidthMm + 0.5)
             {
@@ -96,7 +110,7 @@ public static class GridSurvey
         double lsq = Planes.Range(input.PointsMm, plane);
         double zone = Math.Min(lsq, Planes.MinimumZone(input.PointsMm).HeightMm);
         double[]? shape = Shape(input);
-        (ZoneHeights? zones, double? error) = Zones(input);
+        (ZoneHeights? zones, double? error, string? whyNot) = Zones(input);
         double? rSquared = shape is null ? null : RSquared(input, plane, shape);
         (double WholeMm, double ThreeZoneMm)? wanted = input.Purpose is SolePurpose purpose ? SoleTolerance.For(purpose) : null;
         return new GridSurveyResult(
@@ -104,7 +118,8 @@ public static class GridSurvey
             shape is null ? null : shape[3] > 1e-9 ? "hollow_lengthwise" : shape[3] < -1e-9 ? "round_lengthwise" : "straight_lengthwise",
             zones, error,
             wanted is null ? null : zone <= wanted.Value.WholeMm + Whole.Slack,
-            wanted is null || error is null ? null : error <= wanted.Value.ThreeZoneMm + Whole.Slack);
+            wanted is null || error is null ? null : error <= wanted.Value.ThreeZoneMm + Whole.Slack,
+            whyNot);
     }
 
     /// <summary>
@@ -142,11 +157,11 @@ public static class GridSurvey
         return planeSs / input.PointsMm.Count <= 1e-18 ? null : 1 - (shapeSs / planeSs);
     }
 
-    private static (ZoneHeights?, double?) Zones(GridSurveyInput input)
+    private static (ZoneHeights?, double?, string?) Zones(GridSurveyInput input)
     {
         if (input.MouthFrontMm is not double front)
         {
-            return (null, null);
+            return (null, null, "where the mouth is was not said");
         }
         List<double[]> toe = [.. input.PointsMm.Where(p => p[0] <= (ZoneShare * input.LengthMm) + Whole.Slack)];
         List<double[]> heel = [.. input.PointsMm.Where(p => p[0] >= ((1 - ZoneShare) * input.LengthMm) - Whole.Slack)];
@@ -158,12 +173,17 @@ public static class GridSurvey
         }
         if (toe.Count == 0 || heel.Count == 0 || mouth.Count == 0)
         {
-            return (null, null);
+            return (null, null, $"there is no reading at the {(toe.Count == 0 ? "toe" : mouth.Count == 0 ? "mouth" : "heel")}");
         }
-        Plane plane = Planes.LeastSquares([.. toe, .. mouth, .. heel]);
+        List<double[]> three = [.. toe, .. mouth, .. heel];
+        if (!Planes.AreSpread(three))
+        {
+            return (null, null, "the readings at toe, mouth and heel lie on one line");
+        }
+        Plane plane = Planes.LeastSquares(three);
         double High(List<double[]> zone) => zone.Max(p => p[2] - plane.At(p[0], p[1]));
         var heights = new ZoneHeights(High(toe), High(mouth), High(heel));
         double[] all = [heights.Toe, heights.Mouth, heights.Heel];
-        return (heights, all.Max() - all.Min());
+        return (heights, all.Max() - all.Min(), null);
     }
 }

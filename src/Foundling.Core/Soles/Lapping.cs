@@ -98,14 +98,30 @@ public sealed class Lapping
     private readonly double[] _x, _y, _z;
     private readonly double _k, _force, _fx, _fy, _rate;
     private readonly int[][] _zones;
+    private readonly CancellationToken _cancel;
     private double _offset, _tiltX, _tiltY, _worstForceError;
+    private long _work;
 
-    private Lapping(LappingInput input, Assumptions assumptions)
+    /// <summary>Most cells, strokes and reports of a run, and most work in cells times passes: about a second.</summary>
+    public const int MostCells = 60_000, MostStrokes = 200_000, MostReports = 400;
+
+    private const long MostWork = 400_000_000;
+    private const double MostMm = 5000, LeastForceN = 0.1, MostForceN = 2000;
+
+    private Lapping(LappingInput input, Assumptions assumptions, CancellationToken cancel)
     {
         _input = input;
         _a = assumptions;
-        double l = Check.Positive(input.LengthMm), w = Check.Positive(input.WidthMm), cell = Check.Within(input.CellMm, 1, 50);
-        _force = Check.Positive(input.ForceN ?? _a.LappingForceN, "force_n");
+        _cancel = cancel;
+        double l = Check.Within(input.LengthMm, 1, MostMm), w = Check.Within(input.WidthMm, 1, MostMm), cell = Check.Within(input.CellMm, 1, 50);
+        Check.Within(input.MaxStrokes, 1, MostStrokes);
+        Check.Within(input.ReportAfterStrokes?.Count ?? 0, 0, MostReports, "report_after_strokes");
+        if (l / cell * (w / cell) > MostCells)
+        {
+            double least = Math.Ceiling(Math.Sqrt(l * w / MostCells) * 10) / 10;
+            throw new InputException("too_many_cells", "cell_mm", cell, $"{least:0.#} or more", $"Cells of {cell:0.##} mm are too small for a sole of {l:0.##} by {w:0.##} mm; take {least:0.#} mm or more.");
+        }
+        _force = Check.Within(input.ForceN ?? _a.LappingForceN, LeastForceN, MostForceN, "force_n");
         _fx = Inside(input.ForceXMm ?? (l / 2), l, "force_x_mm") - (l / 2);
         _fy = Inside(input.ForceYMm ?? (w / 2), w, "force_y_mm") - (w / 2);
         _k = input.Plate == LappingPlate.PaperOnGlass ? _a.StiffnessGlass : _a.StiffnessMdf;
@@ -160,13 +176,26 @@ public sealed class Lapping
             $"\"{grit}\" is not on the list of lapping grits: {string.Join(", ", Rates.Select(r => r.Grit))}.");
     }
 
+    /// <summary>Counts a pass over all cells; long runs stop when nobody waits for them any more, or when they find no end.</summary>
+    private void Pass()
+    {
+        _cancel.ThrowIfCancellationRequested();
+        _work += _z.Length;
+        if (_work > MostWork)
+        {
+            throw new InputException("too_much_work", "cell_mm", _input.CellMm, "larger cells, a coarser grit or fewer strokes",
+                "This would take too long to work out. Take larger cells, a coarser grit, fewer strokes or a shape that is less far off.");
+        }
+    }
+
     /// <summary>Runs the simulation until nine tenths of the marks are gone and the three zones are clean.</summary>
-    public static LappingResult Simulate(LappingInput input, Assumptions? assumptions = null) => new Lapping(input, assumptions ?? Assumptions.Standard).Run();
+    public static LappingResult Simulate(LappingInput input, Assumptions? assumptions = null, CancellationToken cancel = default) => new Lapping(input, assumptions ?? Assumptions.Standard, cancel).Run();
 
     private LappingResult Run()
     {
         int n = _z.Length;
         double[] wear = new double[n], delta = new double[n], rate = new double[n];
+        int[] all = [.. Enumerable.Range(0, n)];
         double[] goneAt = new double[n];
         Array.Fill(goneAt, double.PositiveInfinity);
         double gone = _a.MarkGoneUm / 1000, strokes = 0;
@@ -184,7 +213,7 @@ public sealed class Lapping
                 snapshots.Add(Snapshot(strokes, delta, wear));
             }
             three ??= ThreeZones(goneAt, strokes);
-            nine ??= AtShare([.. Enumerable.Range(0, n)], goneAt, 0.9, strokes);
+            nine ??= AtShare(all, goneAt, 0.9, strokes);
             if ((three is not null && nine is not null && stops.Count == 0) || strokes >= _input.MaxStrokes)
             {
                 break;
@@ -244,8 +273,8 @@ public sealed class Lapping
 
     private static double? AtShare(int[] cells, double[] goneAt, double share, double strokes)
     {
-        double at = cells.Select(i => goneAt[i]).Order().ElementAt(Whole.Ceiling(share * cells.Length) - 1);
-        return at <= strokes + 1e-9 ? at : null;
+        int wanted = Whole.Ceiling(share * cells.Length);
+        return cells.Count(i => goneAt[i] <= strokes + 1e-9) >= wanted ? cells.Select(i => goneAt[i]).Order().ElementAt(wanted - 1) : null;
     }
 
     private LappingSnapshot Snapshot(double strokes, double[] delta, double[] wear)
@@ -266,6 +295,7 @@ public sealed class Lapping
         double area = _input.CellMm * _input.CellMm, ka = _k * area;
         double Energy(double o, double tx, double ty)
         {
+            Pass();
             double sum = 0;
             for (int i = 0; i < _z.Length; i++)
             {
@@ -277,6 +307,7 @@ public sealed class Lapping
         double half = Math.Max(_input.LengthMm, _input.WidthMm) / 2;
         for (int round = 0; round < 200; round++)
         {
+            Pass();
             double g0 = -_force, g1 = 0, g2 = 0, h00 = 0, h01 = 0, h02 = 0, h11 = 0, h12 = 0, h22 = 0;
             for (int i = 0; i < _z.Length; i++)
             {

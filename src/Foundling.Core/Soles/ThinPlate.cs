@@ -13,8 +13,7 @@ public sealed class ThinPlate
     /// <param name="points">Readings [x, y, z], mm, not all on one line.</param>
     public ThinPlate(IReadOnlyList<double[]> points)
     {
-        // Two readings at one place cannot both be met; their mean is.
-        double[][] at = [.. points.GroupBy(p => (Math.Round(p[0], 4), Math.Round(p[1], 4))).Select(g => new[] { g.First()[0], g.First()[1], g.Average(p => p[2]) })];
+        double[][] at = Spread(points);
         _scale = Math.Max(1e-9, at.Max(p => Math.Max(Math.Abs(p[0]), Math.Abs(p[1]))));
         _at = at;
         int n = at.Length;
@@ -34,6 +33,29 @@ public sealed class ThinPlate
         _weights = [.. solved.Take(n)];
         (_a, _b, _c) = (solved[n], solved[n + 1], solved[n + 2]);
     }
+
+    /// <summary>Most readings the spline goes through; of more, the means of so many fields are taken.</summary>
+    public const int MostStations = 240;
+
+    /// <summary>
+    /// Stations for the spline. Two readings at one place cannot both be met, so their mean is; and a cloud of readings is
+    /// drawn together field by field, so that the work stays small however many there are.
+    /// </summary>
+    private static double[][] Spread(IReadOnlyList<double[]> points)
+    {
+        double[][] at = Means(points, p => (Math.Round(p[0], 4), Math.Round(p[1], 4)));
+        if (at.Length <= MostStations)
+        {
+            return at;
+        }
+        double left = at.Min(p => p[0]), low = at.Min(p => p[1]), wide = Math.Max(1e-9, at.Max(p => p[0]) - left), high = Math.Max(1e-9, at.Max(p => p[1]) - low);
+        double field = Math.Sqrt(wide * high / MostStations);
+        int across = Math.Clamp((int)(wide / field), 1, MostStations), up = Math.Clamp(MostStations / across, 1, MostStations);
+        return Means(at, p => (Math.Min(across - 1, Math.Floor((p[0] - left) / wide * across)), Math.Min(up - 1, Math.Floor((p[1] - low) / high * up))));
+    }
+
+    private static double[][] Means(IEnumerable<double[]> points, Func<double[], (double, double)> field) =>
+        [.. points.GroupBy(field).Select(g => new[] { g.Average(p => p[0]), g.Average(p => p[1]), g.Average(p => p[2]) })];
 
     /// <summary>Height at a place, mm.</summary>
     public double At(double x, double y)

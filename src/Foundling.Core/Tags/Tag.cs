@@ -176,7 +176,7 @@ public sealed class Tag
     /// <summary>The rod.</summary>
     public List<PlanStep> Steps { get; set; } = [];
 
-    /// <summary>What happened at the bench; only ever added to.</summary>
+    /// <summary>What happened at the bench; only ever added to. It grows without end, so it is only here when it was asked for.</summary>
     public List<LogEntry> Log { get; set; } = [];
 
     /// <summary>Soaks, glue, coats: what stands.</summary>
@@ -200,16 +200,19 @@ public sealed class Tag
     /// <summary>True once it was taken apart and before it is put together again.</summary>
     public bool IsApart() => Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together && s.State == StepState.Done);
 
-    /// <summary>What stands: for each part and kind the finding of the latest look.</summary>
+    /// <summary>True for a part a tool of this kind has; what speaks of another part is set aside.</summary>
+    public bool Has(string part) => Tool().Part(part) is not null;
+
+    /// <summary>What stands: for each part and kind the finding of the latest look. What is set aside does not.</summary>
     public IReadOnlyList<Finding> Standing() =>
-        [.. Findings.Where(f => !Findings.Any(o => o.Part == f.Part && o.Kind == f.Kind && (o.Round > f.Round || (o.Round == f.Round && (o.At, o.Id).CompareTo((f.At, f.Id)) > 0))))];
+        [.. Findings.Where(f => Has(f.Part) && !Findings.Any(o => o.Part == f.Part && o.Kind == f.Kind && (o.Round > f.Round || (o.Round == f.Round && (o.At, o.Id).CompareTo((f.At, f.Id)) > 0))))];
 
     /// <summary>The last measurement of a kind on a part, or null.</summary>
     public Measurement? Measured(string part, string kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);
 
     /// <summary>The looks at wedge and iron together, or null when none was taken.</summary>
     public Origin.Kinship? Kinship() =>
-        (KinColour ?? KinShadow ?? KinFit) is null ? null : new Origin.Kinship(KinColour, KinShadow, KinFit);
+        (KinColour ?? KinShadow ?? KinFit) is null || !Has("wedge") ? null : new Origin.Kinship(KinColour, KinShadow, KinFit);
 
     /// <summary>What to call it: its name, or its kind with its length.</summary>
     public string Title => Name.Length > 0 ? Name : Tool().Name;

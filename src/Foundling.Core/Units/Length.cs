@@ -16,6 +16,9 @@ public enum LengthUnits
 /// <summary>Reads and writes lengths as people at a bench type them. Stored in millimetres.</summary>
 public static partial class Length
 {
+    /// <summary>Most letters of a length.</summary>
+    public const int MostLetters = 60;
+
     /// <summary>Millimetres in an inch.</summary>
     public const double MmPerInch = 25.4;
 
@@ -30,8 +33,9 @@ public static partial class Length
     public static bool TryParse(string? text, out double mm, LengthUnits bare = LengthUnits.Metric)
     {
         mm = 0;
-        Match match = Pattern().Match((text ?? "").Trim());
-        if (!match.Success)
+        string clean = (text ?? "").Trim();
+        // No length has more letters, and what is longer is not looked at at all.
+        if (clean.Length > MostLetters || Pattern().Match(clean) is not { Success: true } match)
         {
             return false;
         }
@@ -71,7 +75,7 @@ public static partial class Length
 
     /// <summary>The sentence for something that is no length.</summary>
     public static string NotALength(string? text) =>
-        $"\"{text}\" is not a length. Type a number, with a unit if you like: 245, 9 5/8\", 2 thou, 0.05 mm.";
+        $"\"{Shorten.To(text, MostLetters)}\" is not a length. Type a number, with a unit if you like: 245, 9 5/8\", 2 thou, 0.05 mm.";
 
     /// <summary>Writes a length with its unit: small ones in hundredths of a millimetre or in thou.</summary>
     /// <param name="mm">Length in millimetres.</param>
@@ -86,6 +90,6 @@ public static partial class Length
 
     private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);
 
-    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)|(?<whole>\d*[.,]?\d+))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
+    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)|(?<whole>(?:\d+(?:[.,]\d+)?|[.,]\d+)))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
     private static partial Regex Pattern();
 }

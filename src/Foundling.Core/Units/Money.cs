@@ -6,11 +6,16 @@ namespace Foundling.Core.Units;
 /// <summary>Reads amounts of money and durations as people type them.</summary>
 public static partial class Typed
 {
+    private const int MostLetters = 40;
+
+    /// <summary>What is longer than any amount is not looked at.</summary>
+    private static string Short(string? text) => (text ?? "").Trim() is { Length: <= MostLetters } clean ? clean : "too long";
+
     /// <summary>Reads an amount of money, with or without a currency sign: <c>£12.50</c>, <c>12,5</c>.</summary>
     public static bool TryMoney(string? text, out decimal amount)
     {
         amount = 0;
-        Match match = MoneyPattern().Match((text ?? "").Trim());
+        Match match = MoneyPattern().Match(Short(text));
         return match.Success && decimal.TryParse(match.Groups[1].Value.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out amount)
             && amount <= 1_000_000;
     }
@@ -19,7 +24,7 @@ public static partial class Typed
     public static bool TryMinutes(string? text, out double minutes)
     {
         minutes = 0;
-        Match match = MinutesPattern().Match((text ?? "").Trim());
+        Match match = MinutesPattern().Match(Short(text));
         if (!match.Success)
         {
             return false;
@@ -28,6 +33,15 @@ public static partial class Typed
         minutes = (Number(match.Groups["h"]) * 60) + Number(match.Groups["m"]);
         return minutes is >= 0 and <= 60 * 24 * 7;
     }
+
+    /// <summary>Reads a duration that may be left out.</summary>
+    /// <exception cref="InputException">Not a time.</exception>
+    public static double? MinutesOrNull(string? text) => string.IsNullOrWhiteSpace(text) ? null : Minutes(text);
+
+    /// <summary>Reads a duration.</summary>
+    /// <exception cref="InputException">Not a time.</exception>
+    public static double Minutes(string? text) => TryMinutes((text ?? "").Trim(), out double value) ? value
+        : throw new InputException("not_a_time", "minutes", text, "minutes", $"\"{Shorten.To(text, 40)}\" is not a time. Type minutes such as 25, or hours such as 1:30.");
 
     /// <summary>Minutes as hours and minutes: <c>1 h 30</c>, <c>25 min</c>.</summary>
     public static string Hours(double minutes)

@@ -27,7 +27,6 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             return;
         }
         var settings = new ShopSettings { Name = "Skerrow Slip", TemperatureC = 14, HumidityPercent = 66, Dress = "the loft's blue", HourRate = 12 };
-        await shop.Save(settings, cancel).ConfigureAwait(false);
         // Painting and keeping the pictures is most of the work, so they are done side by side.
         var painted = new ConcurrentDictionary<int, Picture>();
         await Parallel.ForEachAsync(DemoTags.All, cancel, async (demo, stop) =>
@@ -36,6 +35,18 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             painted[demo.Number] = await pictures.Add(stream, "demo", "as it came", stop).ConfigureAwait(false);
         }).ConfigureAwait(false);
         Core.Origin.PatternBook book = await patterns.Read(cancel).ConfigureAwait(false);
+        Writing write = await db.Write(cancel).ConfigureAwait(false);
+        await using (write.ConfigureAwait(false))
+        {
+            await Fill(settings, painted, book, cancel).ConfigureAwait(false);
+            await write.Done(cancel).ConfigureAwait(false);
+        }
+    }
+
+    /// <summary>All of it or nothing: a start that is killed meanwhile leaves an empty shop, to be filled by the next.</summary>
+    private async Task Fill(ShopSettings settings, ConcurrentDictionary<int, Picture> painted, Core.Origin.PatternBook book, CancellationToken cancel)
+    {
+        await shop.Save(settings, cancel).ConfigureAwait(false);
         foreach (DemoTag demo in DemoTags.All)
         {
             Tag tag = Make(demo, settings, book);

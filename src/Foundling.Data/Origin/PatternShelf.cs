@@ -3,6 +3,7 @@ using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
 using Foundling.Core.Origin;
+using Foundling.Core.Units;
 using Foundling.Data.Reference;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
@@ -98,9 +99,27 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
 
     private async Task<PatternBook> Change(Func<PatternBook, (string What, PatternBook After, IReadOnlyList<string> LeftOut)> change, CancellationToken cancel)
     {
+        // The change is reckoned before anything is locked; only when the book is still the same it is kept.
+        int number = await db.BookVersions.Where(v => v.Current).Select(v => v.Number).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
         PatternBook before = await Read(cancel).ConfigureAwait(false);
         (string what, PatternBook after, IReadOnlyList<string> leftOut) = change(before);
-        BookVersion? current = await Current(cancel).ConfigureAwait(false);
+        byte[] packed = Pack(after);
+        Writing write = await db.Write(cancel).ConfigureAwait(false);
+        await using (write.ConfigureAwait(false))
+        {
+            BookVersion? current = await Current(cancel).ConfigureAwait(false);
+            if ((current?.Number ?? 0) != number)
+            {
+                throw new DbUpdateConcurrencyException("The pattern book was changed by someone else at the same moment.");
+            }
+            await Keep(current, before, what, packed, leftOut, cancel).ConfigureAwait(false);
+            await write.Done(cancel).ConfigureAwait(false);
+        }
+        return after;
+    }
+
+    private async Task Keep(BookVersion? current, PatternBook before, string what, byte[] packed, IReadOnlyList<string> leftOut, CancellationToken cancel)
+    {
         if (current is null)
         {
             current = new BookVersion { Number = 1, At = time.GetUtcNow(), What = "The sample lines", Book = Pack(before) };
@@ -108,10 +127,12 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
         }
         int next = Math.Max(1, await db.BookVersions.MaxAsync(v => (int?)v.Number, cancel).ConfigureAwait(false) ?? 0) + 1;
         current.Current = false;
-        db.BookVersions.Add(new BookVersion { Number = next, Before = current.Number, At = time.GetUtcNow(), What = what[..Math.Min(what.Length, 200)], LeftOut = string.Join('\n', leftOut.Take(MostFaults)), Book = Pack(after), Current = true });
+        db.BookVersions.Add(new BookVersion
+        {
+            Number = next, Before = current.Number, At = time.GetUtcNow(), What = Shorten.To(what, 200), LeftOut = string.Join('\n', leftOut.Take(MostFaults)), Book = packed, Current = true,
+        });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         await db.BookVersions.Where(v => v.Number <= next - Kept).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
-        return after;
     }
 
     /// <summary>What can be taken back, and what can be done again, in words, and what the last file held that could not be taken.</summary>
@@ -135,13 +156,18 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
 
     private async Task<bool> Move(Func<BookVersion, IQueryable<BookVersion>> to, CancellationToken cancel)
     {
-        if (await Current(cancel).ConfigureAwait(false) is not { } current || await to(current).FirstOrDefaultAsync(cancel).ConfigureAwait(false) is not { } other)
+        Writing write = await db.Write(cancel).ConfigureAwait(false);
+        await using (write.ConfigureAwait(false))
         {
-            return false;
+            if (await Current(cancel).ConfigureAwait(false) is not { } current || await to(current).FirstOrDefaultAsync(cancel).ConfigureAwait(false) is not { } other)
+            {
+                return false;
+            }
+            (current.Current, other.Current) = (false, true);
+            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+            await write.Done(cancel).ConfigureAwait(false);
+            return true;
         }
-        (current.Current, other.Current) = (false, true);
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
-        return true;
     }
 
     private Task<BookVersion?> Current(CancellationToken cancel) => db.BookVersions.FirstOrDefaultAsync(v => v.Current, cancel);

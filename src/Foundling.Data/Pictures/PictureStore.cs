@@ -34,14 +34,63 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
     /// <summary>Most pixels taken; a small file may unpack to far more.</summary>
     public const long MostPixels = 80_000_000;
 
-    /// <summary>Checks a picture by its content and keeps it with its copies.</summary>
+    private const int ViewSide = 1600, ThumbSide = 320;
+
+    /// <summary>Checks a picture by its content and keeps it with its copies. Pictures are unpacked one at a time.</summary>
     /// <param name="content">The file.</param>
     /// <param name="name">What the file was called, for the sentence when it is refused.</param>
     /// <param name="caption">What it shows.</param>
+    /// <param name="cancel">Stops it.</param>
     /// <exception cref="InputException">Too large, not a picture, or not whole.</exception>
     public async Task<Picture> Add(Stream content, string name, string caption, CancellationToken cancel = default)
     {
-        var memory = new MemoryStream();
+        byte[] bytes = await Read(content, name, cancel).ConfigureAwait(false);
+        await Turn.WaitAsync(cancel).ConfigureAwait(false);
+        Copies copies;
+        try
+        {
+            // Off the request's own thread: unpacking takes a while, and others are waiting for theirs.
+            copies = await Task.Run(() => Unpack(bytes, name), cancel).ConfigureAwait(false);
+        }
+        finally
+        {
+            Turn.Release();
+        }
+        string file = $"{Convert.ToHexStringLower(SHA256.HashData(bytes))[..32]}.{copies.Ending}";
+        await Keep(PathOf(file, PictureSize.Original), bytes, cancel).ConfigureAwait(false);
+        await Keep(PathOf(file, PictureSize.View), copies.View, cancel).ConfigureAwait(false);
+        await Keep(PathOf(file, PictureSize.Thumb), copies.Thumb, cancel).ConfigureAwait(false);
+        DateTimeOffset now = time.GetUtcNow();
+        return new Picture { Id = Guid.CreateVersion7(now), File = file, Caption = caption, Width = copies.Width, Height = copies.Height, At = now };
+    }
+
+    /// <summary>A picture that was kept before, by its file name; null when the store does not have it whole.</summary>
+    public Picture? Again(string file, string caption)
+    {
+        if (!IsWhole(file))
+        {
+            return null;
+        }
+        using SKCodec? codec = SKCodec.Create(PathOf(file, PictureSize.Original));
+        if (codec is null)
+        {
+            return null;
+        }
+        (int width, int height) = Swaps(codec.EncodedOrigin) ? (codec.Info.Height, codec.Info.Width) : (codec.Info.Width, codec.Info.Height);
+        DateTimeOffset now = time.GetUtcNow();
+        return new Picture { Id = Guid.CreateVersion7(now), File = file, Caption = caption, Width = width, Height = height, At = now };
+    }
+
+    /// <summary>True when a picture and both its copies are there.</summary>
+    public bool IsWhole(string file) =>
+        IsFileName(file) && Enum.GetValues<PictureSize>().All(size => new FileInfo(PathOf(file, size)) is { Exists: true, Length: > 0 });
+
+    /// <summary>The turn to unpack a picture; held by tests to see that nobody else waits for it.</summary>
+    internal SemaphoreSlim Turn { get; } = new(1);
+
+    private static async Task<byte[]> Read(Stream content, string name, CancellationToken cancel)
+    {
+        using var memory = new MemoryStream();
         byte[] buffer = new byte[81_920];
         int read;
         while ((read = await content.ReadAsync(buffer, cancel).ConfigureAwait(false)) > 0)
@@ -52,7 +101,13 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
                 throw TooLarge(name);
             }
         }
-        byte[] bytes = memory.ToArray();
+        return memory.ToArray();
+    }
+
+    private sealed record Copies(string Ending, int Width, int Height, byte[] View, byte[] Thumb);
+
+    private static Copies Unpack(byte[] bytes, string name)
+    {
         using SKCodec? codec = SKCodec.Create(new SKMemoryStream(bytes));
         string? ending = codec?.EncodedFormat switch
         {
@@ -70,18 +125,24 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
             throw new InputException("picture_too_wide", "pictures", name, $"at most {MostSide:#,0} pixels a side",
                 $"\"{name}\" is {codec.Info.Width:#,0} by {codec.Info.Height:#,0} pixels; {MostSide:#,0} a side and {MostPixels / 1_000_000} megapixels are the most.");
         }
-        using SKBitmap? decoded = SKBitmap.Decode(codec, new SKImageInfo(codec.Info.Width, codec.Info.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
-        if (decoded is null)
+        // JPEG unpacks straight to a smaller size, which spares time and memory.
+        double longSide = Math.Max(codec.Info.Width, codec.Info.Height);
+        SKSizeI size = codec.GetScaledDimensions((float)Math.Min(1, ViewSide / longSide));
+        if (Math.Max(size.Width, size.Height) < Math.Min(ViewSide, longSide))
+        {
+            size = codec.GetScaledDimensions((float)Math.Min(1, 2 * ViewSide / longSide));
+        }
+        using var picture = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
+        if (codec.GetPixels(picture.Info, picture.GetPixels()) != SKCodecResult.Success)
         {
             throw new InputException("picture_broken", "pictures", name, "a whole file", $"\"{name}\" stops in the middle. Copy it again from the camera.");
         }
-        using SKBitmap upright = Upright(decoded, codec.EncodedOrigin);
-        string file = $"{Convert.ToHexStringLower(SHA256.HashData(bytes))[..32]}.{ending}";
-        await Write(PathOf(file, PictureSize.Original), bytes, cancel).ConfigureAwait(false);
-        await Write(PathOf(file, PictureSize.View), Scaled(upright, 1600, 86), cancel).ConfigureAwait(false);
-        await Write(PathOf(file, PictureSize.Thumb), Scaled(upright, 320, 80), cancel).ConfigureAwait(false);
-        DateTimeOffset now = time.GetUtcNow();
-        return new Picture { Id = Guid.CreateVersion7(now), File = file, Caption = caption, Width = upright.Width, Height = upright.Height, At = now };
+        // Marked as finished, so that drawing from it makes no copy.
+        picture.SetImmutable();
+        using SKImage image = SKImage.FromBitmap(picture);
+        SKEncodedOrigin origin = codec.EncodedOrigin;
+        (int width, int height) = Swaps(origin) ? (codec.Info.Height, codec.Info.Width) : (codec.Info.Width, codec.Info.Height);
+        return new Copies(ending, width, height, Scaled(image, origin, width, height, ViewSide, 86), Scaled(image, origin, width, height, ThumbSide, 80));
     }
 
     /// <summary>The refusal of a file that is too large.</summary>
@@ -113,50 +174,37 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
         _ => Path.Combine(folder.Pictures, Path.GetFileNameWithoutExtension(file) + ".thumb.jpg"),
     };
 
-    private static async Task Write(string path, byte[] bytes, CancellationToken cancel)
-    {
-        if (File.Exists(path))
-        {
-            return;
-        }
-        // Written aside and moved into place, so that a crash leaves no half picture behind.
-        string part = path + "." + Guid.NewGuid().ToString("N") + ".part";
-        await File.WriteAllBytesAsync(part, bytes, cancel).ConfigureAwait(false);
-        File.Move(part, path, overwrite: true);
-    }
+    /// <summary>Keeps a file once; one that a crash or a full disk left short is written again.</summary>
+    private static Task Keep(string path, byte[] bytes, CancellationToken cancel) =>
+        new FileInfo(path) is { Exists: true } there && there.Length == bytes.Length ? Task.CompletedTask : Durable.Write(path, bytes, cancel);
 
-    private static byte[] Scaled(SKBitmap picture, int longSide, int quality)
+    private static byte[] Scaled(SKImage picture, SKEncodedOrigin origin, int width, int height, int longSide, int quality)
     {
-        double factor = Math.Min(1, longSide / (double)Math.Max(picture.Width, picture.Height));
-        var info = new SKImageInfo(Math.Max(1, (int)Math.Round(picture.Width * factor)), Math.Max(1, (int)Math.Round(picture.Height * factor)), SKColorType.Rgba8888, SKAlphaType.Opaque);
+        double factor = Math.Min(1, longSide / (double)Math.Max(width, height));
+        var info = new SKImageInfo(Math.Max(1, (int)Math.Round(width * factor)), Math.Max(1, (int)Math.Round(height * factor)), SKColorType.Rgba8888, SKAlphaType.Opaque);
         using var surface = SKSurface.Create(info);
         surface.Canvas.Clear(SKColors.White);
-        using SKImage image = SKImage.FromBitmap(picture);
-        surface.Canvas.DrawImage(image, new SKRect(0, 0, info.Width, info.Height), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        surface.Canvas.SetMatrix(Upright(origin, info.Width, info.Height));
+        (int w, int h) = Swaps(origin) ? (info.Height, info.Width) : (info.Width, info.Height);
+        surface.Canvas.DrawImage(picture, new SKRect(0, 0, w, h), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         using SKImage result = surface.Snapshot();
         using SKData data = result.Encode(SKEncodedImageFormat.Jpeg, quality);
         return data.ToArray();
     }
 
-    private static SKBitmap Upright(SKBitmap picture, SKEncodedOrigin origin)
+    private static bool Swaps(SKEncodedOrigin origin) =>
+        origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
+
+    /// <summary>Turns a picture the way the camera was held, into a frame of the upright width and height.</summary>
+    private static SKMatrix Upright(SKEncodedOrigin origin, int w, int h) => origin switch
     {
-        bool swaps = origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
-        (int w, int h) = swaps ? (picture.Height, picture.Width) : (picture.Width, picture.Height);
-        var turned = new SKBitmap(w, h, SKColorType.Rgba8888, SKAlphaType.Premul);
-        using var canvas = new SKCanvas(turned);
-        canvas.SetMatrix(origin switch
-        {
-            SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, w, 0, 1, 0, 0, 0, 1),
-            SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, w, 0, -1, h, 0, 0, 1),
-            SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, h, 0, 0, 1),
-            SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
-            SKEncodedOrigin.RightTop => new SKMatrix(0, -1, w, 1, 0, 0, 0, 0, 1),
-            SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, w, -1, 0, h, 0, 0, 1),
-            SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, h, 0, 0, 1),
-            _ => SKMatrix.Identity,
-        });
-        using SKImage image = SKImage.FromBitmap(picture);
-        canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Nearest));
-        return turned;
-    }
+        SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, w, 0, 1, 0, 0, 0, 1),
+        SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, w, 0, -1, h, 0, 0, 1),
+        SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, h, 0, 0, 1),
+        SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
+        SKEncodedOrigin.RightTop => new SKMatrix(0, -1, w, 1, 0, 0, 0, 0, 1),
+        SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, w, -1, 0, h, 0, 0, 1),
+        SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, h, 0, 0, 1),
+        _ => SKMatrix.Identity,
+    };
 }

@@ -54,6 +54,13 @@ public sealed class ShopBook(FoundlingDb db)
     public async Task<ShopSettings> Read(CancellationToken cancel = default) =>
         await db.Shop.AsNoTracking().FirstOrDefaultAsync(cancel).ConfigureAwait(false) ?? new ShopSettings();
 
+    /// <summary>The settings as they stand, for changing: nobody else writes until what is changed was kept.</summary>
+    public async Task<ShopSettings> ForChange(CancellationToken cancel = default)
+    {
+        await db.Write(cancel).ConfigureAwait(false);
+        return await Read(cancel).ConfigureAwait(false);
+    }
+
     /// <summary>Keeps the settings.</summary>
     public async Task Save(ShopSettings settings, CancellationToken cancel = default)
     {

@@ -9,6 +9,7 @@ using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Microsoft.EntityFrameworkCore.Storage;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 
 namespace Foundling.Data.Store;
@@ -16,6 +17,8 @@ namespace Foundling.Data.Store;
 /// <summary>The shop's database: one SQLite file, one aggregate per tag.</summary>
 public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbContext(options)
 {
+    private bool _held;
+
     /// <summary>Tags.</summary>
     public DbSet<Tag> Tags => Set<Tag>();
 
@@ -40,6 +43,30 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
     /// <summary>Forms already taken, so that a double click counts once.</summary>
     public DbSet<TakenForm> TakenForms => Set<TakenForm>();
 
+    /// <summary>
+    /// From now on the first write begins a transaction, which stays open for the one who called this to end. What is read
+    /// and reckoned before the first write holds nobody up.
+    /// </summary>
+    public void HoldWrites() => _held = true;
+
+    /// <summary>
+    /// A stretch that reads, decides and writes with nobody else writing meanwhile: joins the transaction that is open, or
+    /// begins one. Keep it short.
+    /// </summary>
+    public async Task<Writing> Write(CancellationToken cancel = default) =>
+        Database.CurrentTransaction is not null ? new Writing(null)
+        : await Database.BeginTransactionAsync(cancel).ConfigureAwait(false) is var begun && _held ? new Writing(null) : new Writing(begun);
+
+    /// <inheritdoc />
+    public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
+    {
+        if (_held && Database.CurrentTransaction is null && ChangeTracker.HasChanges())
+        {
+            await Database.BeginTransactionAsync(cancellationToken).ConfigureAwait(false);
+        }
+        return await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken).ConfigureAwait(false);
+    }
+
     /// <inheritdoc />
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)
     {
@@ -52,6 +79,16 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
     protected override void OnModelCreating(ModelBuilder modelBuilder) => modelBuilder.ApplyConfigurationsFromAssembly(typeof(FoundlingDb).Assembly);
 
     private sealed class UtcTicks() : ValueConverter<DateTimeOffset, long>(v => v.UtcTicks, v => new DateTimeOffset(v, TimeSpan.Zero));
+}
+
+/// <summary>A stretch of writing; without <see cref="Done"/> nothing of it is kept.</summary>
+public sealed class Writing(IDbContextTransaction? own) : IAsyncDisposable
+{
+    /// <summary>Keeps what was written; where a larger transaction is open, that one keeps it.</summary>
+    public Task Done(CancellationToken cancel = default) => own?.CommitAsync(cancel) ?? Task.CompletedTask;
+
+    /// <inheritdoc />
+    public ValueTask DisposeAsync() => own?.DisposeAsync() ?? ValueTask.CompletedTask;
 }
 
 internal sealed class TagMapping : IEntityTypeConfiguration<Tag>

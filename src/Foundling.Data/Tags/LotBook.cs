@@ -32,6 +32,9 @@ public sealed record LotView(Lot Lot, IReadOnlyList<Tag> Tags);
 /// <summary>Reads and keeps lots.</summary>
 public sealed class LotBook(FoundlingDb db, TimeProvider time)
 {
+    /// <summary>Longest story, letters.</summary>
+    public const int MostStory = 20_000;
+
     /// <summary>All lots, newest first.</summary>
     public async Task<IReadOnlyList<LotView>> All(CancellationToken cancel = default)
     {
@@ -49,12 +52,16 @@ public sealed class LotBook(FoundlingDb db, TimeProvider time)
     /// <exception cref="InputException">No name.</exception>
     public async Task<Lot> Add(string? name, decimal? price, string? story, CancellationToken cancel = default)
     {
-        string called = (name ?? "").Trim();
+        string called = (name ?? "").Trim(), told = (story ?? "").Trim();
         if (called.Length is 0 or > 100)
         {
             throw new InputException("required", "name", name, "1 to 100 letters", "Give the lot a name: the oak chest, the Brannoch bundle.");
         }
-        var lot = new Lot { Name = called, Price = price, Story = (story ?? "").Trim(), At = time.GetUtcNow() };
+        if (told.Length > MostStory)
+        {
+            throw new InputException("too_long", "story", told.Length, $"at most {MostStory:#,0} letters", $"This story is {told.Length:#,0} letters long; {MostStory:#,0} is the most.");
+        }
+        var lot = new Lot { Name = called, Price = price, Story = told, At = time.GetUtcNow() };
         db.Lots.Add(lot);
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         return lot;
@@ -64,11 +71,17 @@ public sealed class LotBook(FoundlingDb db, TimeProvider time)
     /// <exception cref="InputException">No such tag.</exception>
     public async Task Put(int number, int? lot, CancellationToken cancel = default)
     {
-        Tag tag = await db.Tags.FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false)
-            ?? throw new InputException("unknown_tag", "tag", number, "a tag of this shop", $"There is no tag {Tag.LabelOf(number)}.");
-        tag.LotId = lot;
-        tag.Version++;
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        Writing write = await db.Write(cancel).ConfigureAwait(false);
+        await using (write.ConfigureAwait(false))
+        {
+            // Only the one column is written, so that it stands in nobody's way.
+            int put = await db.Tags.Where(t => t.Number == number).ExecuteUpdateAsync(t => t.SetProperty(x => x.LotId, lot), cancel).ConfigureAwait(false);
+            if (put == 0)
+            {
+                throw new InputException("unknown_tag", "tag", number, "a tag of this shop", $"There is no tag {Tag.LabelOf(number)}.");
+            }
+            await write.Done(cancel).ConfigureAwait(false);
+        }
     }
 
     /// <summary>Shares the lot's price out over its tags.</summary>
@@ -87,9 +100,6 @@ public sealed class LotBook(FoundlingDb db, TimeProvider time)
         }
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
-
-    /// <summary>Keeps what was changed on a lot.</summary>
-    public Task Save(CancellationToken cancel = default) => db.SaveChangesAsync(cancel);
 }
 
 internal sealed class LotMapping : IEntityTypeConfiguration<Lot>

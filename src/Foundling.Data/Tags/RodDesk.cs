@@ -4,6 +4,7 @@ using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
@@ -165,7 +166,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
 
     private static string Said(string? words, string otherwise) => string.IsNullOrWhiteSpace(words)
         ? throw new InputException("required", "words", null, "a few words", otherwise)
-        : words.Trim()[..Math.Min(MostWords, words.Trim().Length)];
+        : Shorten.To(words, MostWords);
 
     private void Log(Tag tag, LogKind kind, PlanStep step, string text)
     {

@@ -1,9 +1,12 @@
 using Foundling.Core;
+using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.ChangeTracking;
+using Microsoft.EntityFrameworkCore.Metadata;
 
 namespace Foundling.Data.Tags;
 
@@ -13,7 +16,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>The pattern book tags are dated by.</summary>
     public Task<PatternBook> Patterns(CancellationToken cancel = default) => patterns.Read(cancel);
 
-    /// <summary>A whole tag for changing, or null.</summary>
+    /// <summary>A tag for changing, with everything on it but its log; or null.</summary>
     public async Task<Tag?> Find(int number, CancellationToken cancel = default)
     {
         Tag? tag = await Whole().FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false);
@@ -23,6 +26,39 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         }
         return tag;
     }
+
+    /// <summary>Minutes booked on a tag.</summary>
+    public async Task<LogTotals> Booked(int number, CancellationToken cancel = default)
+    {
+        var sums = await LogOf(number).Where(e => LogTotals.Booking.Contains(e.Kind)).GroupBy(e => e.Step)
+            .Select(g => new { Step = g.Key, Minutes = g.Sum(e => e.Minutes ?? 0) }).ToListAsync(cancel).ConfigureAwait(false);
+        return LogTotals.OfSums(sums.Select(s => (s.Step, s.Minutes)));
+    }
+
+    /// <summary>
+    /// Entries of a tag's log, newest first. A start whose stop is there too says nothing more, so only the stop is given.
+    /// </summary>
+    public async Task<IReadOnlyList<LogEntry>> Log(int number, int skip, int take, CancellationToken cancel = default) =>
+        await LogOf(number)
+            .Where(e => e.Kind != LogKind.Started || !LogOf(number).Any(s => s.Kind == LogKind.Stopped && s.Step == e.Step && s.At >= e.At))
+            .OrderByDescending(e => e.At).ThenByDescending(e => e.Id).Skip(skip).Take(take).ToListAsync(cancel).ConfigureAwait(false);
+
+    /// <summary>Reads the whole log of a tag into it, for what leaves the shop.</summary>
+    public async Task ReadLog(Tag tag, CancellationToken cancel = default)
+    {
+        await db.Entry(tag).Collection(t => t.Log).LoadAsync(cancel).ConfigureAwait(false);
+        Sort(tag);
+    }
+
+    /// <summary>Adds to a tag's log. It only adds, so it is never in anybody's way.</summary>
+    public async Task Note(int number, LogEntry entry, CancellationToken cancel = default)
+    {
+        db.Entry(entry).Property("TagNumber").CurrentValue = number;
+        db.Add(entry);
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+    }
+
+    private IQueryable<LogEntry> LogOf(int number) => db.Set<LogEntry>().AsNoTracking().Where(e => EF.Property<int>(e, "TagNumber") == number);
 
     /// <summary>Tags that are in hand, oldest first, with their waits and with their steps as far as a bench shows them.</summary>
     public async Task<List<Tag>> InHand(int most = 60, CancellationToken cancel = default)
@@ -77,19 +113,67 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>Books in a new tag and gives it its number.</summary>
     public async Task<Tag> BookIn(Tag tag, CancellationToken cancel = default)
     {
-        tag.Number = tag.Number > 0 ? tag.Number : await NextNumber(cancel).ConfigureAwait(false);
-        tag.BookedAt = tag.BookedAt == default ? time.GetUtcNow() : tag.BookedAt;
-        db.Tags.Add(tag);
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        Writing write = await db.Write(cancel).ConfigureAwait(false);
+        await using (write.ConfigureAwait(false))
+        {
+            tag.Number = tag.Number > 0 ? tag.Number : await NextNumber(cancel).ConfigureAwait(false);
+            tag.BookedAt = tag.BookedAt == default ? time.GetUtcNow() : tag.BookedAt;
+            db.Tags.Add(tag);
+            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+            await write.Done(cancel).ConfigureAwait(false);
+        }
         return tag;
     }
 
-    /// <summary>Keeps what was changed on a tag that came from <see cref="Find"/>.</summary>
-    /// <exception cref="DbUpdateConcurrencyException">Someone else changed the tag meanwhile.</exception>
+    /// <summary>
+    /// Keeps what was changed on a tag that came from <see cref="Find"/>. What was only added is never in anybody's way, and
+    /// what two people change at the same moment is joined where it is not the same thing.
+    /// </summary>
+    /// <exception cref="DbUpdateConcurrencyException">Someone else changed the same thing at the same moment; sent again it is looked at anew.</exception>
     public async Task Save(Tag tag, CancellationToken cancel = default)
     {
+        db.ChangeTracker.DetectChanges();
+        if (db.ChangeTracker.Entries().All(e => e.State is EntityState.Unchanged or EntityState.Detached || (e.State == EntityState.Added && OnlyAdds.Contains(e.Metadata.ClrType))))
+        {
+            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+            return;
+        }
         tag.Version++;
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        try
+        {
+            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        }
+        catch (DbUpdateConcurrencyException)
+        {
+            await Join(tag, cancel).ConfigureAwait(false);
+            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        }
+    }
+
+    /// <summary>Children of a tag that are added and never say anything against one another.</summary>
+    private static readonly HashSet<Type> OnlyAdds =
+        [typeof(LogEntry), typeof(Picture), typeof(Measurement), typeof(ProofRecord), typeof(SoleRecord), typeof(CountRecord), typeof(Wait)];
+
+    /// <summary>Takes over what someone else changed on the tag itself at the same moment, where it is not what is changed here.</summary>
+    private async Task Join(Tag tag, CancellationToken cancel)
+    {
+        EntityEntry<Tag> entry = db.Entry(tag);
+        PropertyValues? now = await entry.GetDatabaseValuesAsync(cancel).ConfigureAwait(false);
+        bool apart = now is not null
+            && db.ChangeTracker.Entries().All(e => e.Entity == tag || e.State is EntityState.Unchanged or EntityState.Added)
+            && entry.Properties.All(p => p.Metadata.Name == nameof(Tag.Version) || !p.IsModified || Equals(now[p.Metadata], p.OriginalValue));
+        if (!apart)
+        {
+            throw new DbUpdateConcurrencyException("The same thing was changed by someone else at the same moment.");
+        }
+        Dictionary<IProperty, object?> mine = entry.Properties.Where(p => p.IsModified).ToDictionary(p => (IProperty)p.Metadata, p => p.CurrentValue);
+        entry.OriginalValues.SetValues(now!);
+        entry.CurrentValues.SetValues(now!);
+        foreach ((IProperty property, object? value) in mine)
+        {
+            entry.Property(property).CurrentValue = value;
+        }
+        tag.Version = now!.GetValue<int>(nameof(Tag.Version)) + 1;
     }
 
     /// <summary>Dates a tag by its looks and measurements; null when nothing was looked at.</summary>
@@ -115,7 +199,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     private IQueryable<Tag> Whole() => db.Tags
         .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t => t.Pictures).Include(t => t.Steps)
-        .Include(t => t.Log).Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
+        .Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>
     public static void Sort(Tag tag)

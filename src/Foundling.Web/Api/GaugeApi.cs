@@ -2,6 +2,7 @@ using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
 using Foundling.Data.Origin;
+using Foundling.Web.Door;
 
 namespace Foundling.Web.Api;
 
@@ -18,18 +19,25 @@ internal static class GaugeApi
             app.MapPost(gauge.Path, (HttpRequest request, PatternShelf patterns) => Run(gauge, request, patterns))
                 .WithSummary(gauge.About).WithTags(gauge.File).WithName($"{gauge.File}_{gauge.Calculation}")
                 .Accepts(gauge.Input, "application/json")
-                .Produces(200, gauge.Output, "application/json").ProducesProblem(400);
+                .Produces(200, gauge.Output, "application/json").ProducesProblem(400).ProducesProblem(415);
         }
-        app.MapPost("/api/gauges/{file}/{calculation}", (string file, string calculation) =>
-            Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges", $"There is no gauge {file}/{calculation}."), 404)).ExcludeFromDescription();
+        // What is not JSON is not led to a gauge at all, so it ends here.
+        app.MapPost("/api/gauges/{file}/{calculation}", (string file, string calculation) => GaugeCatalogue.Find(file, calculation) is null
+            ? Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges", $"There is no gauge {file}/{calculation}."), 404)
+            : Fault.Of(415).AsProblem()).ExcludeFromDescription();
+        app.Map("/api/{**rest}", () => Fault.Of(404).AsProblem()).ExcludeFromDescription();
     }
 
     private static async Task<IResult> Run(Gauge gauge, HttpRequest request, PatternShelf patterns)
     {
+        CancellationToken gone = request.HttpContext.RequestAborted;
         try
         {
-            using JsonDocument document = await JsonDocument.ParseAsync(request.Body, cancellationToken: request.HttpContext.RequestAborted);
-            return Results.Json(GaugeCatalogue.Run(gauge, document.RootElement, new GaugeContext(Assumptions.Standard, await patterns.Read(request.HttpContext.RequestAborted))), GaugeCatalogue.Json);
+            using JsonDocument document = await JsonDocument.ParseAsync(request.Body, cancellationToken: gone);
+            var context = new GaugeContext(Assumptions.Standard, await patterns.Read(gone), gone);
+            // Off the request's own thread, so that long sums keep nobody else waiting.
+            object result = await Task.Run(() => GaugeCatalogue.Run(gauge, document.RootElement, context), gone);
+            return Results.Json(result, GaugeCatalogue.Json);
         }
         catch (InputException fault)
         {

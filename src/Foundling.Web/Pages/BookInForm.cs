@@ -5,6 +5,7 @@ using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Pictures;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc.ModelBinding;
 
 namespace Foundling.Web.Pages;
@@ -12,6 +13,9 @@ namespace Foundling.Web.Pages;
 /// <summary>What is typed when a tool is booked in; kept as text so that nothing typed is ever lost.</summary>
 public sealed class BookInForm
 {
+    /// <summary>Days a date may lie ahead: clocks run ahead, and midnight comes while one types.</summary>
+    public const int DaysOfGrace = 1;
+
     /// <summary>Longest one-line text.</summary>
     public const int MostLine = 200;
 
@@ -63,6 +67,35 @@ public sealed class BookInForm
     /// <summary>Its story.</summary>
     public string? Story { get; set; }
 
+    /// <summary>Pictures that came with this form before and were kept while something else in it was put right.</summary>
+    public List<string> Held { get; set; } = [];
+
+    /// <summary>Its fields, with what each is in words and how it stands.</summary>
+    public IEnumerable<(string Field, string What, string? Text)> Fields =>
+    [
+        (nameof(Kind), "The kind of tool", Kind), (nameof(Name), "Its name", Name), (nameof(Length), "The length", Length), (nameof(IronWidth), "The width of the iron", IronWidth),
+        (nameof(SoleWidth), "The width of the sole", SoleWidth), (nameof(MouthFront), "The place of the mouth", MouthFront), (nameof(Purpose), "What it is for", Purpose?.ToString()),
+        (nameof(Source), "Where it came from", Source), (nameof(Price), "The price", Price), (nameof(ArrivedOn), "The day it came", ArrivedOn), (nameof(Owner), "Whose it is", Owner),
+        (nameof(OwnersMark), "The owner's mark", OwnersMark), (nameof(Hand), "Which hand it is for", Hand.ToString()), (nameof(PromisedOn), "The day it is promised", PromisedOn), (nameof(Story), "Its story", Story),
+    ];
+
+    /// <summary>What this form shows, for telling later what was changed in it.</summary>
+    public IEnumerable<(string Field, string? Value)> Was => Fields.Select(f => ("Form." + f.Field, f.Text));
+
+    /// <summary>Takes over what someone else changed meanwhile where this form left a field alone.</summary>
+    /// <param name="now">The form as the tag fills it now.</param>
+    /// <param name="merge">What the form showed.</param>
+    public void Join(BookInForm now, FormMerge merge)
+    {
+        foreach (((string field, string what, string? sent), (_, _, string? stands)) in Fields.Zip(now.Fields).ToList())
+        {
+            if (!merge.Mine("Form." + field, what, sent, stands) && !merge.Clashed)
+            {
+                typeof(BookInForm).GetProperty(field)!.SetValue(this, typeof(BookInForm).GetProperty(field)!.GetValue(now));
+            }
+        }
+    }
+
     /// <summary>The form as a tag fills it.</summary>
     public static BookInForm Of(Tag tag, LengthUnits units)
     {
@@ -76,8 +109,13 @@ public sealed class BookInForm
     }
 
     /// <summary>Writes the form into a tag; every fault gets a sentence at its field.</summary>
+    /// <param name="tag">The tag; a day that it has already is not judged again, whatever the clock says by now.</param>
+    /// <param name="state">Where sentences go.</param>
+    /// <param name="units">Units of bare numbers.</param>
+    /// <param name="today">Today.</param>
     public void Fill(Tag tag, ModelStateDictionary state, LengthUnits units, DateOnly today)
     {
+        DateOnly came = tag.ArrivedOn;
         void Bad(string field, string sentence) => state.AddModelError("Form." + field, sentence);
         if (string.IsNullOrEmpty(Kind) || ToolCatalogue.Kinds.All(k => k.Id != Kind))
         {
@@ -110,7 +148,7 @@ public sealed class BookInForm
             }
         }
         tag.ArrivedOn = Day(ArrivedOn, nameof(ArrivedOn)) ?? today;
-        if (tag.ArrivedOn > today)
+        if (tag.ArrivedOn != came && tag.ArrivedOn > today.AddDays(DaysOfGrace))
         {
             Bad(nameof(ArrivedOn), "It cannot have come after today.");
         }
@@ -169,10 +207,21 @@ public sealed class BookInForm
         }
     }
 
-    /// <summary>Takes the pictures of a form; one bad picture leaves a sentence and the others are kept.</summary>
-    public static async Task<List<Picture>> Pictures(IEnumerable<IFormFile> files, PictureStore store, ModelStateDictionary state, CancellationToken cancel)
+    /// <summary>Most pictures sent at once.</summary>
+    public const int MostPictures = 60;
+
+    /// <summary>
+    /// Takes the pictures of a form; a bad one leaves a sentence under "Pictures" and the others are kept. Nothing is locked
+    /// meanwhile, however long it takes.
+    /// </summary>
+    public static async Task<List<Picture>> Pictures(IReadOnlyList<IFormFile> files, PictureStore store, ModelStateDictionary state, CancellationToken cancel)
     {
         var taken = new List<Picture>();
+        if (files.Count > MostPictures)
+        {
+            state.AddModelError("Pictures", $"{files.Count} pictures at once are too many; send {MostPictures} at a time.");
+            return taken;
+        }
         foreach (IFormFile file in files.Where(f => f.Length > 0))
         {
             try

@@ -2,14 +2,22 @@ using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
+using Foundling.Core.Units;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages;
 
 /// <summary>The running step, large enough for dirty hands.</summary>
-public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopBook shop) : PageModel
+public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopBook shop) : SentencePageModel
 {
+    /// <summary>What the clock shows, and why it may not be right.</summary>
+    public ClockReading? Reading { get; private set; }
+
+    /// <summary>Minutes typed in the place of what the clock shows, kept when they are refused.</summary>
+    public string? Minutes { get; private set; }
+
     /// <summary>The running clock.</summary>
     public RunningClock? Running { get; private set; }
 
@@ -23,13 +31,19 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     public List<(Tag Tag, PlanStep Step)> Ready { get; private set; } = [];
 
     /// <summary>Reads the clock.</summary>
-    public async Task OnGet()
+    public void OnGet()
+    {
+    }
+
+    /// <inheritdoc />
+    protected override async Task After()
     {
         Running = await clock.Running();
         if (Running is not null)
         {
             Tool = await tags.Find(Running.TagNumber);
             Step = Tool?.Steps.FirstOrDefault(s => s.Key == Running.Step);
+            Reading = clock.Read(Running, Step?.LikelyMin);
         }
         else
         {
@@ -38,7 +52,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     }
 
     /// <summary>Starts the clock.</summary>
-    public async Task<IActionResult> OnPostStart(int number, string step)
+    public async Task<IActionResult> OnPostStart(int number, string? step)
     {
         if (await tags.Find(number) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == step) is PlanStep plan && !Gate.Of(tag, plan, (await shop.Read()).Name).Open)
         {
@@ -50,17 +64,21 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     }
 
     /// <summary>Stops the clock.</summary>
-    public async Task<IActionResult> OnPostStop()
+    /// <param name="minutes">How long it took, where the clock cannot be right.</param>
+    public async Task<IActionResult> OnPostStop(string? minutes)
     {
-        await clock.Stop();
+        Minutes = minutes;
+        await clock.Stop(Typed.MinutesOrNull(minutes));
         return Back();
     }
 
     /// <summary>Stops the clock and finishes its step.</summary>
-    public async Task<IActionResult> OnPostDone()
+    /// <param name="minutes">How long it took, where the clock cannot be right.</param>
+    public async Task<IActionResult> OnPostDone(string? minutes)
     {
+        Minutes = minutes;
         RunningClock? running = await clock.Running();
-        await clock.Stop();
+        await clock.Stop(Typed.MinutesOrNull(minutes));
         if (running is not null && await tags.Find(running.TagNumber) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == running.Step) is PlanStep step)
         {
             await rods.Finish(tag, step);

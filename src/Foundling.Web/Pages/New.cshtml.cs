@@ -9,7 +9,6 @@ namespace Foundling.Web.Pages;
 
 /// <summary>Books in a tool.</summary>
 [RequestSizeLimit(FoundlingApp.MostRequestBytes)]
-[RequestFormLimits(MultipartBodyLengthLimit = FoundlingApp.MostRequestBytes)]
 public sealed class NewModel(TagBook tags, PictureStore store, ViewUnits units, TimeProvider time) : PageModel
 {
     /// <summary>What is typed.</summary>
@@ -23,6 +22,10 @@ public sealed class NewModel(TagBook tags, PictureStore store, ViewUnits units, 
     /// <summary>Number the tag will get.</summary>
     public int Number { get; private set; }
 
+    /// <summary>Pictures that could not be taken, said once the tool is booked in.</summary>
+    [TempData]
+    public string? Refused { get; set; }
+
     private DateOnly Today => DateOnly.FromDateTime(time.GetLocalNow().Date);
 
     /// <summary>An empty form.</summary>
@@ -32,19 +35,25 @@ public sealed class NewModel(TagBook tags, PictureStore store, ViewUnits units, 
         Number = await tags.NextNumber();
     }
 
-    /// <summary>Books it in and leads to its first leaf.</summary>
+    /// <summary>Books it in and leads to its first leaf; pictures that are no good are named, the others kept.</summary>
     public async Task<IActionResult> OnPost(CancellationToken cancel)
     {
         var tag = new Tag();
         Form.Fill(tag, ModelState, units.Units, Today);
+        bool filled = ModelState.IsValid;
         List<Picture> pictures = await BookInForm.Pictures(Pictures, store, ModelState, cancel);
-        if (!ModelState.IsValid)
+        pictures.InsertRange(0, Form.Held.Take(BookInForm.MostPictures).Select(f => store.Again(f, "as it came")).OfType<Picture>());
+        string bad = string.Join(" ", ModelState["Pictures"]?.Errors.Select(e => e.ErrorMessage) ?? []);
+        if (!filled || (bad.Length > 0 && pictures.Count == 0))
         {
+            // What was sent already need not be sent again.
+            Form.Held = [.. pictures.Select(p => p.File).Distinct()];
             Number = await tags.NextNumber(cancel);
             return Page();
         }
-        tag.Pictures.AddRange(pictures);
+        tag.Pictures.AddRange(pictures.DistinctBy(p => p.File));
         await tags.BookIn(tag, cancel);
-        return LocalRedirect($"/tag/{tag.Number}/origin");
+        Refused = bad.Length > 0 ? bad : null;
+        return LocalRedirect($"/tag/{tag.Number}/{(bad.Length > 0 ? "book" : "origin")}");
     }
 }

@@ -1,6 +1,8 @@
+using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Tags;
+using Foundling.Core.Units;
 using Foundling.Data.Papers;
 using Foundling.Data.Shop;
 using Foundling.Web.Services;
@@ -11,9 +13,10 @@ namespace Foundling.Web.Pages;
 
 /// <summary>The shop: its climate and habits, bundles coming in, and what is assumed.</summary>
 [RequestSizeLimit(FoundlingApp.MostRequestBytes)]
-[RequestFormLimits(MultipartBodyLengthLimit = FoundlingApp.MostRequestBytes)]
 public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions options) : PageModel
 {
+    private const int MostWords = 80;
+
     /// <summary>The settings.</summary>
     public ShopSettings Settings { get; private set; } = new();
 
@@ -29,53 +32,59 @@ public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions opt
     /// <summary>Shows the shop.</summary>
     public async Task OnGet() => Settings = await shop.Read();
 
-    /// <summary>Keeps the settings.</summary>
+    /// <summary>The settings as this page shows them.</summary>
+    public IEnumerable<(string Field, string? Value)> Was =>
+    [
+        ("name", Settings.Name), ("dress", Settings.Dress), ("temperature", Number(Settings.TemperatureC)), ("humidity", Number(Settings.HumidityPercent)), ("rate", Number(Settings.HourRate)),
+        .. Choices.All.Select(c => ($"way-{c.Id}", (string?)WayOf(c))),
+    ];
+
+    /// <summary>A number as a field writes it.</summary>
+    public static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
+
+    private string WayOf(Choice choice) => Choices.Read(Settings.Ways).GetValueOrDefault(choice.Id, "");
+
+    /// <summary>Keeps the settings; a field that was left alone keeps what someone else wrote meanwhile.</summary>
     public async Task<IActionResult> OnPost(string? name, string? temperature, string? humidity, string? rate, string? dress)
     {
-        Settings = await shop.Read();
+        Settings = await shop.ForChange();
         Typed = (temperature, humidity, rate);
-        Settings.Name = (name ?? "").Trim()[..Math.Min(80, (name ?? "").Trim().Length)];
-        Settings.Dress = (dress ?? "").Trim()[..Math.Min(80, (dress ?? "").Trim().Length)];
+        var merge = new FormMerge(Request.Form, ModelState);
+        (string called, string dressed) = (Shorten.To(name, MostWords), Shorten.To(dress, MostWords));
+        Settings.Name = merge.Mine("name", "The name", called, Settings.Name) ? called : Settings.Name;
+        Settings.Dress = merge.Mine("dress", "The shop's dress", dressed, Settings.Dress) ? dressed : Settings.Dress;
         foreach (Choice choice in Choices.All)
         {
             string way = Request.Form[$"way-{choice.Id}"].ToString();
-            Settings.Ways = choice.Ways.Any(w => w.Id == way) || way.Length == 0 ? Choices.Keep(Settings.Ways, choice.Id, way) : Settings.Ways;
+            if ((choice.Ways.Any(w => w.Id == way) || way.Length == 0) && merge.Mine($"way-{choice.Id}", choice.Question, way, WayOf(choice)))
+            {
+                Settings.Ways = Choices.Keep(Settings.Ways, choice.Id, way);
+            }
         }
-        if (string.IsNullOrWhiteSpace(rate))
-        {
-            Settings.HourRate = 0;
-        }
-        else if (Core.Units.Typed.TryMoney(rate, out decimal hour) && hour is >= 0 and <= 10_000)
-        {
-            Settings.HourRate = (double)hour;
-        }
-        else
-        {
-            ModelState.AddModelError("Rate", $"\"{rate}\" is not an hour's money; 0 to 10,000.");
-        }
-        if (double.TryParse(temperature?.Replace(',', '.'), out double t) && t is >= -20 and <= 50)
-        {
-            Settings.TemperatureC = t;
-        }
-        else
-        {
-            ModelState.AddModelError("Temperature", $"\"{temperature}\" is not a shop temperature; -20 to 50 °C.");
-        }
-        if (double.TryParse(humidity?.Replace(',', '.').TrimEnd('%', ' '), out double h) && h is >= 0 and <= 100)
-        {
-            Settings.HumidityPercent = h;
-        }
-        else
-        {
-            ModelState.AddModelError("Humidity", $"\"{humidity}\" is not a humidity; 0 to 100 %.");
-        }
+        double? hour = string.IsNullOrWhiteSpace(rate) ? 0 : Core.Units.Typed.TryMoney(rate, out decimal money) && money <= 10_000 ? (double)money : null;
+        Settings.HourRate = Take("Rate", "rate", "An hour's money", rate, hour, Settings.HourRate, $"\"{rate}\" is not an hour's money; 0 to 10,000.");
+        Settings.TemperatureC = Take("Temperature", "temperature", "The temperature", temperature, Parse(temperature, -20, 50), Settings.TemperatureC, $"\"{temperature}\" is not a shop temperature; -20 to 50 °C.");
+        Settings.HumidityPercent = Take("Humidity", "humidity", "The humidity", humidity, Parse(humidity, 0, 100), Settings.HumidityPercent, $"\"{humidity}\" is not a humidity; 0 to 100 %.");
         if (!ModelState.IsValid)
         {
             return Page();
         }
         await shop.Save(Settings);
         return LocalRedirect("/shop");
+
+        double Take(string field, string form, string what, string? text, double? value, double now, string otherwise)
+        {
+            if (value is double good)
+            {
+                return merge.Mine(form, what, text, Number(now)) ? good : now;
+            }
+            ModelState.AddModelError(field, otherwise);
+            return now;
+        }
     }
+
+    private static double? Parse(string? text, double least, double most) =>
+        double.TryParse(text?.Replace(',', '.').TrimEnd('%', ' '), CultureInfo.InvariantCulture, out double value) && value >= least && value <= most ? value : null;
 
     /// <summary>Imports a papers bundle.</summary>
     public async Task<IActionResult> OnPostImport(IFormFile? bundle, CancellationToken cancel)

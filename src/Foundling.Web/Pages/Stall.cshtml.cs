@@ -52,8 +52,8 @@ public sealed class StallModel(TagBook tags, TimeProvider time) : PageModel
         DateTimeOffset now = time.GetUtcNow();
         var tag = new Tag
         {
-            Kind = tool.Id, ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date), Source = string.IsNullOrWhiteSpace(source) ? "a stall" : source.Trim()[..Math.Min(200, source.Trim().Length)],
-            Price = Typed.TryMoney(price, out decimal paid) ? paid : null, Story = string.IsNullOrWhiteSpace(note) ? "" : note.Trim()[..Math.Min(1000, note.Trim().Length)],
+            Kind = tool.Id, ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date), Source = string.IsNullOrWhiteSpace(source) ? "a stall" : Shorten.To(source, 200),
+            Price = Typed.TryMoney(price, out decimal paid) ? paid : null, Story = Shorten.To(note, 1000),
         };
         foreach (Finding finding in findings)
         {

@@ -1,5 +1,6 @@
 using System.Net;
-using System.Threading.RateLimiting;
+using System.Net.NetworkInformation;
+using System.Net.Sockets;
 using Foundling.Core.Gauges;
 using Foundling.Data.Demo;
 using Foundling.Data.Origin;
@@ -10,12 +11,11 @@ using Foundling.Data.Store;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Api;
+using Foundling.Web.Door;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
-using Microsoft.AspNetCore.Http.Features;
-using Microsoft.AspNetCore.RateLimiting;
+using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Server.Kestrel.Core;
-using Microsoft.EntityFrameworkCore;
 
 namespace Foundling.Web.Services;
 
@@ -27,17 +27,17 @@ public static class FoundlingApp
 
     /// <summary>Builds the application for the given options.</summary>
     /// <param name="options">How the program was started.</param>
-    /// <param name="args">Arguments of the host itself.</param>
     /// <param name="adapt">Last changes to the builder, for hosts in memory.</param>
-    public static WebApplication Build(ShopOptions options, string[] args, Action<WebApplicationBuilder>? adapt = null)
+    public static WebApplication Build(ShopOptions options, Action<WebApplicationBuilder>? adapt = null)
     {
         WebApplicationBuilder builder = WebApplication.CreateBuilder(new WebApplicationOptions
         {
-            Args = args, ContentRootPath = AppContext.BaseDirectory, ApplicationName = typeof(FoundlingApp).Assembly.GetName().Name,
+            ContentRootPath = AppContext.BaseDirectory, ApplicationName = typeof(FoundlingApp).Assembly.GetName().Name,
         });
         builder.WebHost.ConfigureKestrel(kestrel => Listen(kestrel, options));
         builder.WebHost.UseStaticWebAssets();
-        builder.Logging.AddFilter("Microsoft", LogLevel.Warning).AddFilter("Microsoft.EntityFrameworkCore.Query", LogLevel.Error).AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
+        builder.Logging.AddFilter("Microsoft", LogLevel.Warning).AddFilter("Microsoft.EntityFrameworkCore.Query", LogLevel.Error)
+            .AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error).AddFilter("Microsoft.Extensions.Hosting.Internal.Host", LogLevel.None);
         Configure(builder.Services, options);
         adapt?.Invoke(builder);
         WebApplication app = builder.Build();
@@ -60,17 +60,36 @@ public static class FoundlingApp
         }
     }
 
+    /// <summary>What the program says once it is open: where, what it keeps, and who can read along.</summary>
+    public static string StartLine(ShopOptions options)
+    {
+        string here = $"Foundling is open at http://localhost:{options.Port}";
+        string kept = $"(data in {options.DataPath}). Ctrl-C closes it.";
+        if (options.Passphrase is null)
+        {
+            return $"{here}, on this machine only {kept}";
+        }
+        IEnumerable<string> names = options.Hosts.Count > 0 ? options.Hosts
+            : NetworkInterface.GetAllNetworkInterfaces().Where(n => n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback)
+                .SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(a => a.AddressFamily == AddressFamily.InterNetwork).Select(a => a.ToString());
+        string others = string.Join(", ", names.Select(n => $"http://{n}:{options.Port}"));
+        return $"{here}{(others.Length > 0 ? $" and, for others, {others}" : "")} {kept} The connection is not encrypted: whoever listens on this network can read along.";
+    }
+
     /// <summary>Registers the services.</summary>
     public static void Configure(IServiceCollection services, ShopOptions options)
     {
         var folder = new DataFolder(options.DataPath);
-        folder.Create();
         services.AddSingleton(options);
         services.AddSingleton(folder);
         services.AddSingleton(TimeProvider.System);
         services.AddDbContext<FoundlingDb>(db => folder.Configure(db));
         services.AddSingleton<PictureStore>();
         services.AddSingleton<FormLocks>();
+        services.AddSingleton<Tickets>();
+        services.AddSingleton<WrongPassphrases>();
+        services.AddSingleton<Stopwatches>();
+        services.AddHostedService<Housekeeping>();
         services.AddScoped<ShopBook>();
         services.AddScoped<ClockBook>();
         services.AddScoped<TagBook>();
@@ -82,12 +101,12 @@ public static class FoundlingApp
         services.AddScoped<PatternShelf>();
         services.AddScoped<BundleDesk>();
         services.AddScoped<MarkDesk>();
+        services.AddScoped<PictureSweep>();
         services.AddScoped<DemoWorld>();
         services.AddScoped<ViewUnits>();
         services.AddScoped<Chrome>();
         services.AddHttpContextAccessor();
         services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(folder.Keys)).SetApplicationName("Foundling");
-        services.Configure<FormOptions>(form => form.MultipartBodyLengthLimit = MostRequestBytes);
         services.AddRazorPages(pages => pages.Conventions.ConfigureFilter(new OnceFilterFactory()));
         services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
         {
@@ -95,7 +114,25 @@ public static class FoundlingApp
             cookie.ReturnUrlParameter = "to";
             cookie.Cookie.Name = "foundling";
             cookie.Cookie.SameSite = SameSiteMode.Strict;
-            cookie.ExpireTimeSpan = TimeSpan.FromDays(30);
+            cookie.ExpireTimeSpan = Tickets.Holds;
+            cookie.SlidingExpiration = false;
+            cookie.Events.OnRedirectToLogin = to =>
+            {
+                if (!to.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
+                {
+                    to.Response.Redirect(to.RedirectUri);
+                    return Task.CompletedTask;
+                }
+                return BarePage.Write(to.HttpContext, new Fault(StatusCodes.Status401Unauthorized, "Sign in first", "This shop is closed to strangers; sign in first."));
+            };
+            cookie.Events.OnValidatePrincipal = check =>
+            {
+                if (!check.HttpContext.RequestServices.GetRequiredService<Tickets>().Holding(check.Principal?.FindFirst(Tickets.Claim)?.Value))
+                {
+                    check.RejectPrincipal();
+                }
+                return Task.CompletedTask;
+            };
         });
         services.AddAuthorization(auth =>
         {
@@ -103,16 +140,6 @@ public static class FoundlingApp
             {
                 auth.FallbackPolicy = auth.DefaultPolicy;
             }
-        });
-        services.AddRateLimiter(limit =>
-        {
-            limit.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-            limit.AddFixedWindowLimiter("signin", window =>
-            {
-                window.PermitLimit = 10;
-                window.Window = TimeSpan.FromMinutes(1);
-                window.QueueProcessingOrder = QueueProcessingOrder.OldestFirst;
-            });
         });
         services.ConfigureHttpJsonOptions(json =>
         {
@@ -129,30 +156,35 @@ public static class FoundlingApp
     /// <summary>The order requests go through.</summary>
     public static void Pipeline(WebApplication app, ShopOptions options)
     {
-        app.UseExceptionHandler("/oops");
-        app.UseStatusCodePagesWithReExecute("/oops", "?code={0}");
         app.Use(SecurityHeaders.Add);
+        app.UseExceptionHandler(new ExceptionHandlerOptions
+        {
+            AllowStatusCode404Response = true,
+            SuppressDiagnosticsCallback = fault => Fault.Of(fault.Exception).Status != StatusCodes.Status500InternalServerError,
+            ExceptionHandler = context => BarePage.Write(context, Fault.Of(context.Features.Get<IExceptionHandlerFeature>()?.Error)),
+        });
+        app.UseStatusCodePages(status => BarePage.Write(status.HttpContext, Fault.Of(status.HttpContext.Response.StatusCode)));
+        app.Use((context, next) => HostGate.Check(context, options, next));
         app.UseStaticFiles(new StaticFileOptions
         {
             OnPrepareResponse = file => file.Context.Response.Headers.CacheControl = "public, max-age=3600",
         });
         app.UseRouting();
-        app.UseRateLimiter();
         app.UseAuthentication();
         app.UseAuthorization();
+        app.Use((context, next) => FormGate.Check(context, options, next));
         app.MapRazorPages();
         GaugeApi.Map(app);
         PictureApi.Map(app);
         app.MapOpenApi();
     }
 
-    /// <summary>Brings the database up to date and loads the demo world where asked.</summary>
+    /// <summary>Loads the demo world where asked. The folder is open by now.</summary>
     public static async Task Prepare(WebApplication app, ShopOptions options)
     {
-        await using AsyncServiceScope scope = app.Services.CreateAsyncScope();
-        await scope.ServiceProvider.GetRequiredService<FoundlingDb>().Database.MigrateAsync();
         if (options.Demo)
         {
+            await using AsyncServiceScope scope = app.Services.CreateAsyncScope();
             await scope.ServiceProvider.GetRequiredService<DemoWorld>().Load();
         }
     }

@@ -30,7 +30,7 @@ public sealed class Chrome(ShopBook shop, ClockBook clock, TimeProvider time)
     public Task<ShopSettings> Shop() => shop.Read();
 
     /// <summary>The running clock.</summary>
-    public Task<RunningClock?> Clock() => clock.Running();
+    public async Task<(RunningClock Running, ClockReading Reading)?> Clock() => await clock.Running() is { } running ? (running, clock.Read(running, null)) : null;
 
     /// <summary>Now, as the clock on the wall shows it.</summary>
     public DateTimeOffset Now => time.GetLocalNow();
@@ -52,11 +52,18 @@ public sealed class Chrome(ShopBook shop, ClockBook clock, TimeProvider time)
             _ => $"{local:d MMM HH:mm}",
         };
     }
+}
 
-    /// <summary>Elapsed time as minutes and seconds or hours and minutes.</summary>
-    public string Elapsed(DateTimeOffset since)
+/// <summary>A clock's reading on the screen.</summary>
+public static class ClockView
+{
+    /// <summary>Whole seconds it ran.</summary>
+    public static long Seconds(ClockReading reading) => (long)(reading.Minutes * 60);
+
+    /// <summary>Minutes and seconds, or hours, minutes and seconds.</summary>
+    public static string Show(ClockReading reading)
     {
-        TimeSpan span = time.GetUtcNow() - since;
+        var span = TimeSpan.FromSeconds(Seconds(reading));
         return span.TotalHours >= 1 ? $"{(int)span.TotalHours}:{span.Minutes:00}:{span.Seconds:00}" : $"{span.Minutes}:{span.Seconds:00}";
     }
 }

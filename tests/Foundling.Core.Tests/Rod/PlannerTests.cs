@@ -90,7 +90,7 @@ public sealed class PlannerTests
             new() { Kind = LogKind.Started, Step = "a" }, new() { Kind = LogKind.Stopped, Step = "a", Minutes = 20 }, new() { Kind = LogKind.Correction, Step = "a", Minutes = -5 },
             new() { Kind = LogKind.Stopped, Step = "b", Minutes = 3 }, new() { Kind = LogKind.Correction, Step = "b", Minutes = -9 }, new() { Kind = LogKind.Correction, Minutes = 4 }, new() { Kind = LogKind.Note, Minutes = 99 },
         ];
-        Core.Log.LogTotals.ByStep(log).ShouldBe(new Dictionary<string, double> { ["a"] = 15, ["b"] = 0 }, ignoreOrder: true);
-        Core.Log.LogTotals.All(log).ShouldBe(19);
+        Core.Log.LogTotals.Of(log).ByStep.ShouldBe(new Dictionary<string, double> { ["a"] = 15, ["b"] = 0 }, ignoreOrder: true);
+        Core.Log.LogTotals.Of(log).All.ShouldBe(19);
     }
 }

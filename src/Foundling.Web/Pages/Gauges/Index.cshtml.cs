@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
+using Foundling.Core.Units;
 using Foundling.Data.Origin;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -12,6 +13,8 @@ public sealed class IndexModel(PatternShelf patterns) : PageModel
 {
     /// <summary>Gauges that can be used here, by room.</summary>
     public IReadOnlyList<IGrouping<string, Gauge>> Rooms { get; } = [.. GaugeCatalogue.All.Where(g => GaugeForm.Fields(g) is not null).GroupBy(g => g.File)];
+
+    private const int MostTyped = 100;
 
     /// <summary>The chosen gauge.</summary>
     public Gauge? Chosen { get; private set; }
@@ -26,10 +29,10 @@ public sealed class IndexModel(PatternShelf patterns) : PageModel
     public InputException? Fault { get; private set; }
 
     /// <summary>What was typed in a field.</summary>
-    public string? Typed(string field) => Request.Query[field];
+    public string? Typed(string field) => Request.Query[field].ToString() is { Length: > 0 } text ? Shorten.To(text, MostTyped) : null;
 
     /// <summary>Shows the list or a gauge; the values are in the address, so a result can be kept or sent.</summary>
-    public async Task OnGet(string? file, string? calculation)
+    public async Task OnGet(string? file, string? calculation, CancellationToken cancel)
     {
         if (file is null || calculation is null)
         {
@@ -49,7 +52,7 @@ public sealed class IndexModel(PatternShelf patterns) : PageModel
         }
         try
         {
-            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, await patterns.Read()));
+            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, await patterns.Read(cancel), cancel));
             Result = JsonSerializer.SerializeToElement(result, Chosen.Output, GaugeCatalogue.Json);
         }
         catch (InputException fault)

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Patterns;
 
 /// <summary>The pattern book: every line the shop knows.</summary>
-[RequestFormLimits(MultipartBodyLengthLimit = 2 * PatternFile.MostLetters)]
+[RequestSizeLimit(2 * PatternFile.MostLetters)]
 public sealed class IndexModel(PatternShelf shelf) : PatternPageModel(shelf)
 {
     /// <inheritdoc />

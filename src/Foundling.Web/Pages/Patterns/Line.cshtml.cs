@@ -54,28 +54,89 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
         return Change($"{of.Title}: {of.VariantTitle(variant ?? "")}", book => book.WithYears(Line.Id, of.Id, variant ?? "", [Year(a), Year(b), Year(c), Year(d)]));
     }
 
+    /// <summary>What the line says of a trait, as this page shows it.</summary>
+    public IEnumerable<(string Field, string? Value)> WasFigures(Trait trait) => trait.Variants.Select(v => ($"form.{v}", Figures(trait.Id, v)));
+
     /// <summary>Years and sources of all forms of a trait, as typed. A form without a tick was never used.</summary>
-    public Task<IActionResult> OnPostFigures(string? trait, List<string> variant, List<string?> a, List<string?> b, List<string?> c, List<string?> d, List<string?> source, List<string?> note, List<string> used)
+    public async Task<IActionResult> OnPostFigures(string? trait, List<string?> variant, List<string?> a, List<string?> b, List<string?> c, List<string?> d, List<string?> source, List<string?> note, List<string?> used)
     {
         Trait of = Book.TraitOf(trait ?? "");
-        return Change($"Years of {of.Title.ToLowerInvariant()}", book => variant.Select((v, i) => (v, i)).Aggregate(book, (made, x) => made.WithYears(Line.Id, of.Id, x.v,
-            used.Contains(x.v) ? [Year(At(a, x.i)), Year(At(b, x.i)), Year(At(c, x.i)), Year(At(d, x.i))] : null, new Statement(Text(At(source, x.i)), Text(At(note, x.i))))));
+        PatternBook made = Book;
+        foreach ((string? form, int i) in variant.Select((v, i) => (v, i)))
+        {
+            if (form is null || !of.Variants.Contains(form))
+            {
+                throw new InputException("unknown_variant", "variant", form, string.Join(", ", of.Variants), $"\"{of.Title}\" has no form \"{Shorten.To(form, 60)}\".");
+            }
+            int?[]? years = used.Contains(form) ? [Year(At(a, i)), Year(At(b, i)), Year(At(c, i)), Year(At(d, i))] : null;
+            var said = new Statement(Text(At(source, i)), Text(At(note, i)));
+            if (Merge.Mine($"form.{form}", of.VariantTitle(form), Figures(years, said), Figures(of.Id, form)))
+            {
+                made = made.WithYears(Line.Id, of.Id, form, years, said);
+            }
+        }
+        return Merge.Clashed ? Page() : await Change($"Years of {of.Title.ToLowerInvariant()}", _ => made);
     }
 
+    private string? Figures(string trait, string variant) =>
+        Line.Variants.GetValueOrDefault(trait)?.GetValueOrDefault(variant) is { } years ? Figures(years, Line.StatementOn(trait, variant)) : null;
+
+    private static string? Figures(int?[]? years, Statement? said) =>
+        years is null ? null : $"{string.Join(", ", years.Select(y => y?.ToString(CultureInfo.InvariantCulture) ?? "open"))} {said?.Source} {said?.Note}".TrimEnd();
+
+    /// <summary>The line itself, as this page shows it.</summary>
+    public IEnumerable<(string Field, string? Value)> WasLine =>
+    [
+        ("maker", Line.Maker), ("range", Line.Range), ("first", Line.FirstYear.ToString(CultureInfo.InvariantCulture)), ("last", Line.LastYear.ToString(CultureInfo.InvariantCulture)),
+        ("share", Share(Line.Share)), ("source", Line.Source), ("note", Line.Note), ("kinds", string.Join(' ', Line.Kinds ?? [])),
+    ];
+
+    /// <summary>A share as a field writes it.</summary>
+    public static string Share(double share) => share.ToString("0.####", CultureInfo.InvariantCulture);
+
     /// <summary>The line itself.</summary>
-    public Task<IActionResult> OnPostLine(string? maker, string? range, string? first, string? last, string? share, List<string> kinds, string? source, string? note) =>
-        Change($"About {Line.Title}", book => book.With(Line with
-        {
-            Maker = Text(maker), Range = Text(range), FirstYear = Year(first) ?? Line.FirstYear, LastYear = Year(last) ?? Line.LastYear, Kinds = kinds, Source = Text(source), Note = Text(note),
-            Share = double.TryParse(share?.Replace(',', '.'), CultureInfo.InvariantCulture, out double s) ? s : throw new InputException("bad_share", "share", share, "a number above 0", $"\"{share}\" is not a share; 1 is a line met as often as any other."),
-        }));
+    public async Task<IActionResult> OnPostLine(string? maker, string? range, string? first, string? last, string? share, List<string?> kinds, string? source, string? note)
+    {
+        double met = double.TryParse(share?.Replace(',', '.'), CultureInfo.InvariantCulture, out double s) ? s
+            : throw new InputException("bad_share", "share", share, "a number above 0", $"\"{Shorten.To(share, 40)}\" is not a share; 1 is a line met as often as any other.");
+        string[] covers = [.. kinds.OfType<string>().Distinct()];
+        PatternLine to = Line;
+        to = Merge.Mine("maker", "The maker", maker, Line.Maker) ? to with { Maker = Text(maker) } : to;
+        to = Merge.Mine("range", "What they made", range, Line.Range) ? to with { Range = Text(range) } : to;
+        to = Merge.Mine("first", "The first year", first, Line.FirstYear.ToString(CultureInfo.InvariantCulture)) ? to with { FirstYear = Year(first) ?? Line.FirstYear } : to;
+        to = Merge.Mine("last", "The last year", last, Line.LastYear.ToString(CultureInfo.InvariantCulture)) ? to with { LastYear = Year(last) ?? Line.LastYear } : to;
+        to = Merge.Mine("share", "How often it is met", share, Share(Line.Share)) ? to with { Share = met } : to;
+        to = Merge.Mine("source", "Where it comes from", source, Line.Source) ? to with { Source = Text(source) } : to;
+        to = Merge.Mine("note", "What to know", note, Line.Note) ? to with { Note = Text(note) } : to;
+        to = Merge.Mine("kinds", "The kinds of tool", string.Join(' ', covers), string.Join(' ', Line.Kinds ?? [])) ? to with { Kinds = covers } : to;
+        return Merge.Clashed ? Page() : await Change($"About {Line.Title}", book => book.With(to));
+    }
+
+    /// <summary>The sizes as this page shows them.</summary>
+    public IEnumerable<(string Field, string? Value)> WasSizes => Line.SizesOrNone.Select(s => ($"size.{s.Id}", (string?)Words(s)));
 
     /// <summary>Its sizes; a row without a number is taken out.</summary>
-    public Task<IActionResult> OnPostSizes(List<string?> size, List<string?> length, List<string?> iron, List<string?> from, List<string?> to) =>
-        Change($"Sizes of {Line.Title}", book => book.With(Line with
+    public async Task<IActionResult> OnPostSizes(List<string?> size, List<string?> length, List<string?> iron, List<string?> from, List<string?> to)
+    {
+        List<LineSize> sent = [.. size.Select((s, i) => (Text(s), i)).Where(s => s.Item1 is not null).Select(s => new LineSize(s.Item1!, Mm(At(length, s.i)), Mm(At(iron, s.i)), Year(At(from, s.i)), Year(At(to, s.i))))];
+        if (sent.Select(s => s.Id).Distinct().Count() < sent.Count)
         {
-            Sizes = [.. size.Select((s, i) => (Text(s), i)).Where(s => s.Item1 is not null).Select(s => new LineSize(s.Item1!, Mm(At(length, s.i)), Mm(At(iron, s.i)), Year(At(from, s.i)), Year(At(to, s.i))))],
-        }));
+            throw new InputException("bad_pattern", "size", null, "each number once", "A size stands there twice; each number can stand there once.");
+        }
+        var kept = Line.SizesOrNone.ToList();
+        foreach (string id in sent.Concat(kept).Select(s => s.Id).Distinct().ToList())
+        {
+            LineSize? mine = sent.Find(s => s.Id == id), now = kept.Find(s => s.Id == id);
+            if (Merge.Mine($"size.{id}", $"The size {id}", mine is null ? "" : Words(mine), now is null ? "" : Words(now)))
+            {
+                int at = now is null ? -1 : kept.IndexOf(now);
+                kept = mine is null ? [.. kept.Where(s => s.Id != id)] : at < 0 ? [.. kept, mine] : [.. kept.Select(s => s.Id == id ? mine : s)];
+            }
+        }
+        return Merge.Clashed ? Page() : await Change($"Sizes of {Line.Title}", book => book.With(Line with { Sizes = kept }));
+    }
+
+    private string Words(LineSize s) => $"{units.Show(s.LengthMm)}, {units.Show(s.IronWidthMm)}, {s.FirstYear} to {s.LastYear}";
 
     /// <summary>Adds a trait the book has.</summary>
     public Task<IActionResult> OnPostAdd(string? trait)

@@ -33,6 +33,11 @@ public abstract class PatternPageModel(PatternShelf shelf) : SentencePageModel
     /// <summary>Finds what the page is about in the book; false when it is not there.</summary>
     protected virtual bool Ready() => true;
 
+    /// <summary>Joins what was sent with what someone else changed meanwhile.</summary>
+    protected FormMerge Merge => _merge ??= new FormMerge(Request.Form, ModelState);
+
+    private FormMerge? _merge;
+
     /// <summary>Makes a change and leads back here.</summary>
     protected async Task<IActionResult> Change(string what, Func<PatternBook, PatternBook> change, string? to = null)
     {

@@ -56,6 +56,10 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
                 forms.Add((Text(At(id, i)) ?? BookEdits.FreeId(form, forms.Select(f => f.Id).Concat(Trait?.Variants ?? [])), form, Like(At(like, i)) ?? Drawing(At(filled, i), At(pale, i), At(drawn, i))));
             }
         }
+        if (forms.Select(f => f.Id).Distinct().Count() < forms.Count)
+        {
+            throw new InputException("bad_pattern", "variant", null, "each form once", $"\"{words}\" names a form twice; open the page anew and change it there.");
+        }
         var kept = new Trait(Trait?.Id ?? BookEdits.FreeId(words, Book.Traits.Select(t => t.Id)), Text(part) ?? "body", effort, [.. forms.Select(f => f.Id)], words,
             forms.ToDictionary(f => f.Id, f => f.Name), forms.Where(f => f.Drawing is not null).ToDictionary(f => f.Id, f => f.Drawing!), Text(note));
         string? inUse = Trait?.Variants.Except(kept.Variants).FirstOrDefault(v => Book.Lines.Any(l => l.Variants.GetValueOrDefault(Trait.Id)?.ContainsKey(v) == true));

@@ -4,6 +4,7 @@ using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Foundling.Web.Pages.Tags;
@@ -30,6 +31,12 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
 
     /// <summary>The aim the book would take for a tool of this rarity in this state, and why.</summary>
     public (AimKind Aim, string Why) Advice => AimReview.Advise(Tool.Rarity, Tool.Tried, Tool.Standing());
+
+    /// <summary>What was said of it, as this page shows it.</summary>
+    public IEnumerable<(string Field, string? Value)> Was => [("wish", Tool.Wish), ("worth", Money(Tool.WorthSound)), ("rarity", Tool.Rarity?.ToString())];
+
+    /// <summary>Money as a field writes it.</summary>
+    public static string? Money(decimal? amount) => amount?.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>Plans every aim.</summary>
     public async Task OnGet()
@@ -61,7 +68,15 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
             }
             sound = money;
         }
-        (Tool.WorthSound, Tool.Rarity, Tool.Wish) = (sound, rarity, (wish ?? "").Trim()[..Math.Min(MostWords, (wish ?? "").Trim().Length)]);
+        string wished = Shorten.To(wish, MostWords);
+        Tool.Wish = Merge.Mine("wish", "The wish", wished, Tool.Wish) ? wished : Tool.Wish;
+        Tool.WorthSound = Merge.Mine("worth", "What a sound one is worth", worth, Money(Tool.WorthSound)) ? sound : Tool.WorthSound;
+        Tool.Rarity = Merge.Mine("rarity", "How often it turns up", rarity?.ToString(), Tool.Rarity?.ToString(), Tool.Rarity is { } r ? Words.Of(r) : "") ? rarity : Tool.Rarity;
+        if (!ModelState.IsValid)
+        {
+            await OnGet();
+            return Page();
+        }
         await Book.Save(Tool);
         return ToLeaf("aim");
     }

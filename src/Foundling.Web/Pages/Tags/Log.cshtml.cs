@@ -8,22 +8,34 @@ namespace Foundling.Web.Pages.Tags;
 /// <summary>What happened at the bench.</summary>
 public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tags)
 {
+    private const int PerPage = 200;
+
     /// <inheritdoc />
     public override string Here => "log";
 
     /// <summary>Minutes in all.</summary>
-    public double Minutes => Core.Log.LogTotals.All(Tool.Log);
+    public double Minutes => Booked.All;
 
-    /// <summary>The log, newest first. A start whose stop is there too says nothing more, so only the stop is shown.</summary>
-    public IEnumerable<LogEntry> Shown => Enumerable.Reverse(Tool.Log)
-        .Where(e => e.Kind != LogKind.Started || !Tool.Log.Any(s => s.Kind == LogKind.Stopped && s.Step == e.Step && s.At >= e.At));
+    /// <summary>The log, newest first, as far as this page shows it.</summary>
+    public IReadOnlyList<LogEntry> Shown { get; private set; } = [];
+
+    /// <summary>Entries passed over before those shown.</summary>
+    public int Skipped { get; private set; }
+
+    /// <summary>True when there are older entries.</summary>
+    public bool More { get; private set; }
 
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Note, string? Minutes) Sent { get; private set; }
 
     /// <summary>Shows the log.</summary>
-    public void OnGet()
+    public Task OnGet(int skip) => Read(skip);
+
+    private async Task Read(int skip = 0)
     {
+        Skipped = Math.Clamp(skip, 0, 10_000_000);
+        IReadOnlyList<LogEntry> read = await Book.Log(Tool.Number, Skipped, PerPage + 1);
+        (Shown, More) = ([.. read.Take(PerPage)], read.Count > PerPage);
     }
 
     /// <summary>Adds a note.</summary>
@@ -33,10 +45,10 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
         if (string.IsNullOrWhiteSpace(note) || note.Length > 4000)
         {
             ModelState.AddModelError("Note", string.IsNullOrWhiteSpace(note) ? "Write what happened; an empty note says nothing." : $"This note is {note.Length:#,0} characters long; 4,000 is the most.");
+            await Read();
             return Page();
         }
-        Add(LogKind.Note, note.Trim(), Step(step), null);
-        await Book.Save(Tool);
+        await Add(LogKind.Note, note.Trim(), Step(step), null);
         return ToLeaf("log");
     }
 
@@ -49,10 +61,10 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
         if (!Typed.TryMinutes(text.TrimStart('-', '−', '+', ' '), out double value) || value == 0)
         {
             ModelState.AddModelError("Minutes", $"\"{minutes}\" is not a time. Type minutes such as 25 or -10, or hours such as 1:30.");
+            await Read();
             return Page();
         }
-        Add(LogKind.Correction, "corrected by hand", Step(step), less ? -value : value);
-        await Book.Save(Tool);
+        await Add(LogKind.Correction, "corrected by hand", Step(step), less ? -value : value);
         return ToLeaf("log");
     }
 
@@ -62,17 +74,17 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
         if (Tool.Waits.FirstOrDefault(w => w.Id == id) is { EndedAt: null } wait)
         {
             wait.EndedAt = time.GetUtcNow();
-            Add(LogKind.WaitEnded, wait.What, wait.Step, null);
             await Book.Save(Tool);
+            await Add(LogKind.WaitEnded, wait.What, wait.Step, null);
         }
         return LocalRedirect(Request.Headers.Referer.ToString().Contains("/log", StringComparison.Ordinal) ? $"/tag/{Tool.Number}/log" : "/");
     }
 
     private string? Step(string? key) => Tool.Steps.Any(s => s.Key == key) ? key : null;
 
-    private void Add(LogKind kind, string text, string? step, double? minutes)
+    private Task Add(LogKind kind, string text, string? step, double? minutes)
     {
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = kind, Text = text, Step = step, Minutes = minutes });
+        return Book.Note(Tool.Number, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = kind, Text = text, Step = step, Minutes = minutes });
     }
 }

@@ -43,7 +43,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
     public (IReadOnlyList<string> In, IReadOnlyList<string> Out)? Stale { get; private set; }
 
     /// <summary>Minutes booked on each step.</summary>
-    public IReadOnlyDictionary<string, double> Spent => Core.Log.LogTotals.ByStep(Tool.Log);
+    public IReadOnlyDictionary<string, double> Spent => Booked.ByStep;
 
     /// <summary>A step as a line of the list.</summary>
     public StepView View(PlanStep step, PlanStep? next) => new(
@@ -85,15 +85,27 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
         await Read();
         await rods.Pass(Tool, found, seen);
         await Book.Save(Tool);
-        await clock.Start(Tool.Number, found.Key);
-        return ToLeaf("rod", "step-" + found.Key);
+        return await Clocked(() => clock.Start(Tool.Number, found.Key)) ?? ToLeaf("rod", "step-" + found.Key);
     }
 
     /// <summary>Stops the clock.</summary>
     public async Task<IActionResult> OnPostStop(string? step)
     {
-        await clock.Stop();
-        return ToLeaf("rod", "step-" + step);
+        return await Clocked(() => clock.Stop()) ?? ToLeaf("rod", Find(step) is { } found ? "step-" + found.Key : null);
+    }
+
+    /// <summary>Does something with the clock; where it cannot be right, the clock's own page asks.</summary>
+    private async Task<IActionResult?> Clocked(Func<Task> what)
+    {
+        try
+        {
+            await what();
+            return null;
+        }
+        catch (InputException fault) when (fault.ErrorKey == ClockBook.InDoubt)
+        {
+            return LocalRedirect("/clock");
+        }
     }
 
     /// <summary>Finishes a step; its clock stops with it.</summary>
@@ -107,7 +119,10 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
         await rods.Pass(Tool, found, seen);
         if (Running is not null && Running.TagNumber == Tool.Number && Running.Step == step)
         {
-            await clock.Stop();
+            if (await Clocked(() => clock.Stop()) is { } asked)
+            {
+                return asked;
+            }
         }
         await rods.Finish(Tool, found);
         return ToLeaf("rod", "step-" + found.Key);
@@ -148,7 +163,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
 
     /// <summary>Splits a step into two.</summary>
     public Task<IActionResult> OnPostSplit(string? step, string? name, string? minutes) => Do(step, async found =>
-        await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, ReadMinutes(minutes))), name, minutes);
+        await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, Typed.Minutes(minutes))), name, minutes);
 
     /// <summary>Adds a step of one's own.</summary>
     public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, Stage stage)
@@ -156,7 +171,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
         Sent = (title, minutes, reason, null);
         await Read();
         Stage where = Tool.Steps.FirstOrDefault(s => s.Key == behind)?.Stage ?? stage;
-        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, ReadMinutes(minutes), reason, behind ?? ""));
+        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, behind ?? ""));
         return ToLeaf("rod");
     }
 
@@ -180,7 +195,4 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
         await what(found);
         return ToLeaf("rod", "step-" + found.Key);
     }
-
-    private static double ReadMinutes(string? text) => Typed.TryMinutes((text ?? "").Trim(), out double value) ? value
-        : throw new InputException("not_a_time", "minutes", text, "minutes", $"\"{text}\" is not a time. Type minutes such as 25, or hours such as 1:30.");
 }

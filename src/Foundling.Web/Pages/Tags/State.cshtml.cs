@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
@@ -13,6 +14,8 @@ namespace Foundling.Web.Pages.Tags;
 /// <summary>What is wrong with it, part by part.</summary>
 public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
+    private const int MostWords = 500;
+
     /// <inheritdoc />
     public override string Here => "state";
 
@@ -58,6 +61,20 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
 
     /// <summary>Parts in the box that this tool lacks.</summary>
     public IReadOnlyList<OrphanPart> ToBeHad { get; private set; } = [];
+
+    /// <summary>Parts the finding form is about.</summary>
+    private IEnumerable<PartDef> About => Group?.Parts ?? (Chosen is { } one ? [one] : []);
+
+    /// <summary>Findings on the chosen part as this page shows them.</summary>
+    public IEnumerable<(string Field, string? Value)> Was => About.SelectMany(p => Tool.Findings.Where(f => f.Part == p.Id)).Select(f => (Field(f.Part, f.Kind, f.Round), (string?)Text(f)));
+
+    /// <summary>What was decided, as this page shows it.</summary>
+    public IEnumerable<(string Field, string? Value)> WasDecided =>
+        [("tried", Tool.Tried?.ToString()), ("triedNote", Tool.TriedNote), ("decision", Tool.Decision?.ToString()), ("why", Tool.DecisionReason)];
+
+    private static string Field(string part, FindingKind kind, Round round) => $"finding.{part}.{kind}.{round}";
+
+    private static string Text(Finding f) => string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{f.Severity}|{f.Note}|{f.FromEdgeMm}|{f.Place}|{f.CountHits}/{f.CountPoints}|{f.PictureId}");
 
     /// <summary>Shows the findings.</summary>
     public async Task OnGet(CancellationToken cancel) => ToBeHad = await box.For(Tool, cancel);
@@ -111,21 +128,30 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
             return Page();
         }
         DateTimeOffset now = time.GetUtcNow();
-        foreach (PartDef part in Group?.Parts ?? [Chosen!])
+        foreach (PartDef part in About)
         {
             // A look of a later round is a finding of its own, so that it can be set against the earlier one.
-            Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == part.Id && f.Kind == kind && f.Round == round);
-            if (finding is null)
+            Finding? there = Tool.Findings.FirstOrDefault(f => f.Part == part.Id && f.Kind == kind && f.Round == round);
+            Finding finding = there ?? new Finding { Id = Guid.CreateVersion7(now), Part = part.Id, Kind = kind!.Value, Round = round, At = now };
+            var sent = new Finding
             {
-                finding = new Finding { Id = Guid.CreateVersion7(now), Part = part.Id, Kind = kind!.Value, Round = round, At = now };
+                Severity = severity!.Value, Note = (note ?? "").Trim(), FromEdgeMm = edge, Place = PartGroups.Places(Tool.Tool(), part).Contains(place ?? "") ? place! : "",
+                PictureId = Tool.Pictures.FirstOrDefault(p => p.Id == picture)?.Id, CountHits = counted, CountPoints = of,
+            };
+            if (!Merge.Mine(Field(part.Id, finding.Kind, round), $"{Words.Start(part.Name)}, {FindingScales.Name(finding.Kind)}", Text(sent), there is null ? "" : Text(there), there is null ? "" : $"{there.Severity}, {there.Note}".TrimEnd(',', ' ')))
+            {
+                continue;
+            }
+            (finding.Severity, finding.Note, finding.FromEdgeMm, finding.Place, finding.PictureId) = (sent.Severity, sent.Note, sent.FromEdgeMm, sent.Place, sent.PictureId);
+            (finding.CountHits, finding.CountPoints) = (counted, of);
+            if (there is null)
+            {
                 Tool.Findings.Add(finding);
             }
-            finding.Severity = severity!.Value;
-            finding.Note = (note ?? "").Trim();
-            finding.FromEdgeMm = edge;
-            finding.Place = PartGroups.Places(Tool.Tool(), part).Contains(place ?? "") ? place! : "";
-            finding.PictureId = Tool.Pictures.FirstOrDefault(p => p.Id == picture)?.Id;
-            (finding.CountHits, finding.CountPoints) = (counted, of);
+        }
+        if (Merge.Clashed)
+        {
+            return Page();
         }
         await Book.Save(Tool);
         return LocalRedirect($"/tag/{Tool.Number}/state");
@@ -169,8 +195,15 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
     /// <summary>Keeps what it did as found, and what is decided.</summary>
     public async Task<IActionResult> OnPostDecide(AsFoundTry? tried, string? triedNote, Verdict? decision, string? why)
     {
-        static string Short(string? text) => (text ?? "").Trim() is { Length: > 500 } longer ? longer[..500] : (text ?? "").Trim();
-        (Tool.Tried, Tool.TriedNote, Tool.Decision, Tool.DecisionReason) = (tried, Short(triedNote), decision, Short(why));
+        (string said, string reason) = (Shorten.To(triedNote, MostWords), Shorten.To(why, MostWords));
+        Tool.Tried = Merge.Mine("tried", "Tried as found", tried?.ToString(), Tool.Tried?.ToString(), Words.Of(Tool.Tried)) ? tried : Tool.Tried;
+        Tool.TriedNote = Merge.Mine("triedNote", "What it did", said, Tool.TriedNote) ? said : Tool.TriedNote;
+        Tool.Decision = Merge.Mine("decision", "The decision", decision?.ToString(), Tool.Decision?.ToString(), Tool.Decision is { } v ? Words.Of(v) : "") ? decision : Tool.Decision;
+        Tool.DecisionReason = Merge.Mine("why", "The reason", reason, Tool.DecisionReason) ? reason : Tool.DecisionReason;
+        if (!ModelState.IsValid)
+        {
+            return Page();
+        }
         await Book.Save(Tool);
         return ToLeaf("state");
     }

@@ -7,7 +7,6 @@ using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.Filters;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using Microsoft.EntityFrameworkCore;
 
 namespace Foundling.Web.Pages.Tags;
 
@@ -20,8 +19,6 @@ public sealed record Leaf(string Key, string Name, string Standing);
 /// <summary>A page that shows one tag.</summary>
 public abstract class TagPageModel(TagBook tags) : PageModel
 {
-    private const string Changed = "Someone else changed this tag a moment ago. What you typed is still here: look at the change, then save again.";
-
     /// <summary>Reads and keeps tags.</summary>
     protected TagBook Book { get; } = tags;
 
@@ -30,6 +27,14 @@ public abstract class TagPageModel(TagBook tags) : PageModel
 
     /// <summary>The shop's pattern book.</summary>
     public PatternBook Patterns { get; private set; } = null!;
+
+    /// <summary>Minutes booked on it.</summary>
+    public Core.Log.LogTotals Booked { get; private set; } = Core.Log.LogTotals.Of([]);
+
+    /// <summary>Joins what was sent with what someone else changed meanwhile.</summary>
+    protected FormMerge Merge => _merge ??= new FormMerge(Request.Form, ModelState);
+
+    private FormMerge? _merge;
 
     /// <summary>What its evidence adds up to, or null when nothing was looked at.</summary>
     public DatingReport? Dated { get; protected set; }
@@ -50,24 +55,12 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         }
         Tool = tag;
         Patterns = await Book.Patterns();
+        Booked = await Book.Booked(number);
         Date();
-        if (Request.HasFormContentType && Request.Form["version"].ToString() is { Length: > 0 } seen && seen != Tool.Version.ToString(System.Globalization.CultureInfo.InvariantCulture))
-        {
-            // The form was filled in over an older state of the tag: nothing is overwritten unseen.
-            ModelState.AddModelError("", Changed);
-            context.Result = Page();
-            return;
-        }
         try
         {
             PageHandlerExecutedContext done = await next();
-            if (done.Exception is DbUpdateConcurrencyException)
-            {
-                done.ExceptionHandled = true;
-                ModelState.AddModelError("", Changed);
-                done.Result = Page();
-            }
-            else if (done.Exception is InputException fault)
+            if (done.Exception is InputException fault)
             {
                 done.ExceptionHandled = true;
                 ModelState.AddModelError("", fault.Sentence);
@@ -114,7 +107,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         get
         {
             int done = Tool.Steps.Count(s => s.State != StepState.Open);
-            double minutes = Core.Log.LogTotals.All(Tool.Log);
+            double minutes = Booked.All;
             return
             [
                 new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : $"{Dated.Interval90[0]}–{Dated.Interval90[1]}"),

@@ -22,6 +22,15 @@ export function keep() {
   });
 }
 
+/** A link marked `data-forget` inside a form lets go of what was typed there before it is followed. */
+export function letGo() {
+  document.addEventListener('click', (event) => {
+    const link = event.target instanceof Element ? event.target.closest('[data-forget]') : null;
+    const form = link?.closest('form[data-keep]');
+    if (form) forget(form);
+  });
+}
+
 /** Forgets what was kept for a form that was taken. @param {Element} form */
 export function forget(form) {
   if (form.hasAttribute('data-keep')) localStorage.removeItem(key(form));

@@ -1,7 +1,7 @@
 // Behaviour for every page. Each module finds its own elements and does nothing where there are none.
 import { shortcuts } from './shortcuts.js';
 import { clock } from './clock.js';
-import { keep, restoreKept } from './keep.js';
+import { keep, letGo, restoreKept } from './keep.js';
 import { swap } from './swap.js';
 import { parts, scales } from './parts.js';
 import { fileSizes } from './files.js';
@@ -21,6 +21,7 @@ function dress() {
 shortcuts();
 clock();
 keep();
+letGo();
 parts();
 fileSizes();
 bands();

@@ -1,8 +1,12 @@
 import { forget } from './keep.js';
 
+/** How long to wait before sending again while someone else is saving, ms. */
+const AGAIN = [400, 900, 1800, 3000];
+
 /**
- * Sends forms marked `data-swap` without leaving the page and exchanges the page's content for the answer. A form is
- * sent once however often it is clicked; when the connection fails, it stays as it is and can be sent again.
+ * Sends every posted form (but those marked `data-plain`) without leaving the page and exchanges the page's content for the
+ * answer. A form is sent once however often it is clicked. When the connection fails, the store is busy or something is
+ * refused as a whole, the form stays as it is, the reason is said, and it can be sent again.
  * @param {() => void} dress what to set up anew afterwards
  */
 export function swap(dress) {
@@ -17,10 +21,7 @@ export function swap(dress) {
 
   document.addEventListener('submit', async (event) => {
     const form = /** @type {HTMLFormElement} */ (event.target);
-    if (event.defaultPrevented || !form.matches('form[data-swap]')) {
-      if (form.method === 'post') requestAnimationFrame(() => hold(form, true));
-      return;
-    }
+    if (event.defaultPrevented || form.method !== 'post' || form.matches('[data-plain], [data-stall-send]')) return;
     event.preventDefault();
     if (form.hasAttribute('aria-busy')) return;
     const submitter = /** @type {HTMLButtonElement | null} */ (event.submitter);
@@ -30,14 +31,21 @@ export function swap(dress) {
     hold(form, true);
     say('');
     try {
-      const answer = await fetch(submitter?.getAttribute('formaction') ?? form.action, { method: 'POST', body });
+      const answer = await send(submitter?.getAttribute('formaction') ?? form.action, body, say);
       const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const fault = page.querySelector('[data-fault]');
       const fresh = page.getElementById('main');
-      if (!fresh) throw new Error('no page');
+      if (fault || !fresh) {
+        hold(form, false);
+        say(fault?.textContent?.trim() ?? 'The answer cannot be read. What you typed is kept here; send it again.');
+        return;
+      }
       if (answer.redirected) {
-        forget(form);
-        if (new URL(answer.url).pathname !== location.pathname) {
-          location.href = answer.url;
+        // Led to the door instead: nothing was taken.
+        if (new URL(answer.url).pathname !== '/signin') forget(form);
+        if (new URL(answer.url).pathname !== location.pathname || !form.matches('[data-swap]')) {
+          location.assign(answer.url);
+          if (new URL(answer.url).pathname === location.pathname) location.reload();
           return;
         }
         history.replaceState(null, '', answer.url);
@@ -53,6 +61,20 @@ export function swap(dress) {
       say('No connection to the shop. What you typed is kept here; send it again when the connection is back.');
     }
   });
+}
+
+/**
+ * Sends a form; while someone else is saving it is sent again by itself. Its key makes it count once.
+ * @param {string} to @param {FormData} body @param {(text: string) => void} say
+ */
+async function send(to, body, say) {
+  for (const wait of AGAIN) {
+    const answer = await fetch(to, { method: 'POST', body });
+    if (answer.status !== 503) return answer;
+    say('Someone is saving; what you typed is here and is sent again in a moment.');
+    await new Promise((done) => setTimeout(done, wait));
+  }
+  return fetch(to, { method: 'POST', body });
 }
 
 /** @param {HTMLFormElement} form @param {boolean} busy */

@@ -1,31 +1,61 @@
-using System.Collections.Concurrent;
 using Foundling.Data.Store;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.Filters;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using Microsoft.EntityFrameworkCore;
-using Microsoft.EntityFrameworkCore.Storage;
 
-namespace Foundling.Web.Services;
+namespace Foundling.Web.Door;
 
 /// <summary>One lock for each form key in flight.</summary>
 public sealed class FormLocks
 {
-    private readonly ConcurrentDictionary<string, SemaphoreSlim> _locks = new();
+    private readonly Dictionary<string, Gate> _gates = [];
 
     /// <summary>Waits until no other request with this key is at work.</summary>
-    public async Task<IDisposable> Enter(string key)
+    public async Task<IDisposable> Enter(string key, CancellationToken cancel = default)
     {
-        SemaphoreSlim gate = _locks.GetOrAdd(key, _ => new SemaphoreSlim(1));
-        await gate.WaitAsync();
+        Gate gate;
+        lock (_gates)
+        {
+            if (!_gates.TryGetValue(key, out gate!))
+            {
+                _gates[key] = gate = new Gate();
+            }
+            gate.Users++;
+        }
+        try
+        {
+            await gate.Turn.WaitAsync(cancel);
+        }
+        catch
+        {
+            Forget(key, gate);
+            throw;
+        }
         return new Leave(() =>
         {
-            gate.Release();
-            if (gate.CurrentCount == 1)
-            {
-                _locks.TryRemove(key, out _);
-            }
+            gate.Turn.Release();
+            Forget(key, gate);
         });
+    }
+
+    private void Forget(string key, Gate gate)
+    {
+        lock (_gates)
+        {
+            if (--gate.Users == 0)
+            {
+                _gates.Remove(key);
+                gate.Turn.Dispose();
+            }
+        }
+    }
+
+    private sealed class Gate
+    {
+        public SemaphoreSlim Turn { get; } = new(1);
+
+        public int Users { get; set; }
     }
 
     private sealed class Leave(Action action) : IDisposable
@@ -45,12 +75,15 @@ internal sealed class OnceFilterFactory : IFilterFactory
 
 /// <summary>
 /// A form counts once: it carries a key, and a second arrival (double click, reload, repeated send after a lost answer)
-/// is led to where the first one went. Everything a handler writes is kept together with the key or not at all.
+/// is led to where the first one went. Everything a handler writes is kept together with the key or not at all. The
+/// transaction begins with the first write, so that pictures, files and plans hold nobody up.
 /// </summary>
 internal sealed class OnceFilter(FoundlingDb db, FormLocks locks, TimeProvider time) : IAsyncPageFilter
 {
     /// <summary>Name of the hidden field.</summary>
     public const string Field = "_once";
+
+    private const int MostKey = 64;
 
     public Task OnPageHandlerSelectionAsync(PageHandlerSelectedContext context) => Task.CompletedTask;
 
@@ -63,26 +96,31 @@ internal sealed class OnceFilter(FoundlingDb db, FormLocks locks, TimeProvider t
             return;
         }
         string key = request.Form[Field].ToString();
-        using IDisposable? held = key.Length is > 0 and <= 64 ? await locks.Enter(key) : null;
+        using IDisposable? held = key.Length is > 0 and <= MostKey ? await locks.Enter(key, context.HttpContext.RequestAborted) : null;
         if (held is not null && await db.TakenForms.AsNoTracking().FirstOrDefaultAsync(f => f.Key == key) is { } taken)
         {
             context.Result = new LocalRedirectResult(taken.LedTo);
             return;
         }
-        await using IDbContextTransaction transaction = await db.Database.BeginTransactionAsync();
+        db.HoldWrites();
         PageHandlerExecutedContext done = await next();
-        if (done.Exception is not null && !done.ExceptionHandled)
+        if (done.Exception is null || done.ExceptionHandled)
         {
-            return;
+            if (done.Result is LocalRedirectResult redirect && held is not null)
+            {
+                db.TakenForms.Add(new TakenForm { Key = key, LedTo = redirect.Url, At = time.GetUtcNow() });
+                await db.SaveChangesAsync();
+            }
+            if (done.Result is not PageResult && db.Database.CurrentTransaction is { } transaction)
+            {
+                await transaction.CommitAsync();
+                return;
+            }
         }
-        if (done.Result is LocalRedirectResult redirect && held is not null)
+        if (db.Database.CurrentTransaction is { } open)
         {
-            db.TakenForms.Add(new TakenForm { Key = key, LedTo = redirect.Url, At = time.GetUtcNow() });
-            await db.SaveChangesAsync();
-        }
-        if (done.Result is not PageResult)
-        {
-            await transaction.CommitAsync();
+            // Not left for the end of the request: the page that is shown now takes its time.
+            await open.RollbackAsync();
         }
     }
 }
