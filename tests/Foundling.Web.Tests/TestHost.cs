@@ -102,6 +102,12 @@ public sealed class Visitor(TestServer server)
         return answer;
     }
 
+    /// <summary>What a cookie holds now.</summary>
+    public string Cookie(string name) => _cookies.GetCookies(_client.BaseAddress!)[name]!.Value;
+
+    /// <summary>Gives this visitor a cookie.</summary>
+    public void SetCookie(string name, string value) => _cookies.Add(_client.BaseAddress!, new Cookie(name, value));
+
     public Task<HttpResponseMessage> Get(string path) => Send(new HttpRequestMessage(HttpMethod.Get, path));
 
     public async Task<IHtmlDocument> Page(string path)

@@ -20,6 +20,8 @@ internal static class FormGate
 
     private const int MostQuery = 8 * 1024;
 
+    private static readonly Fault NoLetter = new(400, "Not understood", "Something in this form is no letter and cannot be kept. Type it by hand; what you typed is kept in the form.");
+
     /// <summary>Reads a form within its limits, or refuses it.</summary>
     public static async Task Check(HttpContext context, ShopOptions options, Func<Task> next)
     {
@@ -55,9 +57,14 @@ internal static class FormGate
                 IFormCollection read = await request.ReadFormAsync(form, context.RequestAborted);
                 if (HasNul(read))
                 {
-                    await BarePage.Write(context, new Fault(400, "Not understood", "Something in this form is no letter and cannot be kept. Type it by hand; what you typed is kept in the form."));
+                    await BarePage.Write(context, NoLetter);
                     return;
                 }
+            }
+            catch (InvalidDataException fault) when (fault.Message.Contains("characters", StringComparison.Ordinal))
+            {
+                await BarePage.Write(context, NoLetter);
+                return;
             }
             catch (InvalidDataException)
             {

@@ -1,3 +1,4 @@
+using System.Text;
 using Foundling.Data.Store;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.Filters;
@@ -61,6 +62,22 @@ public sealed class FormLocks
     private sealed class Leave(Action action) : IDisposable
     {
         public void Dispose() => action();
+    }
+}
+
+/// <summary>Writes the addresses pages lead to in letters a header can carry.</summary>
+internal sealed class PlainAddresses : IAlwaysRunResultFilter
+{
+    public void OnResultExecuting(ResultExecutingContext context)
+    {
+        if (context.Result is LocalRedirectResult redirect && redirect.Url.Any(c => !char.IsAscii(c) || char.IsControl(c)))
+        {
+            context.Result = new LocalRedirectResult(string.Concat(redirect.Url.EnumerateRunes().Select(r => r.IsAscii && !Rune.IsControl(r) ? r.ToString() : Uri.EscapeDataString(r.ToString()))));
+        }
+    }
+
+    public void OnResultExecuted(ResultExecutedContext context)
+    {
     }
 }
 

@@ -107,7 +107,7 @@ public static class FoundlingApp
         services.AddScoped<Chrome>();
         services.AddHttpContextAccessor();
         services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(folder.Keys)).SetApplicationName("Foundling");
-        services.AddRazorPages(pages => pages.Conventions.ConfigureFilter(new OnceFilterFactory()));
+        services.AddRazorPages(pages => pages.Conventions.ConfigureFilter(new OnceFilterFactory())).AddMvcOptions(mvc => mvc.Filters.Add(new PlainAddresses()));
         services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
         {
             cookie.LoginPath = "/signin";
