@@ -122,6 +122,9 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
         _b.Go(other.Address + "/shop");
         _b.Find("#bundle").SendKeys(file);
         _b.Click("form[action*='handler=Import'] button");
+        _b.Until(() => _b.Driver.Url.Contains("/shop/incoming/", StringComparison.Ordinal), "shown before it is taken");
+        _b.Text("main").ShouldContain($"F-{number:0000}");
+        _b.Click("form[action*='/shop/incoming/'] button.do");
         _b.Until(() => _b.Driver.Url.EndsWith($"/tag/{number}/papers", StringComparison.Ordinal), "imported");
         Papers().ShouldBe(here);
         _b.Click("a[download]");

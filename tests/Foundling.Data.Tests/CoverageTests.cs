@@ -90,7 +90,7 @@ public sealed class CoverageTests : IDisposable
         await using (FoundlingDb db = other.Open())
         {
             bundle.Position = 0;
-            Tag there = await other.Bundles(db).Read(bundle);
+            Tag there = await other.Bring(db, bundle);
             there.Counts.Single().Answers.ShouldBe("yynsyn");
             there.Counts.Single().OutlinePx.Count.ShouldBe(4);
             there.Pictures.ShouldContain(p => p.Id == there.Counts.Single().PictureId);

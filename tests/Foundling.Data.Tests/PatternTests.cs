@@ -194,7 +194,7 @@ public sealed class PatternTests : IDisposable
         {
             await other.Patterns(db).Change("less", b => b.WithoutLine("pellow_tarn_bench").WithYears("brandreth_coy", "wheel", "steel", [1950, 1951, null, null]));
             bundle.Position = 0;
-            await other.Bundles(db).Read(bundle);
+            await other.Bring(db, bundle);
             PatternBook there = await other.Patterns(db).Read();
             there.Lines.ShouldContain(l => l.Id == "pellow_tarn_bench");
             there.LineOf("brandreth_coy").Variants["wheel"]["steel"][0].ShouldBe(1950);

@@ -97,6 +97,61 @@ public sealed class PictureTests : IDisposable
         endless.Position.ShouldBeLessThan(PictureStore.MostBytes + 1_000_000);
     }
 
+    [Theory]
+    [InlineData(SKEncodedImageFormat.Jpeg)]
+    [InlineData(SKEncodedImageFormat.Png)]
+    [InlineData(SKEncodedImageFormat.Webp)]
+    public async Task Half_a_picture_is_refused(SKEncodedImageFormat format)
+    {
+        using var surface = SKSurface.Create(new SKImageInfo(900, 700));
+        using var paint = new SKPaint();
+        for (int i = 0; i < 400; i++)
+        {
+            paint.Color = new SKColor((byte)(i * 7), (byte)(i * 13), (byte)(i * 29));
+            surface.Canvas.DrawCircle(i * 37 % 900, i * 53 % 700, 20, paint);
+        }
+        byte[] whole = surface.Snapshot().Encode(format, 90).ToArray();
+        (await Add(whole, "whole")).Width.ShouldBe(900);
+        InputException fault = await Should.ThrowAsync<InputException>(() => Add(whole[..(whole.Length / 2)], "half"));
+        fault.Sentence.ShouldContain("\"half\" ");
+        Directory.GetFiles(_shop.Folder.Pictures).Length.ShouldBe(3);
+    }
+
+    [Fact]
+    public async Task A_file_that_was_lost_or_emptied_is_repaired_by_sending_it_again()
+    {
+        byte[] bytes = Halves(100, 80, SKEncodedImageFormat.Jpeg);
+        Picture picture = await Add(bytes);
+        string original = _shop.Pictures.Find(picture.File, PictureSize.Original)!, thumb = _shop.Pictures.Find(picture.File, PictureSize.Thumb)!;
+        await File.WriteAllBytesAsync(original, []);
+        File.Delete(thumb);
+        _shop.Pictures.IsWhole(picture.File).ShouldBeFalse();
+        _shop.Pictures.Again(picture.File, "x").ShouldBeNull();
+        await Add(bytes);
+        _shop.Pictures.IsWhole(picture.File).ShouldBeTrue();
+        (await File.ReadAllBytesAsync(original)).ShouldBe(bytes);
+        _shop.Pictures.Again(picture.File, "x")!.Width.ShouldBe(100);
+    }
+
+    [Fact]
+    public async Task What_crashes_leave_is_swept_and_what_is_used_or_young_stays()
+    {
+        Picture used = await Add(Halves(100, 80, SKEncodedImageFormat.Jpeg)), orphan = await Add(Halves(110, 80, SKEncodedImageFormat.Jpeg)), young = await Add(Halves(120, 80, SKEncodedImageFormat.Jpeg));
+        await _shop.BookIn(t => t.Pictures.Add(used));
+        string part = Path.Combine(_shop.Folder.Pictures, "x.part"), waiting = Path.Combine(_shop.Folder.Incoming, "old.json");
+        await File.WriteAllTextAsync(part, "half");
+        await File.WriteAllTextAsync(waiting, "{}");
+        _shop.Time.SetUtcNow(DateTimeOffset.UtcNow.AddDays(2));
+        foreach (string file in Directory.GetFiles(_shop.Folder.Pictures).Where(f => f.Contains(young.File[..32])))
+        {
+            File.SetLastWriteTimeUtc(file, _shop.Time.GetUtcNow().UtcDateTime);
+        }
+        await using Store.FoundlingDb db = _shop.Open();
+        (await new PictureSweep(db, _shop.Folder, _shop.Time).Sweep()).ShouldBe(5);
+        (File.Exists(part), File.Exists(waiting)).ShouldBe((false, false));
+        (_shop.Pictures.IsWhole(used.File), _shop.Pictures.IsWhole(orphan.File), _shop.Pictures.IsWhole(young.File)).ShouldBe((true, false, true));
+    }
+
     [Fact]
     public async Task The_same_picture_is_kept_once()
     {

@@ -49,7 +49,16 @@ public sealed class TestShop : IDisposable
 
     public PatternShelf Patterns(FoundlingDb db) => new(db, Cache, Time);
 
-    public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), db);
+    public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db));
+
+    public BundlesIn Incoming(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), db, Folder, Time);
+
+    /// <summary>Receives a bundle and takes it with all its pages.</summary>
+    public async Task<Tag> Bring(FoundlingDb db, Stream bundle)
+    {
+        BundleView held = await Incoming(db).Receive(bundle);
+        return await Incoming(db).Take(held.Id, [.. held.Pages.Lines.Select(l => l.Id)]);
+    }
 
     public async Task<int> BookIn(Action<Tag>? with = null)
     {

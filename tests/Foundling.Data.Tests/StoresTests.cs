@@ -95,7 +95,7 @@ public sealed class StoresTests : IDisposable
         using var other = new TestShop();
         await using FoundlingDb there = other.Open();
         bundle.Position = 0;
-        (await other.Bundles(there).Read(bundle)).LotId.ShouldBeNull();
+        (await other.Bring(there, bundle)).LotId.ShouldBeNull();
     }
 
     [Fact]

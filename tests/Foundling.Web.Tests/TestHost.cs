@@ -1,3 +1,4 @@
+using System.Data.Common;
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
@@ -7,6 +8,8 @@ using Foundling.Web.Services;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.TestHost;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
 using Microsoft.Extensions.Time.Testing;
@@ -32,6 +35,10 @@ public class TestHost : IAsyncLifetime
     /// <summary>Cookies carry real dates, so the clock starts now and then stands still.</summary>
     public FakeTimeProvider Time { get; } = new(DateTimeOffset.UtcNow);
 
+    protected virtual void Adapt(WebApplicationBuilder builder)
+    {
+    }
+
     public async ValueTask InitializeAsync()
     {
         ShopOptions options = Options;
@@ -41,6 +48,7 @@ public class TestHost : IAsyncLifetime
             builder.WebHost.UseTestServer();
             builder.Logging.ClearProviders();
             builder.Services.AddSingleton<TimeProvider>(Time);
+            Adapt(builder);
         });
         await FoundlingApp.Prepare(_app, options);
         await _app.StartAsync();
@@ -68,6 +76,32 @@ public sealed class DemoHost : TestHost;
 public sealed class EmptyHost : TestHost
 {
     protected override bool Demo => false;
+}
+
+/// <summary>A shop whose database can be made to find no room.</summary>
+public sealed class FullHost : TestHost, IDisposable
+{
+    protected override bool Demo => false;
+
+    public bool Full { get; set; }
+
+    protected override void Adapt(WebApplicationBuilder builder) => builder.Services.ConfigureDbContext<FoundlingDb>(db => db.AddInterceptors(new Small(this)));
+
+    public void Dispose() => DisposeAsync().AsTask().GetAwaiter().GetResult();
+
+    private sealed class Small(FullHost host) : DbConnectionInterceptor
+    {
+        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        {
+            DbCommand command = connection.CreateCommand();
+            await using (command)
+            {
+                // The engine then answers as it does when the disk has no room for another page.
+                command.CommandText = host.Full ? "PRAGMA max_page_count=1" : "PRAGMA max_page_count=1000000";
+                await command.ExecuteNonQueryAsync(cancellationToken);
+            }
+        }
+    }
 }
 
 /// <summary>A shop behind a passphrase.</summary>

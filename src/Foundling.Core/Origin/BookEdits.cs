@@ -3,11 +3,21 @@ using Foundling.Core.Tools;
 
 namespace Foundling.Core.Origin;
 
+/// <summary>The years of one variant in a line.</summary>
+/// <param name="Trait">Key of the trait.</param>
+/// <param name="Variant">Key of the variant.</param>
+/// <param name="Years">a, b, c, d.</param>
+/// <param name="Said">Where they come from; null for nothing said.</param>
+public sealed record VariantYears(string Trait, string Variant, int?[] Years, Statement? Said = null);
+
 /// <summary>Changes to a pattern book. Each gives a new book, checked; the old one stays as it was.</summary>
 public static partial class BookEdits
 {
-    /// <summary>Most lines and traits a book may hold.</summary>
-    public const int MostEntries = 2000;
+    /// <summary>Most lines and most traits a book may hold; every tag of a kind is weighed against all its lines.</summary>
+    public const int MostEntries = 600;
+
+    /// <summary>Most sizes and most traits of one line.</summary>
+    public const int MostOfLine = 200;
 
     private const int LongestText = 2000;
 
@@ -54,6 +64,46 @@ public static partial class BookEdits
                 : said is null ? before.Statements
                 : Put(before.Statements, trait, variant, said is { Source: null or "", Note: null or "" } ? null : said),
         });
+    }
+
+    /// <summary>
+    /// Gives many variants of a line their years at once, so that a large file is judged once and not row by row.
+    /// </summary>
+    /// <exception cref="InputException">The line does not hold together with them.</exception>
+    public static PatternBook WithYears(this PatternBook book, string line, IReadOnlyList<VariantYears> all)
+    {
+        PatternLine before = book.LineOf(line);
+        var variants = before.Variants.ToDictionary(t => t.Key, t => t.Value.ToDictionary());
+        var statements = (before.Statements ?? new Dictionary<string, IReadOnlyDictionary<string, Statement>>()).ToDictionary(t => t.Key, t => t.Value.ToDictionary());
+        foreach (VariantYears one in all)
+        {
+            (variants.TryGetValue(one.Trait, out Dictionary<string, int?[]>? years) ? years : variants[one.Trait] = [])[one.Variant] = one.Years;
+            if (one.Said is not null)
+            {
+                (statements.TryGetValue(one.Trait, out Dictionary<string, Statement>? said) ? said : statements[one.Trait] = [])[one.Variant] = one.Said;
+            }
+        }
+        return book.With(before with
+        {
+            Variants = variants.ToDictionary(t => t.Key, t => (IReadOnlyDictionary<string, int?[]>)t.Value),
+            Statements = statements.Count == 0 ? null : statements.ToDictionary(t => t.Key, t => (IReadOnlyDictionary<string, Statement>)t.Value),
+        });
+    }
+
+    /// <summary>Refuses years of one variant that do not hold together with the book.</summary>
+    public static void Verify(PatternBook book, VariantYears one)
+    {
+        Trait trait = book.TraitOf(one.Trait);
+        if (!trait.Variants.Contains(one.Variant))
+        {
+            throw Bad("variant", one.Variant, string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no form \"{Units.Shorten.To(one.Variant, 60)}\".");
+        }
+        Trapezoid.From(one.Years, $"\"{trait.VariantTitle(one.Variant)}\"");
+        foreach (int year in one.Years.OfType<int>())
+        {
+            Check.Within(year, DatingEngine.FirstYear, DatingEngine.LastYear, "year");
+        }
+        Text("source", one.Said?.Source, one.Said?.Note);
     }
 
     /// <summary>A copy of a line under another name, its kinds and years kept.</summary>
@@ -140,6 +190,10 @@ public static partial class BookEdits
         Check.Within(line.FirstYear, DatingEngine.FirstYear, DatingEngine.LastYear, "first_year");
         Check.Within(line.LastYear, DatingEngine.FirstYear, DatingEngine.LastYear, "last_year");
         Check.Between(line.Share, 0, 1000, "share");
+        if (line.SizesOrNone.Count > MostOfLine || line.Variants.Count > MostOfLine || line.Kinds?.Count > ToolCatalogue.Kinds.Count)
+        {
+            throw Bad("line", line.Variants.Count, $"at most {MostOfLine} sizes and {MostOfLine} traits", $"{line.Title} has more than {MostOfLine} sizes or traits, or a kind twice.");
+        }
         Ordered(line.FirstYear, line.LastYear, "last_year", line.Title);
         if ((line.Kinds ?? []).FirstOrDefault(k => !ToolCatalogue.Kinds.Any(t => t.Id == k)) is { } strange)
         {
@@ -158,18 +212,9 @@ public static partial class BookEdits
         }
         foreach ((string trait, IReadOnlyDictionary<string, int?[]> variants) in line.Variants)
         {
-            Trait known = book.TraitOf(trait);
             foreach ((string variant, int?[] years) in variants)
             {
-                if (!known.Variants.Contains(variant))
-                {
-                    throw Bad("variant", variant, string.Join(", ", known.Variants), $"\"{known.Title}\" has no form \"{variant}\".");
-                }
-                Trapezoid.From(years, $"\"{known.VariantTitle(variant)}\"");
-                foreach (int year in years.OfType<int>())
-                {
-                    Check.Within(year, DatingEngine.FirstYear, DatingEngine.LastYear, "year");
-                }
+                Verify(book, new VariantYears(trait, variant, years));
             }
         }
         foreach (Statement said in (line.Statements ?? new Dictionary<string, IReadOnlyDictionary<string, Statement>>()).Values.SelectMany(v => v.Values))

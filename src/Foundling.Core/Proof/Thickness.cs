@@ -30,6 +30,11 @@ public static class Thickness
     /// <summary>Fewest readings that say anything about their own scatter.</summary>
     public const int Fewest = 3;
 
+    /// <summary>Most readings taken.</summary>
+    public const int Most = 500;
+
+    private const double ThickestMm = 100;
+
     /// <summary>Mean, scatter, interval and verdict: met, not_met or cannot_tell.</summary>
     /// <exception cref="InputException">Fewer than three readings, or one that is not above 0.</exception>
     public static ThicknessResult Judge(ThicknessInput input)
@@ -39,12 +44,17 @@ public static class Thickness
         {
             throw new InputException("at_least_three_readings", "readings_mm", n, "3 or more", $"Take at least three readings; there {(n == 1 ? "is 1" : $"are {n}")}.");
         }
+        if (n > Most)
+        {
+            throw new InputException("too_many_readings", "readings_mm", n, $"{Fewest} to {Most}", $"{n:#,0} readings are more than anybody takes; {Most} are the most.");
+        }
         foreach (double reading in input.ReadingsMm)
         {
             Check.Positive(reading, "readings_mm");
+            Check.Within(reading, 0, ThickestMm, "readings_mm");
         }
-        Check.Positive(input.TargetMm);
-        Check.NotNegative(input.ResolutionMm);
+        Check.Within(Check.Positive(input.TargetMm), 0, ThickestMm, "target_mm");
+        Check.Within(input.ResolutionMm, 0, ThickestMm, "resolution_mm");
         double mean = input.ReadingsMm.Average();
         double sd = Math.Sqrt(input.ReadingsMm.Sum(x => (x - mean) * (x - mean)) / (n - 1));
         double t = StudentT.InvCDF(0, 1, n - 1, 0.975);

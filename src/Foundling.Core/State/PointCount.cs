@@ -20,6 +20,9 @@ public static class PointGrid
     /// <summary>Fewest and most points that make sense.</summary>
     public const int Fewest = 10, Most = 1000;
 
+    /// <summary>Most places of the grid over the outline's frame that are looked at.</summary>
+    private const double MostPlaces = 200_000;
+
     /// <summary>Lays the grid over an outline.</summary>
     /// <exception cref="InputException">No outline, an outline of no size, or too few or many points.</exception>
     public static PointGridResult Of(PointGridInput input)
@@ -35,8 +38,12 @@ public static class PointGrid
         {
             throw new InputException("outline_too_small", "outline_px", area, $"{input.Points} pixels or more", "This outline is too small to count in. Mark it larger, or take the picture from nearer.");
         }
-        double left = outline.Min(p => p[0]), top = outline.Min(p => p[1]);
-        return Lay(Math.Sqrt(area / input.Points), left, top, outline.Max(p => p[0]) - left, outline.Max(p => p[1]) - top, input.Seed, (x, y) => Inside(outline, x, y));
+        double left = outline.Min(p => p[0]), top = outline.Min(p => p[1]), wide = outline.Max(p => p[0]) - left, high = outline.Max(p => p[1]) - top;
+        if (wide * high / area * input.Points > MostPlaces)
+        {
+            throw new InputException("outline_too_thin", "outline_px", area, "an outline that holds some of the picture", "This outline is a thread: hardly anything lies inside it. Mark the corners of the part one after another, all the way round.");
+        }
+        return Lay(Math.Sqrt(area / input.Points), left, top, wide, high, input.Seed, (x, y) => Inside(outline, x, y));
     }
 
     /// <summary>Lays a grid of a spacing over a rectangle and keeps the points that are inside.</summary>

@@ -1,5 +1,6 @@
 using Foundling.Core.Rod;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Tags;
 
@@ -41,8 +42,9 @@ public sealed record KindChange(ToolKind From, ToolKind To, int Findings, int Me
             {
                 aside.Add(Measurements == 1 ? "1 measurement" : $"{Measurements} measurements");
             }
-            string now = $"It is a {To.Name.ToLowerInvariant()} now.";
-            string set = aside.Count == 0 ? "" : $" Set aside, because a {To.Name.ToLowerInvariant()} has no such part: {string.Join(" and ", aside)}; they count again if it turns out to be a {From.Name.ToLowerInvariant()} after all.";
+            string to = Articles.A(To.Name.ToLowerInvariant()), from = Articles.A(From.Name.ToLowerInvariant());
+            string now = $"It is {to} now.";
+            string set = aside.Count == 0 ? "" : $" Set aside, because {to} has no such part: {string.Join(" and ", aside)}; they count again if it turns out to be {from} after all.";
             string plan = Steps == 0 ? "" : $" The open steps of the old plan are gone ({Steps}); choose the aim again to plan anew.";
             return now + set + plan;
         }

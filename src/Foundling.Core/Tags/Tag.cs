@@ -125,6 +125,10 @@ public sealed class Tag
     /// <summary>Where it stands.</summary>
     public TagStatus Status { get; set; }
 
+    /// <summary>When it came in a bundle from another shop; null for a tag of this one. It stays with this shop.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public DateTimeOffset? ImportedAt { get; set; }
+
     /// <summary>When it was booked in.</summary>
     public DateTimeOffset BookedAt { get; set; }
 

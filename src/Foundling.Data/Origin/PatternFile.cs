@@ -4,6 +4,7 @@ using CsvHelper;
 using Foundling.Core;
 using Foundling.Core.Gauges;
 using Foundling.Core.Origin;
+using Foundling.Core.Units;
 
 namespace Foundling.Data.Origin;
 
@@ -22,13 +23,20 @@ public static class PatternFile
     /// <summary>Version of the JSON format.</summary>
     public const int FormatVersion = 1;
 
+    /// <summary>Most rows taken.</summary>
+    public const int MostRows = 50_000;
+
     /// <summary>Most letters taken.</summary>
     public const int MostLetters = 8_000_000;
+
+    private const int MostFaults = 500;
 
     private static readonly string[] Columns =
         ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part", "effort", "filled", "pale", "drawn", "source", "note"];
 
     private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json) { WriteIndented = true, DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };
+
+    private static readonly InputLimits Limits = new(Items: 5000, All: 1_000_000, Letters: 8000);
 
     private sealed record Document(string Format, int Version, IReadOnlyList<Trait> Traits, IReadOnlyList<PatternLine> Lines);
 
@@ -90,7 +98,7 @@ public static class PatternFile
         Document document;
         try
         {
-            document = JsonSerializer.Deserialize<Document>(text, Json)!;
+            document = InputGuard.Check(JsonSerializer.Deserialize<Document>(text, Json) ?? throw new JsonException(), Limits);
         }
         catch (JsonException fault)
         {
@@ -136,54 +144,85 @@ public static class PatternFile
 
     private static PatternImport ReadCsv(string text, PatternBook into)
     {
-        List<FileRow> rows = Rows(text);
+        ILookup<string, FileRow> rows = Rows(text).ToLookup(r => r["record"]);
         var faults = new SortedList<long, string>();
         PatternBook book = into;
-        void Take(FileRow row, Func<PatternBook, PatternBook> change)
+        bool Take(FileRow row, Action what)
         {
             try
             {
-                book = change(book);
+                what();
+                return true;
             }
-            catch (InputException fault)
+            catch (InputException fault) when (faults.Count < MostFaults)
             {
                 faults[row.At] = $"Row {row.At}: {fault.Sentence}";
+                return false;
+            }
+            catch (InputException)
+            {
+                throw Bad($"More than {MostFaults} rows of this file are wrong, so nothing of it was taken. {faults.Values[0]}");
             }
         }
-        foreach (FileRow row in rows.Where(r => r["record"] == "trait"))
+        ILookup<string, FileRow> forms = rows["variant"].ToLookup(r => r["trait"]);
+        foreach (FileRow row in rows["trait"])
         {
-            List<FileRow> forms = [.. rows.Where(r => r["record"] == "variant" && r["trait"] == row["trait"])];
-            Take(row, b => b.Join(new PatternBook([TraitOf(row, forms)], [])));
+            Take(row, () => book = book.Join(new PatternBook([TraitOf(row, [.. forms[row["trait"]]])], [])));
         }
         var lines = new List<string>();
-        foreach (FileRow row in rows.Where(r => r["record"] == "line"))
+        foreach (FileRow row in rows["line"])
         {
-            Take(row, b => b.With(new PatternLine(row["line"], row.Year("from") ?? throw Bad("A line needs its first year, in the column from."), row.Year("to") ?? throw Bad("A line needs its last year, in the column to."),
-                new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), row.Or("name"), row.Or("range"), row.Decimal("share") ?? 1, null, row.Or("kinds")?.Split(';'), row.Or("source"), row.Or("note"))));
-            if (!faults.ContainsKey(row.At))
+            if (Take(row, () => book = book.With(LineOf(row))))
             {
                 lines.Add(row["line"]);
             }
         }
-        foreach (FileRow row in rows.Where(r => r["record"] == "size"))
+        // Each row is judged alone and the good ones go into their line together, so that the work grows with the rows.
+        foreach (IGrouping<string, FileRow> of in rows["size"].GroupBy(r => r["line"]))
         {
-            Take(row, b => b.LineOf(row["line"]) is { } l ? b.With(l with { Sizes = [.. l.SizesOrNone, new LineSize(row["name"], row.Decimal("length_mm"), row.Decimal("iron_width_mm"), row.Year("from"), row.Year("to"))] }) : b);
+            var sizes = new List<LineSize>();
+            foreach (FileRow row in of)
+            {
+                Take(row, () => sizes.Add(new LineSize(row["name"], row.Decimal("length_mm"), row.Decimal("iron_width_mm"), row.Year("from"), row.Year("to"))));
+            }
+            Take(of.First(), () => book = book.LineOf(of.Key) is var line ? book.With(line with { Sizes = [.. line.SizesOrNone.Where(s => sizes.All(n => n.Id != s.Id)), .. sizes] }) : book);
         }
-        foreach (FileRow row in rows.Where(r => r["record"] == "years"))
+        foreach (IGrouping<string, FileRow> of in rows["years"].GroupBy(r => r["line"]))
         {
-            Statement? said = (row.Or("source") ?? row.Or("note")) is null ? null : new Statement(row.Or("source"), row.Or("note"));
-            Take(row, b => b.WithYears(row["line"], row["trait"], row["variant"], [row.Year("from"), row.Year("full_from"), row.Year("full_to"), row.Year("to")], said));
+            if (book.Lines.All(l => l.Id != of.Key))
+            {
+                Take(of.First(), () => book.LineOf(of.Key));
+                continue;
+            }
+            var years = new List<VariantYears>();
+            foreach (FileRow row in of)
+            {
+                Take(row, () =>
+                {
+                    Statement? said = (row.Or("source") ?? row.Or("note")) is null ? null : new Statement(row.Or("source"), row.Or("note"));
+                    var one = new VariantYears(row["trait"], row["variant"], [row.Year("from"), row.Year("full_from"), row.Year("full_to"), row.Year("to")], said);
+                    BookEdits.Verify(book, one);
+                    years.Add(one);
+                });
+            }
+            Take(of.First(), () => book = book.WithYears(of.Key, years));
         }
-        foreach (FileRow row in rows.Where(r => r["record"] is not ("trait" or "variant" or "line" or "size" or "years")))
+        foreach (FileRow row in rows.Where(g => g.Key is not ("trait" or "variant" or "line" or "size" or "years")).SelectMany(g => g))
         {
-            faults[row.At] = $"Row {row.At}: \"{row["record"]}\" is no kind of row; it is trait, variant, line, size or years.";
+            faults[row.At] = $"Row {row.At}: \"{Shorten.To(row["record"], 60)}\" is no kind of row; it is trait, variant, line, size or years.";
         }
-        return lines.Count == 0 && rows.All(r => r["record"] != "trait" || faults.ContainsKey(r.At)) && faults.Count > 0 && ReferenceEquals(book, into)
+        return lines.Count == 0 && rows["trait"].All(r => faults.ContainsKey(r.At)) && faults.Count > 0 && ReferenceEquals(book, into)
             ? throw Bad("Nothing in this file can be used. " + faults.Values[0])
             : new PatternImport(book, lines, [.. faults.Values]);
     }
 
-    private static Trait TraitOf(FileRow row, List<FileRow> forms) => new(row["trait"], row["part"],
+    private static PatternLine LineOf(FileRow row) => new(
+        row["line"], row.Year("from") ?? throw Bad("A line needs its first year, in the column from."), row.Year("to") ?? throw Bad("A line needs its last year, in the column to."),
+        new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), row.Or("name"), row.Or("range"), row.Decimal("share") ?? 1, null, row.Or("kinds")?.Split(';'), row.Or("source"), row.Or("note"));
+
+    private static Trait TraitOf(FileRow row, List<FileRow> forms) => forms.GroupBy(f => f["variant"]).FirstOrDefault(g => g.Count() > 1) is { } twice
+        ? throw Bad($"The form \"{Shorten.To(twice.Key, 60)}\" of {Shorten.To(row["trait"], 60)} stands there twice.")
+        : new(row["trait"], row["part"],
         Enum.GetValues<LookEffort>().Where(e => SnakeCase.Of(e.ToString()) == row["effort"]).Select(e => (LookEffort?)e).FirstOrDefault() ?? throw Bad($"\"{row["effort"]}\" is no effort; it is glance, lens, cap_off or strip."),
         [.. forms.Select(f => f["variant"])], row.Or("name"),
         forms.Any(f => f.Or("name") is not null) ? forms.Where(f => f.Or("name") is not null).ToDictionary(f => f["variant"], f => f["name"]) : null,
@@ -220,9 +259,9 @@ public static class PatternFile
                 {
                     rows.Add(new FileRow(row, columns.Zip(cells).GroupBy(p => p.First).ToDictionary(g => g.Key, g => g.First().Second)));
                 }
-                if (row > 50_000)
+                if (row > MostRows)
                 {
-                    throw Bad("This file has more than 50,000 rows.");
+                    throw Bad($"This file has more than {MostRows:#,0} rows.");
                 }
             }
         }

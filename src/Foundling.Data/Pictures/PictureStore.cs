@@ -56,7 +56,7 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
         {
             Turn.Release();
         }
-        string file = $"{Convert.ToHexStringLower(SHA256.HashData(bytes))[..32]}.{copies.Ending}";
+        string file = NameOf(bytes, copies.Ending);
         await Keep(PathOf(file, PictureSize.Original), bytes, cancel).ConfigureAwait(false);
         await Keep(PathOf(file, PictureSize.View), copies.View, cancel).ConfigureAwait(false);
         await Keep(PathOf(file, PictureSize.Thumb), copies.Thumb, cancel).ConfigureAwait(false);
@@ -159,6 +159,9 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
         string path = PathOf(file, size);
         return File.Exists(path) ? path : null;
     }
+
+    /// <summary>The name of a file in this store: made from its content.</summary>
+    public static string NameOf(byte[] content, string ending) => $"{Convert.ToHexStringLower(SHA256.HashData(content))[..32]}.{ending}";
 
     /// <summary>True for a name this store gives: a hash and one of three endings.</summary>
     public static bool IsFileName(string file)

@@ -135,7 +135,12 @@ internal sealed class ChildMapping :
 
     public void Configure(EntityTypeBuilder<Picture> child) => Map(child, "Pictures");
 
-    public void Configure(EntityTypeBuilder<LogEntry> child) => Map(child, "Log");
+    public void Configure(EntityTypeBuilder<LogEntry> child)
+    {
+        Map(child, "Log");
+        child.Property<int?>("TagNumber");
+        child.HasIndex("TagNumber", nameof(LogEntry.At));
+    }
 
     public void Configure(EntityTypeBuilder<ProofRecord> child) => Map(child, "Proofs");
 

@@ -50,7 +50,10 @@ public sealed class Opening : IDisposable
     public void Dispose()
     {
         SqliteConnection.ClearAllPools();
-        File.Delete(_folder.OpenMark);
+        if (File.Exists(_folder.OpenMark))
+        {
+            File.Delete(_folder.OpenMark);
+        }
         _lock.Dispose();
     }
 

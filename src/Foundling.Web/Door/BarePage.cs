@@ -8,8 +8,8 @@ namespace Foundling.Web.Door;
 /// </summary>
 internal static class BarePage
 {
-    /// <summary>Writes the fault: as a page for people, as problem details for programs.</summary>
-    public static async Task Write(HttpContext context, Fault fault)
+    /// <summary>Writes the fault, with a way out where there is one: as a page for people, as problem details for programs.</summary>
+    public static async Task Write(HttpContext context, Fault fault, (string Label, string To)? way = null)
     {
         HttpResponse response = context.Response;
         response.StatusCode = fault.Status;
@@ -26,13 +26,14 @@ internal static class BarePage
         response.ContentType = "text/html; charset=utf-8";
         if (!HttpMethods.IsHead(context.Request.Method))
         {
-            await response.WriteAsync(Html(fault), context.RequestAborted);
+            await response.WriteAsync(Html(fault, way), context.RequestAborted);
         }
     }
 
-    private static string Html(Fault fault)
+    private static string Html(Fault fault, (string Label, string To)? way)
     {
         string head = WebUtility.HtmlEncode(fault.Head), sentence = WebUtility.HtmlEncode(fault.Sentence);
+        string first = way is { } to ? $"""<a class="btn do" href="{WebUtility.HtmlEncode(to.To)}">{WebUtility.HtmlEncode(to.Label)}</a>""" : "";
         return $"""
             <!doctype html>
             <html lang="en">
@@ -44,7 +45,7 @@ internal static class BarePage
             <body class="bare">
               <main id="main"><h1>{head}</h1>
               <p class="sheet pad" data-fault="{fault.Status}">{sentence}</p>
-              <p class="row"><a class="btn do" href="/">To the bench</a><a class="btn q" href="/shelf">To the shelf</a></p></main>
+              <p class="row">{first}<a class="btn {(first.Length > 0 ? "q" : "do")}" href="/">To the bench</a><a class="btn q" href="/shelf">To the shelf</a></p></main>
             </body>
             </html>
             """;

@@ -28,7 +28,7 @@ public sealed record RodSpan(double X, double Width, string Label);
 public sealed class RodView
 {
     /// <summary>Longest a wait is drawn, minutes; longer ones are drawn this long and say how long they are.</summary>
-    private const double WaitShown = 30, SittingMinutes = 90, Letter = 6.4;
+    private const double WaitShown = 30, SittingMinutes = 90, Letter = 6.4, MostHours = 40;
 
     /// <summary>Lays out the steps over a width.</summary>
     /// <param name="steps">Steps in order.</param>
@@ -65,7 +65,7 @@ public sealed class RodView
         {
             Stages = Spans(steps, s => Words.Of(s.Stage));
             Blocks = [.. Spans(steps, s => s.Block ?? "").Where(b => b.Label.Length > 0)];
-            double step = scale <= 0 ? double.MaxValue : new double[] { 5, 10, 15, 30, 60, 120, 240, 480 }.FirstOrDefault(m => m * scale >= 60, 960);
+            double step = scale <= 0 ? double.MaxValue : new double[] { 5, 10, 15, 30, 60, 120, 240, 480 }.FirstOrDefault(m => m * scale >= 60, Math.Max(960, Math.Ceiling(Total / MostHours)));
             double at = 0, done = 0;
             foreach (RodPiece piece in pieces.Where(p => !p.Wait))
             {

@@ -10,13 +10,28 @@ namespace Foundling.Web.Drawings;
 /// <param name="Pale">Drawn pale, below a rod.</param>
 public sealed record RuleView(double X, double Y, double Width, double From, double To, double Height = 20, bool Pale = false)
 {
-    private static readonly double[] Steps = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
+    private const double Room = 46;
+    private const int MostTicks = 400;
 
-    /// <summary>Distance of figures, so that they have room.</summary>
-    public double Figure => Steps.FirstOrDefault(s => s / (To - From) * Width >= 46, Steps[^1]);
+    /// <summary>Distance of figures, so that they have room: 1, 2 or 5 times a power of ten.</summary>
+    public double Figure
+    {
+        get
+        {
+            double least = (To - From) * Room / Width;
+            if (!(least > 0) || !double.IsFinite(least))
+            {
+                return 1;
+            }
+            double ten = Math.Pow(10, Math.Floor(Math.Log10(least)));
+            return Mantissas.First(m => m * ten >= least * (1 - 1e-9)) * ten;
+        }
+    }
 
-    /// <summary>Distance of ticks.</summary>
-    public double Tick => Figure / (Figure.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture).TrimStart('0', '.').StartsWith('2') ? 4 : 5);
+    private static readonly double[] Mantissas = [1, 2, 5, 10];
+
+    /// <summary>Distance of ticks: quarters of a two, fifths of the others.</summary>
+    public double Tick => Figure / (Math.Round(Figure / Math.Pow(10, Math.Floor(Math.Log10(Figure) + 1e-9))) == 2 ? 4 : 5);
 
     /// <summary>Place of a value.</summary>
     public double At(double value) => X + ((value - From) / (To - From) * Width);
@@ -24,10 +39,10 @@ public sealed record RuleView(double X, double Y, double Width, double From, dou
     /// <summary>Ticks with their figure where they have one.</summary>
     public IEnumerable<(double X, bool Big, string Text)> Ticks()
     {
-        int first = (int)Math.Ceiling((From / Tick) - 1e-9), last = (int)Math.Floor((To / Tick) + 1e-9);
-        for (int i = first; i <= last; i++)
+        double tick = Tick, first = Math.Ceiling((From / tick) - 1e-9), last = Math.Min(Math.Floor((To / tick) + 1e-9), first + MostTicks);
+        for (double i = first; i <= last; i++)
         {
-            double v = i * Tick;
+            double v = i * tick;
             bool big = Math.Abs(Math.Round(v / Figure) - (v / Figure)) < 1e-6;
             yield return (At(v), big, big ? $"{v:0.##}" : "");
         }

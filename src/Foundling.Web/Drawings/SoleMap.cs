@@ -10,6 +10,9 @@ public sealed class SoleMapView
 {
     private const double DrawnWidth = 760;
 
+    /// <summary>Most readings drawn as dots; of more, every so manieth is.</summary>
+    public const int MostDrawn = 400;
+
     /// <summary>Lays out the map of a survey.</summary>
     public SoleMapView(SoleRecord record)
     {
@@ -34,7 +37,8 @@ public sealed class SoleMapView
             }
         }
         Cells = cells;
-        Readings = [.. input.PointsMm.Select(p => (p[0] * scale, p[1] * sy))];
+        int every = Math.Max(1, (int)Math.Ceiling(input.PointsMm.Count / (double)MostDrawn));
+        Readings = [.. input.PointsMm.Where((_, i) => i % every == 0).Select(p => (p[0] * scale, p[1] * sy))];
         Mouth = input.MouthFrontMm is double m ? m * scale : null;
         Rule = new RuleView(0, Height + 12, DrawnWidth, 0, input.LengthMm, 20);
         double span = Math.Max(0.02, Math.Max(Math.Abs(low), Math.Abs(high)));
@@ -54,7 +58,7 @@ public sealed class SoleMapView
     /// <summary>Cells: x, y, width, height and how blue, 0 to 1.</summary>
     public IReadOnlyList<(double X, double Y, double W, double H, double Blue)> Cells { get; }
 
-    /// <summary>Where readings were taken.</summary>
+    /// <summary>Where readings were taken, as far as they are drawn.</summary>
     public IReadOnlyList<(double X, double Y)> Readings { get; }
 
     /// <summary>Front of the mouth on the drawing.</summary>

@@ -13,7 +13,7 @@ namespace Foundling.Web.Pages;
 
 /// <summary>The shop: its climate and habits, bundles coming in, and what is assumed.</summary>
 [RequestSizeLimit(FoundlingApp.MostRequestBytes)]
-public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions options) : PageModel
+public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions options) : PageModel
 {
     private const int MostWords = 80;
 
@@ -86,7 +86,7 @@ public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions opt
     private static double? Parse(string? text, double least, double most) =>
         double.TryParse(text?.Replace(',', '.').TrimEnd('%', ' '), CultureInfo.InvariantCulture, out double value) && value >= least && value <= most ? value : null;
 
-    /// <summary>Imports a papers bundle.</summary>
+    /// <summary>Receives a papers bundle, to be looked at before it is taken.</summary>
     public async Task<IActionResult> OnPostImport(IFormFile? bundle, CancellationToken cancel)
     {
         Settings = await shop.Read(cancel);
@@ -97,8 +97,8 @@ public sealed class ShopModel(ShopBook shop, BundleDesk bundles, ShopOptions opt
                 throw new InputException("required", "bundle", null, "a bundle", "Choose the papers bundle of a tag, a file ending in .zip.");
             }
             await using Stream stream = bundle.OpenReadStream();
-            Tag tag = await bundles.Read(stream, cancel);
-            return LocalRedirect($"/tag/{tag.Number}/papers");
+            BundleView held = await bundles.Receive(stream, cancel);
+            return LocalRedirect($"/shop/incoming/{held.Id}");
         }
         catch (InputException fault)
         {

@@ -85,6 +85,7 @@ public static class FoundlingApp
         services.AddSingleton(TimeProvider.System);
         services.AddDbContext<FoundlingDb>(db => folder.Configure(db));
         services.AddSingleton<PictureStore>();
+        services.AddSingleton<SoleMaps>();
         services.AddSingleton<FormLocks>();
         services.AddSingleton<Tickets>();
         services.AddSingleton<WrongPassphrases>();
@@ -100,6 +101,7 @@ public static class FoundlingApp
         services.AddSingleton<PatternCache>();
         services.AddScoped<PatternShelf>();
         services.AddScoped<BundleDesk>();
+        services.AddScoped<BundlesIn>();
         services.AddScoped<MarkDesk>();
         services.AddScoped<PictureSweep>();
         services.AddScoped<DemoWorld>();
@@ -107,7 +109,12 @@ public static class FoundlingApp
         services.AddScoped<Chrome>();
         services.AddHttpContextAccessor();
         services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(folder.Keys)).SetApplicationName("Foundling");
-        services.AddRazorPages(pages => pages.Conventions.ConfigureFilter(new OnceFilterFactory())).AddMvcOptions(mvc => mvc.Filters.Add(new PlainAddresses()));
+        services.AddRazorPages(pages => pages.Conventions.ConfigureFilter(new OnceFilterFactory())).AddMvcOptions(mvc =>
+        {
+            mvc.Filters.Add(new PlainAddresses());
+            mvc.Filters.Add<Unshowable>();
+            mvc.Filters.Add(new Understood());
+        });
         services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
         {
             cookie.LoginPath = "/signin";

@@ -23,6 +23,12 @@ internal static class Asking
 
     public static PlanQuestion Ask(string kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings, Baths) { TemperatureC = 16, RelativeHumidityPercent = 60 };
 
+    /// <summary>The question a tag asks.</summary>
+    public static PlanQuestion For(Tag tag) => new(tag.Tool(), tag.Aim ?? AimKind.Work, tag.Standing(), Baths)
+    {
+        LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements, Tried = tag.Tried, TemperatureC = 18, RelativeHumidityPercent = 55,
+    };
+
     public static PlanQuestion Ask(AimKind aim, params Finding[] findings) => Ask("metal-bench-plane", aim, findings) with { LengthMm = 245 };
 
     public static Finding[] Rusty { get; } =

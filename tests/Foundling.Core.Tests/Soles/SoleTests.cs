@@ -34,7 +34,9 @@ public sealed class SoleTests
     }, iter: 400);
 
     [Fact]
-    public void How_it_lies_on_the_bench_changes_nothing() => Gen.Select(Readings, Gen.Double[-0.01, 0.01], Gen.Double[-0.01, 0.01], Gen.Double[-5, 5]).Sample((points, b, c, a) =>
+    public void How_it_lies_on_the_bench_changes_nothing() => HowItLies(100, null);
+
+    private static void HowItLies(int times, string? seed) => Gen.Select(Readings, Gen.Double[-0.01, 0.01], Gen.Double[-0.01, 0.01], Gen.Double[-5, 5]).Sample((points, b, c, a) =>
     {
         GridSurveyResult level = GridSurvey.Read(new GridSurveyInput(245, 60, points, 80));
         GridSurveyResult tilted = GridSurvey.Read(new GridSurveyInput(245, 60, points.ConvertAll(p => new[] { p[0], p[1], p[2] + a + (b * p[0]) + (c * p[1]) }), 80));
@@ -42,7 +44,72 @@ public sealed class SoleTests
         tilted.FlatnessMinimumZoneMm.ShouldBe(level.FlatnessMinimumZoneMm, 1e-7);
         (tilted.LengthwiseBowMm ?? 0).ShouldBe(level.LengthwiseBowMm ?? 0, 1e-6);
         (tilted.ThreeZoneErrorMm ?? 0).ShouldBe(level.ThreeZoneErrorMm ?? 0, 1e-8);
-    }, iter: 100);
+    }, iter: times, seed: seed);
+
+    [Fact]
+    public void Zones_in_one_line_leave_the_rest_of_the_survey_standing()
+    {
+        // Found by seed 1EjCRcMABp76 of the property above: toe, mouth and heel were read along one line only.
+        double[][] points = [[10, 30, 0.02], [75, 30, 0.01], [235, 30, 0.03], [120, 5, 0], [130, 55, 0.05], [160, 12, 0.01]];
+        GridSurveyResult r = GridSurvey.Read(new GridSurveyInput(245, 60, points, 80));
+        r.FlatnessMinimumZoneMm.ShouldBeGreaterThan(0);
+        r.LengthwiseBowMm.ShouldNotBeNull();
+        (r.ZoneHighMm, r.ThreeZoneErrorMm, r.ThreeZoneWithin).ShouldBe((null, null, null));
+        r.NoZonesBecause.ShouldBe("the readings at toe, mouth and heel lie on one line");
+        GridSurvey.Read(new GridSurveyInput(245, 60, points[1..5], 80)).NoZonesBecause.ShouldBe("there is no reading at the toe");
+        GridSurvey.Read(new GridSurveyInput(245, 60, points)).NoZonesBecause.ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void The_seed_that_found_it_stays_a_case() => HowItLies(1, "1EjCRcMABp76");
+
+    [Fact]
+    public void Thousands_of_readings_give_the_same_zone_as_the_few_that_stick_out()
+    {
+        var random = new Random(5);
+        List<double[]> points = [.. Enumerable.Range(0, 10_000).Select(_ => new[] { random.NextDouble() * 245, random.NextDouble() * 60, (random.NextDouble() - 0.5) * 0.1 })];
+        (Plane plane, double height) = Planes.MinimumZone(points);
+        points.Max(p => Math.Abs(p[2] - plane.At(p[0], p[1]))).ShouldBe(height / 2, 1e-9);
+        foreach ((double b, double c) in new[] { (1e-5, 0), (-1e-5, 0), (0, 4e-5), (0, -4e-5), (1e-5, 4e-5), (-1e-5, 3e-5) })
+        {
+            Planes.Range(points, new Plane(0, plane.B + b, plane.C + c)).ShouldBeGreaterThanOrEqualTo(height - 1e-9);
+        }
+        var spline = new ThinPlate(points);
+        double.IsFinite(spline.At(100, 30)).ShouldBeTrue();
+        GridSurvey.Read(new GridSurveyInput(245, 60, points, 80)).ThreeZoneErrorMm.ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void A_run_stops_when_nobody_waits_for_it()
+    {
+        using var gone = new CancellationTokenSource();
+        gone.Cancel();
+        Should.Throw<OperationCanceledException>(() => Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(0.1)), null, gone.Token));
+    }
+
+    [Fact]
+    public void Many_stations_are_solved_as_few_lines()
+    {
+        // Twenty lines over 400 stations of a twisted sole: the heights come back.
+        static double Z(double x, double y) => 0.2 * ((x / 245) - 0.5) * ((y / 60) - 0.5);
+        var stations = Enumerable.Range(0, 400).ToDictionary(i => $"s{i}", i => new[] { i % 20 * 12.0, i / 20 * 3.0 });
+        FeelerLine Line(string name, IEnumerable<int> along)
+        {
+            int[] at = [.. along];
+            double[] z = [.. at.Select(i => Z(stations[$"s{i}"][0], stations[$"s{i}"][1]))];
+            double top = z.Max() + 0.01;
+            return new FeelerLine(name, [.. at.Select((i, k) => new[] { System.Text.Json.JsonSerializer.SerializeToElement($"s{i}"), System.Text.Json.JsonSerializer.SerializeToElement(top - z[k]) })]);
+        }
+        FeelerLine[] lines = [.. Enumerable.Range(0, 20).Select(r => Line($"along {r}", Enumerable.Range(0, 20).Select(c => (r * 20) + c))), .. Enumerable.Range(0, 3).Select(c => Line($"across {c}", Enumerable.Range(0, 20).Select(r => (r * 20) + (c * 9)))),
+            Line("diagonal", Enumerable.Range(0, 20).Select(i => (i * 20) + i)), Line("other diagonal", Enumerable.Range(0, 20).Select(i => (i * 20) + 19 - i))];
+        LineSurveyResult r = LineSurvey.Solve(new LineSurveyInput(stations, lines));
+        Plane plane = Planes.LeastSquares([.. stations.Values.Select(s => new[] { s[0], s[1], Z(s[0], s[1]) })]);
+        foreach ((string name, double[] s) in stations)
+        {
+            r.HeightMm[name].ShouldBe(Z(s[0], s[1]) - plane.At(s[0], s[1]), 1e-9);
+        }
+        r.ClosureWorstMm.ShouldBeLessThan(1e-9);
+    }
 
     [Fact]
     public void A_known_shape_is_found_again() => Gen.Select(Gen.Double[-0.3, 0.3], Gen.Double[-0.1, 0.1], Gen.Double[-0.2, 0.2]).Sample((bow, cross, twist) =>

@@ -157,7 +157,7 @@ namespace Foundling.Data.Store.Migrations
 
                     b.HasKey("Id");
 
-                    b.HasIndex("TagNumber");
+                    b.HasIndex("TagNumber", "At");
 
                     b.ToTable("Log", (string)null);
                 });
@@ -521,6 +521,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<string>("Hand")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<long?>("ImportedAt")
+                        .HasColumnType("INTEGER");
 
                     b.Property<double?>("IronWidthMm")
                         .HasColumnType("REAL");

@@ -11,6 +11,8 @@ namespace Foundling.Web.Pages.Tags;
 /// <summary>The proof: readings against a target.</summary>
 public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
+    private const int MostLetters = 4000;
+
     /// <inheritdoc />
     public override string Here => "proof";
 
@@ -25,10 +27,28 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
     {
     }
 
+    /// <summary>Takes readings back; the log says so.</summary>
+    public async Task<IActionResult> OnPostForget(Guid id)
+    {
+        if (Tool.Proofs.FirstOrDefault(p => p.Id == id) is { } proof)
+        {
+            Tool.Proofs.Remove(proof);
+            await Book.Save(Tool);
+            DateTimeOffset now = time.GetUtcNow();
+            await Book.Note(Tool.Number, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.Note, Text = $"Proof taken back: {Words.Count(proof.ReadingsMm.Count, "reading")}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}" });
+        }
+        return ToLeaf("proof");
+    }
+
     /// <summary>Keeps readings.</summary>
     public async Task<IActionResult> OnPost(string? readings, string? target, string? resolution, string? conditions, bool asFound)
     {
         Sent = (readings, target, resolution, conditions, asFound);
+        if (readings is { Length: > MostLetters })
+        {
+            ModelState.AddModelError("Readings", $"This is {readings.Length:#,0} letters long; {MostLetters:#,0} are the most. Take a few dozen readings at once.");
+            return Page();
+        }
         var values = new List<double>();
         foreach (string part in (readings ?? "").Split([';', '\n', ' ', '\t'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
             .Aggregate(new List<string>(), (list, word) =>

@@ -166,7 +166,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
         await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, Typed.Minutes(minutes))), name, minutes);
 
     /// <summary>Adds a step of one's own.</summary>
-    public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, Stage stage)
+    public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, Stage stage = default)
     {
         Sent = (title, minutes, reason, null);
         await Read();

@@ -11,7 +11,8 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The sole: readings in, map out.</summary>
-public sealed class SoleModel(TagBook tags, ViewUnits units, TimeProvider time) : TagPageModel(tags)
+[RequestSizeLimit(2 * MostFileBytes)]
+public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
     /// <summary>Largest readings file taken, bytes.</summary>
     public const long MostFileBytes = 2 * 1024 * 1024;
@@ -62,7 +63,7 @@ public sealed class SoleModel(TagBook tags, ViewUnits units, TimeProvider time) 
             }
             using var reader = new StreamReader(file.OpenReadStream());
             text = await reader.ReadToEndAsync();
-            source = Path.GetFileName(file.FileName);
+            source = Shorten.To(Path.GetFileName(file.FileName), 200);
         }
         Text = text;
         try
@@ -92,9 +93,9 @@ public sealed class SoleModel(TagBook tags, ViewUnits units, TimeProvider time) 
     }
 
     /// <summary>Keeps readings typed into the grid.</summary>
-    public async Task<IActionResult> OnPostGrid(string?[] cell)
+    public async Task<IActionResult> OnPostGrid(string?[]? cell)
     {
-        Cells = [.. cell.Concat(new string?[GridColumns * 3]).Take(GridColumns * 3)];
+        Cells = [.. (cell ?? []).Concat(new string?[GridColumns * 3]).Take(GridColumns * 3)];
         var points = new List<double[]>();
         for (int i = 0; i < Cells.Count; i++)
         {
@@ -131,15 +132,27 @@ public sealed class SoleModel(TagBook tags, ViewUnits units, TimeProvider time) 
         double width = Tool.SoleWidthMm ?? Math.Max(10, points.Select(p => p[1]).DefaultIfEmpty(WidthMm).Max());
         double mouth = Tool.MouthFrontMm is double m && m < length ? m : length * (length < 300 ? 0.31 : 0.32);
         var input = new GridSurveyInput(length, width, points, mouth, Tool.Purpose ?? SolePurpose.Smoothing);
-        if (points.Count < 3)
-        {
-            throw new InputException("too_few_readings", "readings", points.Count, "at least 3, better 24", $"{Words.Count(points.Count, "reading")} cannot show a plane. Take three rows along the sole.");
-        }
         GridSurvey.Read(input);
         DateTimeOffset now = time.GetUtcNow();
         Tool.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = source, Input = input });
         await Book.Save(Tool);
     }
 
-    private void Draw() => Map = Tool.Surveys.Count > 0 ? new SoleMapView(Tool.Surveys[^1]) : null;
+    private void Draw() => Map = Tool.Surveys.Count > 0 ? maps.Of(Tool.Surveys[^1]) : null;
+
+    /// <summary>What an earlier survey shows.</summary>
+    public GridSurveyResult Read(SoleRecord survey) => maps.Read(survey);
+
+    /// <summary>Takes a survey back; the log says so.</summary>
+    public async Task<IActionResult> OnPostForget(Guid id)
+    {
+        if (Tool.Surveys.FirstOrDefault(s => s.Id == id) is { } survey)
+        {
+            Tool.Surveys.Remove(survey);
+            await Book.Save(Tool);
+            DateTimeOffset now = time.GetUtcNow();
+            await Book.Note(Tool.Number, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.Note, Text = $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}" });
+        }
+        return LocalRedirect($"/tag/{Tool.Number}/sole");
+    }
 }

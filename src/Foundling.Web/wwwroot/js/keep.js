@@ -51,7 +51,11 @@ export function restoreKept() {
       if (radio) {
         const chosen = [...fields].find((f) => f.value === value);
         if (chosen) chosen.checked = true;
-      } else if (fields[nth] && fields[nth].type !== 'hidden') fields[nth].value = value;
+      } else if (fields[nth] && fields[nth].type !== 'hidden' && fields[nth].value !== value) {
+        fields[nth].value = value;
+        // What was half typed is shown, not hidden in something folded away.
+        for (let fold = form.closest('details'); fold; fold = fold.parentElement?.closest('details') ?? null) fold.open = true;
+      }
     }
   }
 }

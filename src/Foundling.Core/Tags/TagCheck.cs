@@ -1,0 +1,289 @@
+using Foundling.Core.Gauges;
+using Foundling.Core.Origin;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Safety;
+using Foundling.Core.Soles;
+using Foundling.Core.State;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Tags;
+
+/// <summary>Something on a tag that does not hold together.</summary>
+/// <param name="List">Which list of the tag it is in; empty for the tag itself.</param>
+/// <param name="Key">Its key there.</param>
+/// <param name="Sentence">What is wrong with it.</param>
+public sealed record TagFault(string List, string Key, string Sentence);
+
+/// <summary>
+/// Judges a whole tag: what comes from elsewhere before anything of it is kept, and what is kept when a page of it cannot be
+/// shown. What is said here is what every page may rely on.
+/// </summary>
+public static class TagCheck
+{
+    /// <summary>Most letters of a line, of a note, and of a story.</summary>
+    public const int MostLine = 500, MostNote = 4000, MostStory = 20_000;
+
+    /// <summary>Most entries of each list of a tag.</summary>
+    public static IReadOnlyDictionary<string, int> Most { get; } = new Dictionary<string, int>
+    {
+        [nameof(Tag.Looks)] = 400, [nameof(Tag.Aside)] = 400, [nameof(Tag.Findings)] = 1000, [nameof(Tag.Measurements)] = 2000, [nameof(Tag.Counts)] = 200, [nameof(Tag.Pictures)] = 400,
+        [nameof(Tag.Steps)] = 400, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60, [nameof(Tag.Proofs)] = 400,
+    };
+
+    private const double MostMinutes = 10_000, MostWaitMinutes = 600_000, MostLengthMm = 5000, MostMoney = 1_000_000;
+    private const int FirstYear = 1950, LastYear = 2200;
+
+    private static readonly HashSet<string> Parts = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts).Select(p => p.Id)];
+    private static readonly HashSet<string> Measures = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts.SelectMany(p => MeasureKinds.For(k, p))).Select(m => m.Id)];
+
+    /// <summary>Everything that does not hold together; empty for a sound tag.</summary>
+    public static IReadOnlyList<TagFault> Of(Tag tag)
+    {
+        var faults = new List<TagFault>();
+        void Tell(string list, string key, string sentence) => faults.Add(new TagFault(list, key, sentence));
+        void Check(string list, string key, Action judge)
+        {
+            try
+            {
+                judge();
+            }
+            catch (InputException fault)
+            {
+                Tell(list, key, fault.Sentence);
+            }
+            catch (Exception fault) when (fault is NullReferenceException or ArgumentException or InvalidOperationException or IndexOutOfRangeException or ArithmeticException or KeyNotFoundException)
+            {
+                Tell(list, key, "It does not hold together.");
+            }
+        }
+        void Each<T>(string list, IReadOnlyList<T?> items, Func<T, string> key, Action<T> judge)
+            where T : class
+        {
+            if (items.Count > Most[list])
+            {
+                Tell("", list, $"It has {items.Count:#,0} {list.ToLowerInvariant()}; {Most[list]:#,0} are the most.");
+                return;
+            }
+            foreach (T? item in items)
+            {
+                if (item is null)
+                {
+                    Tell(list, "", $"There is a gap among its {list.ToLowerInvariant()}.");
+                    continue;
+                }
+                Check(list, key(item), () => judge(item));
+            }
+            if (items.OfType<T>().GroupBy(key).FirstOrDefault(g => g.Count() > 1) is { } twice)
+            {
+                Tell(list, twice.Key, $"Two of its {list.ToLowerInvariant()} carry the same key.");
+            }
+        }
+        Check("", "", () => Itself(tag));
+        HashSet<Guid> pictures = [.. tag.Pictures.Where(p => p is not null).Select(p => p.Id)];
+        Each(nameof(Tag.Pictures), tag.Pictures, p => p.Id.ToString(), p =>
+        {
+            Line("caption", p.Caption);
+            Range("width", p.Width, 1, 100_000);
+            Range("height", p.Height, 1, 100_000);
+        });
+        Each(nameof(Tag.Looks), tag.Looks, l => l.Id.ToString(), l => Judge(l, pictures));
+        Each(nameof(Tag.Aside), tag.Aside, a => a.Id.ToString(), a => Line("trait", a.Trait));
+        Each(nameof(Tag.Findings), tag.Findings, f => f.Id.ToString(), f => Judge(f, pictures));
+        Each(nameof(Tag.Measurements), tag.Measurements, m => m.Id.ToString(), Judge);
+        Each(nameof(Tag.Counts), tag.Counts, c => c.Id.ToString(), c => Judge(c, pictures));
+        Each(nameof(Tag.Steps), tag.Steps, s => s.Key, Judge);
+        Each(nameof(Tag.Log), tag.Log, l => l.Id.ToString(), l =>
+        {
+            Note("text", l.Text);
+            Line("step", l.Step);
+            Range("minutes", l.Minutes ?? 0, -MostWaitMinutes, MostWaitMinutes);
+            Day("at", l.At);
+        });
+        Each(nameof(Tag.Waits), tag.Waits, w => w.Id.ToString(), w =>
+        {
+            Line("what", w.What);
+            Line("step", w.Step);
+            new[] { w.StartedAt, w.ReadyAt, w.LookInAt ?? w.StartedAt, w.MustBeOutAt ?? w.StartedAt, w.EndedAt ?? w.StartedAt }.ToList().ForEach(at => Day("at", at));
+        });
+        Each(nameof(Tag.Surveys), tag.Surveys, s => s.Id.ToString(), s =>
+        {
+            Line("source", s.Source);
+            InputGuard.Check(s.Input);
+            GridSurvey.Read(s.Input);
+        });
+        Each(nameof(Tag.Proofs), tag.Proofs, p => p.Id.ToString(), p =>
+        {
+            Line("conditions", p.Conditions);
+            p.Judge();
+        });
+        return faults;
+    }
+
+    private static void Itself(Tag tag)
+    {
+        ToolCatalogue.Kind(tag.Kind);
+        Range("number", tag.Number, 1, 999_999);
+        foreach ((string name, string? text) in new[] { ("name", tag.Name), ("source", tag.Source), ("owner", tag.Owner), ("owners_mark", tag.OwnersMark), ("wish", tag.Wish), ("known_line", tag.KnownLine), ("tried_note", tag.TriedNote), ("decision_reason", tag.DecisionReason) })
+        {
+            Line(name, text);
+        }
+        if (tag.Story is null || tag.Story.Length > MostStory)
+        {
+            throw Bad("story", tag.Story?.Length, $"at most {MostStory:#,0} letters", $"Its story is {tag.Story?.Length ?? 0:#,0} letters long; {MostStory:#,0} are the most.");
+        }
+        foreach ((string name, double? mm) in new[] { ("length_mm", tag.LengthMm), ("iron_width_mm", tag.IronWidthMm), ("sole_width_mm", tag.SoleWidthMm), ("mouth_front_mm", tag.MouthFrontMm) })
+        {
+            if (mm is double length)
+            {
+                Range(name, length, 0.001, MostLengthMm);
+            }
+        }
+        if (tag.MouthFrontMm >= tag.LengthMm)
+        {
+            throw Bad("mouth_front_mm", tag.MouthFrontMm, "less than the length", "Its mouth lies behind its heel.");
+        }
+        Range("price", (double)(tag.Price ?? 0), 0, MostMoney);
+        Range("worth_sound", (double)(tag.WorthSound ?? 0), 0, MostMoney);
+        Range("arrived_on", tag.ArrivedOn.Year, FirstYear, LastYear);
+        Range("promised_on", tag.PromisedOn?.Year ?? FirstYear, FirstYear, LastYear);
+        if (tag.Ways.FirstOrDefault(w => w is null || Choices.Read([w]).Count == 0) is var way && tag.Ways.Any(w => w is null || Choices.Read([w]).Count == 0))
+        {
+            throw Bad("ways", way, "choices and ways the program knows", $"The way \"{way}\" is none the program knows.");
+        }
+        if (tag.SeenCautions.Find(c => c is null || c.Length > 60) is not null || tag.SeenCautions.Contains(null!) || tag.SeenCautions.Count > 100)
+        {
+            throw Bad("seen_cautions", null, "keys of cautions", "The cautions seen on it cannot be read.");
+        }
+    }
+
+    private static void Judge(Look look, HashSet<Guid> pictures)
+    {
+        Line("reading", look.Reading);
+        Line("part", look.Part);
+        Line("trait", look.Trait);
+        Line("variant", look.Variant);
+        Shown(look.PictureId, pictures);
+        foreach (int year in new[] { look.NotBeforeYear, look.NotAfterYear, look.IssueYear, look.FilingYear, look.GrantYear }.OfType<int>())
+        {
+            Range("year", year, 1500, 2200);
+        }
+        if (look.Trait is null ? look.Mark is null : look.Variant is null)
+        {
+            throw Bad("looks", look.Id, "a trait with its variant, or a mark", "A look needs a trait with its form, or a mark.");
+        }
+        if (look.Mark is not null)
+        {
+            look.ToObservation().MarkWindow(Assumptions.Standard);
+        }
+    }
+
+    private static void Judge(Finding finding, HashSet<Guid> pictures)
+    {
+        Part(finding.Part);
+        Note("note", finding.Note);
+        Line("place", finding.Place);
+        Range("severity", finding.Severity, 0, FindingScales.Worst);
+        Range("from_edge_mm", finding.FromEdgeMm ?? 0, 0, 500);
+        Shown(finding.PictureId, pictures);
+        if (finding.CountHits is null != finding.CountPoints is null)
+        {
+            throw Bad("count_points", finding.CountPoints, "both numbers or none", "A count needs both numbers: points hit and points counted.");
+        }
+        finding.Counted();
+    }
+
+    private static void Judge(Measurement measurement)
+    {
+        Part(measurement.Part);
+        Range("value", measurement.Value, 0, 100_000);
+        Range("uncertainty_mm", measurement.UncertaintyMm, 0, 1000);
+        if (!Measures.Contains(measurement.Kind))
+        {
+            throw Bad("kind", measurement.Kind, "measurements the program knows", $"\"{measurement.Kind}\" is nothing the program measures.");
+        }
+    }
+
+    private static void Judge(CountRecord count, HashSet<Guid> pictures)
+    {
+        Part(count.Part);
+        Shown(count.PictureId, pictures);
+        InputGuard.Check(count.OutlinePx, new InputLimits(Items: 400));
+        InputGuard.Check(count.ReferencePx, new InputLimits(Items: 2));
+        Range("reference_mm", count.ReferenceMm ?? 1, 0.001, MostLengthMm);
+        if (count.Answers.Length > PointGrid.Most * 2 || count.Answers.Any(a => a is not ('y' or 'n' or 's')))
+        {
+            throw Bad("answers", count.Answers.Length, "y, n or s for each point", "The answers of a count cannot be read.");
+        }
+        count.Grid();
+        count.Scale();
+        count.Result();
+    }
+
+    private static void Judge(PlanStep step)
+    {
+        foreach ((string name, string? text) in new[] { ("key", step.Key), ("title", step.Title), ("surface_lost", step.SurfaceLost), ("rule", step.Rule), ("after", step.After), ("block", step.Block), ("waits_for", step.WaitsFor), ("caution", step.Caution) })
+        {
+            Line(name, text);
+        }
+        foreach ((string name, string? text) in new[] { ("reason", step.Reason), ("how", step.How), ("finish_test", step.FinishTest), ("agreed", step.Agreed), ("skip_reason", step.SkipReason) })
+        {
+            Note(name, text);
+        }
+        if (step.Key.Length == 0 || step.Key.Any(c => c is < '!' or > '~'))
+        {
+            throw Bad("key", step.Key, "plain letters", "A step has a key that is no key.");
+        }
+        step.Minutes.Ordered();
+        Range("high_min", step.HighMin, 0, MostMinutes);
+        foreach ((string name, double? minutes) in new[] { ("wait_min", step.WaitMin), ("look_in_min", step.LookInMin), ("out_by_min", step.OutByMin) })
+        {
+            Range(name, minutes ?? 0, 0, MostWaitMinutes);
+        }
+        Range("metal_removed_mm", step.MetalRemovedMm, 0, 100);
+        if (step.Parts.Count > 200 || step.Materials.Count > 100)
+        {
+            throw Bad("parts", step.Parts.Count, "at most 200 parts and 100 materials", $"The step \"{step.Title}\" names too many parts or materials.");
+        }
+        step.Parts.ForEach(Part);
+        step.Materials.ForEach(m => Line("materials", m ?? throw Bad("materials", null, "words", $"The step \"{step.Title}\" has a gap among its materials.")));
+        if (step.Choice.Length > 0 && Choices.All.All(c => c.Id != step.Choice))
+        {
+            throw Bad("choice", step.Choice, "choices the program knows", $"\"{step.Choice}\" is no choice the program knows.");
+        }
+        Cautions.Of(step.Caution);
+    }
+
+    private static void Part(string part)
+    {
+        if (!Parts.Contains(part))
+        {
+            throw Bad("part", part, "parts the program knows", $"\"{part}\" is no part the program knows.");
+        }
+    }
+
+    private static void Shown(Guid? picture, HashSet<Guid> pictures)
+    {
+        if (picture is Guid id && !pictures.Contains(id))
+        {
+            throw Bad("picture_id", id, "a picture of the tag", "It names a picture the tag does not have.");
+        }
+    }
+
+    private static void Line(string field, string? text) => Text(field, text, MostLine);
+
+    private static void Note(string field, string? text) => Text(field, text ?? throw Bad(field, null, "words", $"The {InputException.InWords(field)} is missing."), MostNote);
+
+    private static void Text(string field, string? text, int most)
+    {
+        if (text?.Length > most)
+        {
+            throw Bad(field, text.Length, $"at most {most:#,0} letters", $"The {InputException.InWords(field)} is {text.Length:#,0} letters long; {most:#,0} are the most.");
+        }
+    }
+
+    private static void Range(string field, double value, double least, double most) => Core.Check.Within(value, least, most, field);
+
+    private static void Day(string field, DateTimeOffset at) => Range(field, at.Year, FirstYear, LastYear);
+
+    private static InputException Bad(string field, object? value, string allowed, string sentence) => new("bad_tag", field, value, allowed, sentence);
+}

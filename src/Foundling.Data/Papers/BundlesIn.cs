@@ -1,0 +1,285 @@
+using System.IO.Compression;
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using Foundling.Core;
+using Foundling.Core.Gauges;
+using Foundling.Core.Origin;
+using Foundling.Core.Tags;
+using Foundling.Data.Origin;
+using Foundling.Data.Pictures;
+using Foundling.Data.Store;
+using Foundling.Data.Tags;
+using Microsoft.EntityFrameworkCore;
+
+namespace Foundling.Data.Papers;
+
+/// <summary>A bundle that was judged and waits to be taken.</summary>
+/// <param name="Id">Key under which it waits.</param>
+/// <param name="Tag">The tag in it.</param>
+/// <param name="Gone">Pictures it names but does not hold.</param>
+/// <param name="Pages">Pages of the pattern book in it that this shop does not have.</param>
+/// <param name="Number">Number the tag would get here.</param>
+public sealed record BundleView(string Id, Tag Tag, IReadOnlyList<string> Gone, PatternBook Pages, int Number);
+
+/// <summary>
+/// Takes bundles from other shops in: a bundle is judged whole before anything of it is kept, shown, and then taken or let go.
+/// </summary>
+public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, PatternShelf patterns, FoundlingDb db, DataFolder folder, TimeProvider time)
+{
+    private const long MostDocumentBytes = 16L * 1024 * 1024, MostBytes = 512L * 1024 * 1024;
+    private const int MostEntries = 500, MostLines = 60;
+
+    private static readonly InputLimits Limits = new(Items: 30_000, All: 2_000_000, Letters: 20_000);
+
+    /// <summary>Judges a bundle and holds it until it is taken or let go.</summary>
+    /// <exception cref="InputException">Not a bundle, or one that does not hold together; nothing of it is kept.</exception>
+    public async Task<BundleView> Receive(Stream from, CancellationToken cancel = default)
+    {
+        string id = Guid.NewGuid().ToString("N");
+        try
+        {
+            TagDocument document;
+            await using (var zip = new ZipArchive(from, ZipArchiveMode.Read, leaveOpen: true))
+            {
+                document = await Judge(zip, cancel).ConfigureAwait(false);
+                foreach (string file in document.Tag.Pictures.Select(p => p.File).Distinct())
+                {
+                    await Keep(zip, file, cancel).ConfigureAwait(false);
+                }
+            }
+            // Only the document waits: its pictures are in the store already, to be swept if nobody takes them.
+            await Durable.Write(PathOf(id), JsonSerializer.SerializeToUtf8Bytes(document, BundleDesk.Json), cancel).ConfigureAwait(false);
+            return await View(id, document, cancel).ConfigureAwait(false);
+        }
+        catch (InvalidDataException)
+        {
+            throw Bad("This file is not a zip, or it is broken. Choose the papers bundle of a tag, a file ending in .zip.");
+        }
+    }
+
+    /// <summary>A bundle that waits, or null.</summary>
+    public async Task<BundleView?> Held(string? id, CancellationToken cancel = default) =>
+        await Read(id, cancel).ConfigureAwait(false) is { } document ? await View(id!, document, cancel).ConfigureAwait(false) : null;
+
+    /// <summary>Takes a bundle that waits into the shop. A number already taken is exchanged for the next free one.</summary>
+    /// <param name="id">Key under which it waits.</param>
+    /// <param name="pages">Lines of its pattern pages that come into this shop's book.</param>
+    /// <param name="cancel">Stops it.</param>
+    /// <exception cref="InputException">It does not wait any more.</exception>
+    public async Task<Tag> Take(string? id, IReadOnlyCollection<string> pages, CancellationToken cancel = default)
+    {
+        TagDocument document = await Read(id, cancel).ConfigureAwait(false) ?? throw Bad("That bundle does not wait here any more; send it again.");
+        Tag tag = document.Tag;
+        PatternBook here = await patterns.Read(cancel).ConfigureAwait(false);
+        PatternBook more = New(document, here).Only([.. pages]);
+        if (more.Lines.Count > 0)
+        {
+            await patterns.Change($"Pages that came with {tag.Label}", book => book.Join(more), cancel).ConfigureAwait(false);
+        }
+        Writing write = await db.Write(cancel).ConfigureAwait(false);
+        await using (write.ConfigureAwait(false))
+        {
+            if (await db.Tags.AnyAsync(t => t.Number == tag.Number, cancel).ConfigureAwait(false) || await AnyKnown(tag, cancel).ConfigureAwait(false))
+            {
+                await MakeRoom(tag, cancel).ConfigureAwait(false);
+            }
+            tag.ImportedAt = time.GetUtcNow();
+            await tags.BookIn(tag, cancel).ConfigureAwait(false);
+            await write.Done(cancel).ConfigureAwait(false);
+        }
+        return tag;
+    }
+
+    /// <summary>Lets a bundle go.</summary>
+    public void LetGo(string? id)
+    {
+        if (IsKey(id))
+        {
+            File.Delete(PathOf(id!));
+        }
+    }
+
+    /// <summary>Takes a tag that came in a bundle out of the shop again.</summary>
+    /// <exception cref="InputException">It did not come in a bundle.</exception>
+    public async Task TakeOut(Tag tag, CancellationToken cancel = default)
+    {
+        if (tag.ImportedAt is null)
+        {
+            throw Bad("Only a tag that came in a bundle can be taken out again.");
+        }
+        await db.Clock.Where(c => c.TagNumber == tag.Number).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
+        db.Tags.Remove(tag);
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+    }
+
+    private static async Task<TagDocument> Judge(ZipArchive zip, CancellationToken cancel)
+    {
+        if (zip.Entries.Count > MostEntries || zip.Entries.Sum(e => Math.Max(0, e.Length)) > MostBytes)
+        {
+            throw Bad($"This bundle is too large: at most {MostEntries} files and {MostBytes / 1024 / 1024} MB.");
+        }
+        if (zip.Entries.FirstOrDefault(e => e.FullName != BundleDesk.DocumentName && !PictureEntry().IsMatch(e.FullName)) is { } stray)
+        {
+            throw Bad($"The bundle holds \"{stray.FullName}\", which has no place in it. Nothing was imported.");
+        }
+        if (zip.Entries.GroupBy(e => e.FullName).FirstOrDefault(g => g.Count() > 1) is { } twice)
+        {
+            throw Bad($"The bundle holds \"{twice.Key}\" twice. Nothing was imported.");
+        }
+        ZipArchiveEntry entry = zip.GetEntry(BundleDesk.DocumentName) ?? throw Bad($"This zip holds no {BundleDesk.DocumentName}, so it is no papers bundle.");
+        TagDocument document;
+        try
+        {
+            byte[] bytes = await Bytes(entry, MostDocumentBytes, cancel).ConfigureAwait(false);
+            document = JsonSerializer.Deserialize<TagDocument>(bytes, BundleDesk.Json) ?? throw new JsonException();
+        }
+        catch (JsonException fault)
+        {
+            throw Bad($"The {BundleDesk.DocumentName} of this bundle cannot be read{(fault.Path is { Length: > 1 } path ? $" at {path}" : "")}. Nothing was imported.");
+        }
+        if (document.Format != BundleDesk.Format || document.Version != BundleDesk.FormatVersion)
+        {
+            throw Bad($"This bundle is \"{document.Format}\" version {document.Version}; this shop reads {BundleDesk.Format} version {BundleDesk.FormatVersion}.");
+        }
+        try
+        {
+            InputGuard.Check(document, Limits);
+        }
+        catch (InputException fault)
+        {
+            throw Bad($"{fault.Sentence} Nothing was imported.");
+        }
+        if (document.Tag.Pictures.FirstOrDefault(p => !PictureStore.IsFileName(p.File)) is not null)
+        {
+            throw Bad("The tag in this bundle does not hold together: a picture has a name that is none. Nothing was imported.");
+        }
+        if (TagCheck.Of(document.Tag) is [{ } first, ..] faults)
+        {
+            throw Bad($"The tag in this bundle does not hold together: {first.Sentence}{(faults.Count > 1 ? $" And {faults.Count - 1} more of the kind." : "")} Nothing was imported.");
+        }
+        Judge(document.PatternBook);
+        return document;
+    }
+
+    private static void Judge(PatternBook? pages)
+    {
+        if (pages is null)
+        {
+            return;
+        }
+        if (pages.Lines.Count > MostLines)
+        {
+            throw Bad($"This bundle brings {pages.Lines.Count} lines for the pattern book; {MostLines} are the most. Nothing was imported.");
+        }
+        try
+        {
+            // Joined to an empty book, so that they are judged by themselves.
+            _ = new PatternBook([], []).Join(pages);
+        }
+        catch (InputException fault)
+        {
+            throw Bad($"The pattern pages in this bundle do not hold together: {fault.Sentence} Nothing was imported.");
+        }
+    }
+
+    private async Task Keep(ZipArchive zip, string file, CancellationToken cancel)
+    {
+        if (zip.GetEntry(BundleDesk.PictureFolder + file) is not { } entry)
+        {
+            return;
+        }
+        using var content = new MemoryStream(await Bytes(entry, PictureStore.MostBytes, cancel).ConfigureAwait(false));
+        Picture kept = await pictures.Add(content, file, "", cancel).ConfigureAwait(false);
+        if (kept.File != file)
+        {
+            throw Bad($"The picture {file} was changed since it was bundled. Nothing was imported.");
+        }
+    }
+
+    private async Task<TagDocument?> Read(string? id, CancellationToken cancel)
+    {
+        if (!IsKey(id) || !File.Exists(PathOf(id!)))
+        {
+            return null;
+        }
+        return JsonSerializer.Deserialize<TagDocument>(await File.ReadAllBytesAsync(PathOf(id!), cancel).ConfigureAwait(false), BundleDesk.Json);
+    }
+
+    private async Task<BundleView> View(string id, TagDocument document, CancellationToken cancel)
+    {
+        int number = await db.Tags.AnyAsync(t => t.Number == document.Tag.Number, cancel).ConfigureAwait(false) ? await tags.NextNumber(cancel).ConfigureAwait(false) : document.Tag.Number;
+        List<string> gone = [.. document.Tag.Pictures.Select(p => p.File).Distinct().Where(f => !pictures.IsWhole(f))];
+        return new BundleView(id, document.Tag, gone, New(document, await patterns.Read(cancel).ConfigureAwait(false)), number);
+    }
+
+    /// <summary>Pages of a bundle that this shop does not have; its own are left as they are.</summary>
+    private static PatternBook New(TagDocument document, PatternBook here) =>
+        document.PatternBook is { } pages ? pages.Only([.. pages.Lines.Select(l => l.Id).Where(id => here.Lines.All(l => l.Id != id))]) : new PatternBook([], []);
+
+    private async Task<bool> AnyKnown(Tag tag, CancellationToken cancel) =>
+        await Known<Look>(tag.Looks.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<LookAside>(tag.Aside.Select(x => x.Id), cancel).ConfigureAwait(false)
+        || await Known<Finding>(tag.Findings.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Measurement>(tag.Measurements.Select(x => x.Id), cancel).ConfigureAwait(false)
+        || await Known<CountRecord>(tag.Counts.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Picture>(tag.Pictures.Select(x => x.Id), cancel).ConfigureAwait(false)
+        || await Known<LogEntry>(tag.Log.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Wait>(tag.Waits.Select(x => x.Id), cancel).ConfigureAwait(false)
+        || await Known<SoleRecord>(tag.Surveys.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<ProofRecord>(tag.Proofs.Select(x => x.Id), cancel).ConfigureAwait(false);
+
+    private async Task<bool> Known<T>(IEnumerable<Guid> keys, CancellationToken cancel)
+        where T : class
+    {
+        Guid[] all = [.. keys];
+        return all.Length > 0 && await db.Set<T>().AnyAsync(x => all.Contains(EF.Property<Guid>(x, "Id")), cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Gives a tag a free number, and everything on it new keys.</summary>
+    private async Task MakeRoom(Tag tag, CancellationToken cancel)
+    {
+        if (await db.Tags.AnyAsync(t => t.Number == tag.Number, cancel).ConfigureAwait(false))
+        {
+            tag.Number = await tags.NextNumber(cancel).ConfigureAwait(false);
+        }
+        foreach (Picture picture in tag.Pictures)
+        {
+            var id = Guid.CreateVersion7();
+            tag.Looks.FindAll(l => l.PictureId == picture.Id).ForEach(l => l.PictureId = id);
+            tag.Findings.FindAll(f => f.PictureId == picture.Id).ForEach(f => f.PictureId = id);
+            tag.Counts.FindAll(c => c.PictureId == picture.Id).ForEach(c => c.PictureId = id);
+            picture.Id = id;
+        }
+        tag.Looks.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Aside.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Counts.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Measurements.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Findings.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Log.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Waits.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Surveys.ForEach(x => x.Id = Guid.CreateVersion7());
+        tag.Proofs.ForEach(x => x.Id = Guid.CreateVersion7());
+    }
+
+    private static async Task<byte[]> Bytes(ZipArchiveEntry entry, long most, CancellationToken cancel)
+    {
+        await using Stream stream = await entry.OpenAsync(cancel).ConfigureAwait(false);
+        using var memory = new MemoryStream();
+        byte[] buffer = new byte[81_920];
+        int read;
+        // The sizes in a zip are only claims, so what really comes out is counted.
+        while ((read = await stream.ReadAsync(buffer, cancel).ConfigureAwait(false)) > 0)
+        {
+            memory.Write(buffer, 0, read);
+            if (memory.Length > most)
+            {
+                throw Bad($"\"{entry.FullName}\" in this bundle is too large. Nothing was imported.");
+            }
+        }
+        return memory.ToArray();
+    }
+
+    private string PathOf(string id) => Path.Combine(folder.Incoming, id + ".json");
+
+    private static bool IsKey(string? id) => id is { Length: 32 } && id.All(char.IsAsciiHexDigitLower);
+
+    private static InputException Bad(string sentence) => new("not_a_bundle", "bundle", null, "a papers bundle", sentence);
+
+    [GeneratedRegex(@"^pictures/[0-9a-f]{32}\.(jpg|png|webp)\z")]
+    private static partial Regex PictureEntry();
+}
