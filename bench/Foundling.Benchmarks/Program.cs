@@ -17,6 +17,11 @@ if (args is ["seed", string count, string folder])
     await Seed.Fill(int.Parse(count, System.Globalization.CultureInfo.InvariantCulture), folder);
     return;
 }
+if (args is ["heavy", string heavy])
+{
+    await Heavy.Fill(heavy);
+    return;
+}
 if (args is ["recovery"])
 {
     Recovery.Print();

@@ -13,12 +13,8 @@ internal static class Seed
     public static async Task Fill(int count, string path)
     {
         var folder = new DataFolder(Path.GetFullPath(path));
-        folder.Create();
+        using Opening opening = Opening.Of(folder);
         var options = (DbContextOptions<FoundlingDb>)folder.Configure(new DbContextOptionsBuilder<FoundlingDb>()).Options;
-        await using (var db = new FoundlingDb(options))
-        {
-            await db.Database.MigrateAsync();
-        }
         var random = new Random(1);
         for (int from = 1; from <= count; from += 500)
         {

@@ -14,7 +14,7 @@ public sealed class RunningShop : IDisposable
 {
     private Process? _process;
 
-    public RunningShop(bool demo = true, string? folder = null)
+    public RunningShop(bool demo = true, string? folder = null, bool start = true)
     {
         Demo = demo;
         Folder = folder ?? Directory.CreateTempSubdirectory("foundling-run-").FullName;
@@ -22,7 +22,10 @@ public sealed class RunningShop : IDisposable
         listener.Start();
         Port = ((IPEndPoint)listener.LocalEndpoint).Port;
         listener.Stop();
-        Start();
+        if (start)
+        {
+            Start();
+        }
     }
 
     public static string Root { get; } = FindRoot();
@@ -32,6 +35,9 @@ public sealed class RunningShop : IDisposable
     public string Folder { get; }
 
     public int Port { get; }
+
+    /// <summary>Most memory the program has held so far, MB.</summary>
+    public long MostMegabytes => long.Parse(File.ReadLines($"/proc/{_process!.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[^2]) / 1024;
 
     public string Address => $"http://localhost:{Port}";
 
@@ -47,15 +53,7 @@ public sealed class RunningShop : IDisposable
 
     public void Start()
     {
-        // The program built beside these tests, in the same configuration.
-        string output = AppContext.BaseDirectory.Replace(Path.Combine("tests", "Foundling.Browser.Tests"), Path.Combine("src", "Foundling.Web"), StringComparison.Ordinal);
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        start.ArgumentList.Add(Path.Combine(output, "Foundling.Web.dll"));
-        foreach (string argument in new[] { "--port", Port.ToString(), "--data", Folder }.Concat(Demo ? ["--demo"] : []))
-        {
-            start.ArgumentList.Add(argument);
-        }
-        _process = Process.Start(start)!;
+        _process = Process.Start(Command())!;
         var open = new TaskCompletionSource();
         var said = new System.Text.StringBuilder();
         _process.OutputDataReceived += (_, line) =>
@@ -74,6 +72,28 @@ public sealed class RunningShop : IDisposable
         open.Task.Wait(TimeSpan.FromSeconds(60)).ShouldBeTrue(said.ToString());
     }
 
+    /// <summary>Starts the program and ends it after a while, wherever it is by then.</summary>
+    public void StartAndKill(TimeSpan after)
+    {
+        using Process process = Process.Start(Command())!;
+        process.WaitForExit(after);
+        process.Kill(entireProcessTree: true);
+        process.WaitForExit();
+    }
+
+    private ProcessStartInfo Command()
+    {
+        // The program built beside these tests, in the same configuration.
+        string output = AppContext.BaseDirectory.Replace(Path.Combine("tests", "Foundling.Browser.Tests"), Path.Combine("src", "Foundling.Web"), StringComparison.Ordinal);
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
+        start.ArgumentList.Add(Path.Combine(output, "Foundling.Web.dll"));
+        foreach (string argument in new[] { "--port", Port.ToString(), "--data", Folder }.Concat(Demo ? ["--demo"] : []))
+        {
+            start.ArgumentList.Add(argument);
+        }
+        return start;
+    }
+
     /// <summary>Ends the process as a power cut would.</summary>
     public void Kill()
     {
@@ -90,6 +110,19 @@ public sealed class RunningShop : IDisposable
             Kill();
         }
         Directory.Delete(Folder, recursive: true);
+    }
+}
+
+/// <summary>Waits for what happens elsewhere.</summary>
+internal static class Waiting
+{
+    /// <summary>Waits until a condition holds.</summary>
+    public static async Task Until(Func<bool> condition, string what)
+    {
+        for (var watch = Stopwatch.StartNew(); !condition(); await Task.Delay(20))
+        {
+            watch.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(40), what);
+        }
     }
 }
 

@@ -147,19 +147,19 @@ public sealed class DatingEngine
     }
 
     /// <summary>Likelihood of one observation over all hypotheses, before stock and swaps.</summary>
-    internal double[] Likelihood(Observation o)
+    /// <param name="o">The observation.</param>
+    /// <param name="into">Where it is written, so that many can be weighed without filling memory; null for a new array.</param>
+    internal double[] Likelihood(Observation o, double[]? into = null)
     {
-        var result = new double[LogPrior.Length];
+        double[] result = into ?? new double[LogPrior.Length];
         if (o.Mark is not null)
         {
             // A mark says the same about every line.
-            for (int year = FirstYear; year <= LastYear; year++)
+            double[] years = [.. Enumerable.Range(FirstYear, YearCount).Select(year => MarkLikelihood(o, year))];
+            for (int l = 0; l < Lines.Count; l++)
             {
-                double likelihood = MarkLikelihood(o, year);
-                for (int l = 0; l < Lines.Count; l++)
-                {
-                    result[Index(l, year)] = likelihood;
-                }
+                (int from, int to) = Spans[l];
+                Array.Copy(years, from - (l * YearCount), result, from, to - from + 1);
             }
             return result;
         }
@@ -170,16 +170,26 @@ public sealed class DatingEngine
             (double[]? shares, bool[]? says) = _curves[l].Share(trait.Id, o.Variant!);
             int at = l * YearCount;
             (int first, int last) = Spans[l];
+            if (says is null)
+            {
+                Array.Fill(result, even, first, last - first + 1);
+                continue;
+            }
             for (int i = first - at; i <= last - at; i++)
             {
-                result[at + i] = says?[i] == true ? ((1 - misread) * (shares?[i] ?? 0)) + (misread * even) : even;
+                result[at + i] = says[i] ? ((1 - misread) * (shares is null ? 0 : shares[i])) + (misread * even) : even;
             }
         }
         return result;
     }
 
     /// <summary>A part's factor: its evidence, lagged by stock, mixed with the chance that it was swapped.</summary>
-    internal double[] Factor(double[] likelihood, string part, out double swappedMean, out double[] lagged)
+    /// <param name="likelihood">Its evidence over all hypotheses.</param>
+    /// <param name="part">The part.</param>
+    /// <param name="swappedMean">What the evidence says of a part from any tool.</param>
+    /// <param name="lagged">The evidence with the years a part may have lain.</param>
+    /// <param name="room">Where the lagged evidence and the factor are written; null for new arrays.</param>
+    internal double[] Factor(double[] likelihood, string part, out double swappedMean, out double[] lagged, (double[] Lagged, double[] Factor)? room = null)
     {
         int lag = PartRules.LagYears(part, _assumptions);
         double swap = PartRules.SwapPrior(part, _input.Kinship, _assumptions);
@@ -189,19 +199,20 @@ public sealed class DatingEngine
         }
         else
         {
-            lagged = new double[likelihood.Length];
+            lagged = room?.Lagged ?? new double[likelihood.Length];
             double total = Enumerable.Range(0, lag + 1).Sum(k => Math.Pow(_assumptions.StockDecay, k));
+            double[] weights = [.. Enumerable.Range(0, lag + 1).Select(k => Math.Pow(_assumptions.StockDecay, k) / total)];
             for (int l = 0; l < Lines.Count; l++)
             {
-                int first = Math.Max(FirstYear, Lines[l].FirstYear), last = Math.Min(LastYear, Lines[l].LastYear);
-                for (int year = first; year <= last; year++)
+                (int first, int last) = Spans[l];
+                for (int at = first; at <= last; at++)
                 {
-                    double sum = 0, weight = 1 / total;
-                    for (int k = 0; k <= lag; k++, weight *= _assumptions.StockDecay)
+                    double sum = 0;
+                    for (int k = 0; k <= lag; k++)
                     {
-                        sum += weight * likelihood[Index(l, Math.Max(year - k, first))];
+                        sum += weights[k] * likelihood[Math.Max(at - k, first)];
                     }
-                    lagged[Index(l, year)] = sum;
+                    lagged[at] = sum;
                 }
             }
         }
@@ -213,7 +224,7 @@ public sealed class DatingEngine
                 swappedMean += Prior[i] * lagged[i];
             }
         }
-        var factor = new double[lagged.Length];
+        double[] factor = room?.Factor ?? new double[lagged.Length];
         foreach ((int first, int last) in Spans)
         {
             for (int i = first; i <= last; i++)

@@ -17,7 +17,7 @@ public sealed class DatingPosterior
         _parts = parts;
         _logSize = logSize;
         Joint = Normalise(engine, observations.Count, parts, logSize);
-        EntropyBits = Entropy(Joint);
+        EntropyBits = Entropy(Joint, engine.Spans);
         ByYear = new double[DatingEngine.YearCount];
         for (int i = 0; i < Joint.Length; i++)
         {
@@ -119,17 +119,21 @@ public sealed class DatingPosterior
         return log;
     }
 
-    private static double Entropy(double[] weights)
+    private static double Entropy(double[] weights, (int First, int Last)[] spans)
     {
         // Hypotheses below one in 10^18 change nothing in fifteen digits.
         const double Negligible = 1e-18;
         double sum = 0, plogp = 0;
-        foreach (double w in weights)
+        foreach ((int first, int last) in spans)
         {
-            if (w > Negligible)
+            for (int i = first; i <= last; i++)
             {
-                sum += w;
-                plogp += w * Math.Log(w);
+                double w = weights[i];
+                if (w > Negligible)
+                {
+                    sum += w;
+                    plogp += w * Math.Log(w);
+                }
             }
         }
         return sum <= 0 ? 0 : (Math.Log(sum) - (plogp / sum)) / Math.Log(2);
@@ -150,7 +154,7 @@ public sealed class DatingPosterior
         else
         {
             double[] likelihood = _engine.Likelihood(same[0]);
-            foreach (double[] more in same.Skip(1).Select(_engine.Likelihood))
+            foreach (double[] more in same.Skip(1).Select(o => _engine.Likelihood(o)))
             {
                 for (int i = 0; i < likelihood.Length; i++)
                 {
@@ -179,8 +183,18 @@ public sealed class DatingPosterior
 
     /// <summary>Probability of each candidate line.</summary>
     public IReadOnlyDictionary<string, double> ByLine() => _engine.Lines
-        .Select((line, l) => (line.Id, P: Joint.AsSpan(l * DatingEngine.YearCount, DatingEngine.YearCount).ToArray().Sum()))
+        .Select((line, l) => (line.Id, P: MassOf(l)))
         .ToDictionary(x => x.Id, x => x.P);
+
+    private double MassOf(int line)
+    {
+        double sum = 0;
+        for (int i = _engine.Spans[line].First; i <= _engine.Spans[line].Last; i++)
+        {
+            sum += Joint[i];
+        }
+        return sum;
+    }
 
     /// <summary>Probability of each size as <c>line/size</c>; empty for lines without sizes.</summary>
     public IReadOnlyDictionary<string, double> BySize()
@@ -221,51 +235,82 @@ public sealed class DatingPosterior
         return result;
     }
 
+    /// <summary>Belief with a part's own evidence taken out again, not scaled to one.</summary>
+    private double[] WithoutPart(PartEvidence? now)
+    {
+        if (now is null)
+        {
+            return Joint;
+        }
+        var without = new double[Joint.Length];
+        foreach ((int first, int last) in _engine.Spans)
+        {
+            for (int i = first; i <= last; i++)
+            {
+                without[i] = Joint[i] <= 0 ? 0 : Joint[i] / now.Factor[i];
+            }
+        }
+        return without;
+    }
+
     /// <summary>What a further look would tell: expected bits for each trait not yet seen, best per minute first.</summary>
     public IReadOnlyList<NextLook> LookNext(int most = int.MaxValue)
     {
-        double misread = _engine.Misread(Confidence.Likely);
         HashSet<string> seen = [.. _observations.Where(o => o.Trait is not null).Select(o => o.Trait!)];
-        var looks = new List<NextLook>();
-        var weights = new double[Joint.Length];
-        foreach (Trait trait in _engine.Book.Traits)
+        Trait[] open = [.. _engine.Book.Traits.Where(t => !seen.Contains(t.Id) && Enumerable.Range(0, _engine.Lines.Count).Any(l => _engine.Knows(l, t.Id)))];
+        var withoutPart = open.Select(t => t.Part).Distinct().ToDictionary(p => p, p => WithoutPart(_parts.GetValueOrDefault(p)));
+        var bits = new double[open.Length];
+        // Traits say nothing of one another, so they are weighed side by side; each worker has room of its own.
+        Parallel.For(0, open.Length, () => new Room(Joint.Length), (i, _, room) =>
         {
-            if (seen.Contains(trait.Id) || !Enumerable.Range(0, _engine.Lines.Count).Any(l => _engine.Knows(l, trait.Id)))
+            bits[i] = EntropyBits - ExpectedEntropy(open[i], withoutPart[open[i].Part], room);
+            return room;
+        }, _ => { });
+        return [.. open.Select((t, i) => (Trait: t, Bits: bits[i], Minutes: _engine.MinutesFor(t.Effort))).Where(l => l.Bits >= 1e-6)
+            .Select(l => new NextLook(l.Trait.Id, l.Bits, l.Minutes, l.Bits / l.Minutes))
+            .OrderByDescending(l => l.BitsPerMinute).ThenBy(l => l.Trait, StringComparer.Ordinal).Take(most)];
+    }
+
+    private sealed record Room(double[] Likelihood, double[] Lagged, double[] Factor, double[] Weights)
+    {
+        public Room(int length)
+            : this(new double[length], new double[length], new double[length], new double[length])
+        {
+        }
+    }
+
+    /// <summary>Uncertainty left after a look at a trait, over what it may show, bits.</summary>
+    private double ExpectedEntropy(Trait trait, double[] without, Room room)
+    {
+        double[]? before = _parts.GetValueOrDefault(trait.Part)?.Likelihood;
+        double after = 0;
+        foreach (string variant in trait.Variants)
+        {
+            double[] likelihood = _engine.Likelihood(new Observation("", Confidence.Likely, trait.Id, variant), room.Likelihood);
+            if (before is not null)
             {
-                continue;
-            }
-            _parts.TryGetValue(trait.Part, out PartEvidence? now);
-            double after = 0;
-            foreach (string variant in trait.Variants)
-            {
-                double[] likelihood = _engine.Likelihood(new Observation("", Confidence.Likely, trait.Id, variant));
-                if (now is not null)
-                {
-                    for (int i = 0; i < likelihood.Length; i++)
-                    {
-                        likelihood[i] *= now.Likelihood[i];
-                    }
-                }
-                double[] factor = _engine.Factor(likelihood, trait.Part, out _, out _);
-                double p = 0;
                 foreach ((int first, int last) in _engine.Spans)
                 {
                     for (int i = first; i <= last; i++)
                     {
-                        weights[i] = Joint[i] <= 0 ? 0 : Joint[i] * factor[i] / (now?.Factor[i] ?? 1);
-                        p += weights[i];
+                        likelihood[i] *= before[i];
                     }
                 }
-                after += p * Entropy(weights);
             }
-            double bits = EntropyBits - after;
-            if (bits >= 1e-6)
+            double[] factor = _engine.Factor(likelihood, trait.Part, out _, out _, (room.Lagged, room.Factor));
+            double p = 0;
+            foreach ((int first, int last) in _engine.Spans)
             {
-                double minutes = _engine.MinutesFor(trait.Effort);
-                looks.Add(new NextLook(trait.Id, bits, minutes, bits / minutes));
+                for (int i = first; i <= last; i++)
+                {
+                    double weight = without[i] * factor[i];
+                    room.Weights[i] = weight;
+                    p += weight;
+                }
             }
+            after += p * Entropy(room.Weights, _engine.Spans);
         }
-        return [.. looks.OrderByDescending(l => l.BitsPerMinute).ThenBy(l => l.Trait, StringComparer.Ordinal).Take(most)];
+        return after;
     }
 }
 

@@ -102,10 +102,10 @@ public sealed class Lapping
     private double _offset, _tiltX, _tiltY, _worstForceError;
     private long _work;
 
-    /// <summary>Most cells, strokes and reports of a run, and most work in cells times passes: about a second.</summary>
+    /// <summary>Most cells, strokes and reports of a run, and most work in cells times passes: about half a second.</summary>
     public const int MostCells = 60_000, MostStrokes = 200_000, MostReports = 400;
 
-    private const long MostWork = 400_000_000;
+    private const long MostWork = 150_000_000;
     private const double MostMm = 5000, LeastForceN = 0.1, MostForceN = 2000;
 
     private Lapping(LappingInput input, Assumptions assumptions, CancellationToken cancel)

@@ -51,7 +51,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
             await Durable.Write(PathOf(id), JsonSerializer.SerializeToUtf8Bytes(document, BundleDesk.Json), cancel).ConfigureAwait(false);
             return await View(id, document, cancel).ConfigureAwait(false);
         }
-        catch (InvalidDataException)
+        catch (Exception fault) when (fault is not InputException && (fault is InvalidDataException or NotSupportedException or ArgumentException || (fault is IOException && StoreFault.Of(fault) is null)))
         {
             throw Bad("This file is not a zip, or it is broken. Choose the papers bundle of a tag, a file ending in .zip.");
         }

@@ -68,8 +68,8 @@ public static class GaugeForm
             else
             {
                 double value = field.Unit == "mm" ? Length.Parse(text, field.Name)
-                    : double.TryParse(text.Replace(',', '.').TrimEnd('%', '°', ' '), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
-                    : throw new InputException("not_a_number", field.Name, text, "a number", $"\"{text}\" is not a number.");
+                    : double.TryParse(text.Replace(',', '.').TrimEnd('%', '°', ' '), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) && double.IsFinite(number) ? number
+                    : throw new InputException("not_a_number", field.Name, text, "a number", $"\"{Shorten.To(text, 40)}\" is not a number.");
                 if (field.Whole && Math.Abs(value) < int.MaxValue)
                 {
                     input[field.Name] = (int)Math.Round(value);

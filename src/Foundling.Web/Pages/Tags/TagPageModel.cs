@@ -36,8 +36,12 @@ public abstract class TagPageModel(TagBook tags) : PageModel
 
     private FormMerge? _merge;
 
-    /// <summary>What its evidence adds up to, or null when nothing was looked at.</summary>
-    public DatingReport? Dated { get; protected set; }
+    /// <summary>What its evidence adds up to, or null when nothing was looked at. Worked out when it is first asked for.</summary>
+    public DatingReport? Dated => (_dated ??= new Lazy<DatingReport?>(() => HttpMethods.IsGet(Request.Method)
+        ? HttpContext.RequestServices.GetRequiredService<Datings>().Of(Tool, Patterns, Weigh)
+        : TagBook.Date(Tool, Patterns, Weigh ? int.MaxValue : 0, Weigh))).Value;
+
+    private Lazy<DatingReport?>? _dated;
 
     /// <summary>Key of this leaf.</summary>
     public abstract string Here { get; }
@@ -56,7 +60,6 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         Tool = tag;
         Patterns = await Book.Patterns();
         Booked = await Book.Booked(number);
-        Date();
         try
         {
             PageHandlerExecutedContext done = await next();
@@ -71,12 +74,11 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         {
             if (Request.Method == HttpMethods.Post)
             {
-                Date();
+                // A form may have changed the evidence.
+                _dated = null;
             }
         }
     }
-
-    private void Date() => Dated = TagBook.Date(Tool, Patterns, Weigh ? int.MaxValue : 0, Weigh);
 
     /// <summary>Reads a length that may be left empty; a bad one leaves a sentence at its field.</summary>
     protected double? ReadLength(string? text, string field, LengthUnits units, double least = 0.001, double most = 5000)
