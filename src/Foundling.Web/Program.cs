@@ -2,9 +2,11 @@ using Foundling.Data.Store;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Connections;
 
+int port = 0;
 try
 {
     ShopOptions options = ShopOptions.From(args, Environment.GetEnvironmentVariable);
+    port = options.Port;
     using Opening opening = Opening.Of(new DataFolder(options.DataPath));
     WebApplication app = FoundlingApp.Build(options);
     await FoundlingApp.Prepare(app, options);
@@ -17,9 +19,9 @@ catch (CannotOpenException fault)
     Console.Error.WriteLine(fault.Message);
     return 2;
 }
-catch (IOException fault) when (fault.InnerException is AddressInUseException)
+catch (IOException fault) when (fault.InnerException is AddressInUseException or AggregateException { InnerException: AddressInUseException })
 {
-    Console.Error.WriteLine($"{fault.Message.Split(':')[0].Trim()}: the port is in use by another program. Close that program, or choose another port with --port N.");
+    Console.Error.WriteLine($"Port {port} is in use by another program. Close that program, or choose another port with --port N.");
     return 2;
 }
 catch (Exception fault) when (StoreFault.Of(fault) is not null)

@@ -160,6 +160,7 @@ public sealed class Opening : IDisposable
         SqliteException { SqliteErrorCode: 26 } => $"{folder.Database} is no database any more. {Restore(folder)}",
         SqliteException { SqliteErrorCode: 11 } => $"The shop's book {folder.Database} is damaged. {Restore(folder)}",
         SqliteException { SqliteErrorCode: 14 } => $"{folder.Database} cannot be opened. {Restore(folder)}",
+        DirectoryNotFoundException or FileNotFoundException => $"{folder.Path} cannot be made there. Choose another folder with --data FOLDER.",
         _ => StoreFault.Of(fault)?.Kind switch
         {
             StoreFaultKind.Full => $"The disk is full, so {folder.Path} cannot be opened. Make room and start again; nothing was changed.",
