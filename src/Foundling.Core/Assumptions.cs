@@ -41,7 +41,15 @@ public sealed record Assumptions
     [Assumed("", "chance that other hardware was swapped")] public double SwapHardware { get; init; } = 0.15;
     [Assumed("", "chance that a frog was swapped")] public double SwapFrog { get; init; } = 0.06;
     [Assumed("", "chance that a saw plate was swapped")] public double SwapPlate { get; init; } = 0.05;
-    [Assumed("", "chance that a tool's maker is not in the pattern book")] public double UnknownShare { get; init; } = 0.05;
+    [Assumed("", "chance that a tool's maker is not in the pattern book, when a name was read that it knows")] public double UnknownShare { get; init; } = 0.05;
+    [Assumed("", "chance that the maker is not in the pattern book while no name or own mark was read")] public double NamelessShare { get; init; } = 0.6;
+    [Assumed("", "chance that a size is not in the pattern book")] public double OddSizeShare { get; init; } = 0.1;
+    [Assumed("", "how far another maker followed the habits of the trade")] public double OtherTrade { get; init; } = 0.8;
+    [Assumed("", "share of another maker's tools that bear no mark")] public double OtherPlain { get; init; } = 0.5;
+    [Assumed("", "how far another maker kept to the trade's sizes")] public double OtherSize { get; init; } = 0.5;
+    [Assumed("mm", "a size nobody listed may be of any length over this span")] public double FlatLengthMm { get; init; } = 400;
+    [Assumed("mm", "a size nobody listed may have an iron of any width over this span")] public double FlatIronWidthMm { get; init; } = 60;
+    [Assumed("years", "another maker may have begun so long before, or ended so long after, those of the book")] public int OtherYears { get; init; } = 30;
     [Assumed("", "likelihood ratio of a colour match between wedge and iron")] public double KinColour { get; init; } = 6;
     [Assumed("", "likelihood ratio of a matching shadow line")] public double KinShadow { get; init; } = 8;
     [Assumed("", "likelihood ratio of a matching fit")] public double KinFit { get; init; } = 3;

@@ -97,7 +97,7 @@ public sealed class KillTests
                     }
                     catch (Exception fault) when (fault is HttpRequestException or IOException or TaskCanceledException)
                     {
-                        return;
+                        // The program was ended, or is slow: whoever writes tries again until the round is over.
                     }
                 }
             });
@@ -155,7 +155,7 @@ public sealed class KillTests
     /// <summary>Someone who fills in forms without a browser.</summary>
     private sealed class Person(string address) : IDisposable
     {
-        private readonly HttpClient _client = new(new HttpClientHandler { AllowAutoRedirect = false, CookieContainer = new CookieContainer() }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(10) };
+        private readonly HttpClient _client = new(new HttpClientHandler { AllowAutoRedirect = false, CookieContainer = new CookieContainer() }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(30) };
 
         public void Dispose() => _client.Dispose();
 

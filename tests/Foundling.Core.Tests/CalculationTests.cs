@@ -42,7 +42,7 @@ public sealed class CalculationTests
 
     [Fact]
     public void A_bevel_and_its_face_lead_back_to_one_another() => Gen.Select(Gen.Double[0.5, 6], Gen.Double[5, 85]).Sample((t, beta) =>
-        Edge.Bevel(new BevelInput(t, t / Math.Sin(beta * Math.PI / 180))).BevelDeg.ShouldBe(beta, 1e-6));
+        Edge.Bevel(new BevelInput(t, t / Math.Sin(beta * Math.PI / 180))).BevelDeg!.Value.ShouldBe(beta, 1e-6));
 
     [Fact]
     public void More_grinding_never_leaves_more_steel() => Gen.Select(Gen.Double[0.03, 0.4], Gen.Double[0.2, 6], Gen.Double[5, 40]).Sample((depth, far, reserve) =>

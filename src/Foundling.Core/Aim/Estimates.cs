@@ -24,22 +24,35 @@ public sealed record ThreePoint(double Low, double Likely, double High)
 }
 
 /// <summary>Steps to add up.</summary>
-public sealed record TotalsInput(IReadOnlyList<ThreePoint> Steps, string Unit = "minutes");
+/// <param name="Steps">The steps.</param>
+/// <param name="Unit">Unit of the figures, in words.</param>
+/// <param name="CommonSpread">Share of the mean by which the same hands and the same tool make all steps quick or slow together.</param>
+public sealed record TotalsInput(IReadOnlyList<NamedEstimate> Steps, string Unit = "minutes", double CommonSpread = 0);
+
+/// <summary>A three-point estimate of a step that may have a name.</summary>
+public sealed record NamedEstimate(double Low, double Likely, double High, string? Name = null)
+{
+    /// <summary>The estimate alone.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public ThreePoint Estimate => new(Low, Likely, High);
+}
 
 /// <summary>A total: mean, spread, and the values not exceeded five and eight times in ten.</summary>
 public sealed record TotalsResult(double Mean, double Sd, double P50, double P80);
 
-/// <summary>Adds three-point estimates, steps taken as independent.</summary>
+/// <summary>Adds three-point estimates: steps vary each for itself, and all together by a common spread.</summary>
 public static class Totals
 {
     /// <summary>Standard deviations above the mean that eight in ten do not exceed.</summary>
     public const double Z80 = 0.8416;
 
     /// <summary>Totals of steps.</summary>
-    public static TotalsResult Of(TotalsInput input) => Of(input.Steps);
+    public static TotalsResult Of(TotalsInput input) => Of(input.Steps.Select(s => s.Estimate), Check.Within(input.CommonSpread, 0, 10, "common_spread"));
 
     /// <summary>Totals of steps.</summary>
-    public static TotalsResult Of(IEnumerable<ThreePoint> steps)
+    /// <param name="steps">The steps.</param>
+    /// <param name="commonSpread">Share of the mean that is common to all steps.</param>
+    public static TotalsResult Of(IEnumerable<ThreePoint> steps, double commonSpread = 0)
     {
         double mean = 0, variance = 0;
         foreach (ThreePoint step in steps)
@@ -47,7 +60,7 @@ public static class Totals
             mean += step.Ordered().Mean;
             variance += step.Variance;
         }
-        double sd = Math.Sqrt(variance);
+        double sd = Math.Sqrt(variance + (commonSpread * mean * commonSpread * mean));
         return new TotalsResult(mean, sd, mean, mean + (Z80 * sd));
     }
 }

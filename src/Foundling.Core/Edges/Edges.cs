@@ -1,10 +1,10 @@
 namespace Foundling.Core.Edges;
 
-/// <summary>Thickness of an iron and the length of its bevel face, mm.</summary>
-public sealed record BevelInput(double ThicknessMm, double BevelFaceMm);
+/// <summary>Thickness of an iron with the length of its bevel face, its bevel angle, or both to be compared.</summary>
+public sealed record BevelInput(double ThicknessMm, double? BevelFaceMm = null, double? BevelDeg = null);
 
-/// <summary>Bevel angle, degrees.</summary>
-public sealed record BevelResult(double BevelDeg);
+/// <summary>Bevel angle from the face that was measured, and bevel face from the angle that was given; null for what was not.</summary>
+public sealed record BevelResult(double? BevelDeg, double? BevelFaceMm = null);
 
 /// <summary>Thickness of a blade a little behind its edge, mm.</summary>
 public sealed record KnifeAngleInput(double ThicknessMm, double DistanceBehindEdgeMm, bool OneSided = false);
@@ -71,15 +71,22 @@ public static class Edge
 
     internal static double Deg(double radians) => radians * 180 / Math.PI;
 
-    /// <summary>Bevel angle asin(t / b) from the face b and the thickness t.</summary>
+    /// <summary>Bevel angle asin(t / b) from the face b and the thickness t, and the face t / sin(beta) from the angle.</summary>
     public static BevelResult Bevel(BevelInput input)
     {
-        Check.Positive(input.ThicknessMm);
-        Check.Positive(input.BevelFaceMm);
-        return input.BevelFaceMm < input.ThicknessMm - Whole.Slack
-            ? throw new InputException("bevel_face_shorter_than_thickness", "bevel_face_mm", input.BevelFaceMm, $"{input.ThicknessMm:0.###} or more",
-                $"A bevel face of {input.BevelFaceMm:0.###} mm cannot be shorter than the iron is thick ({input.ThicknessMm:0.###} mm).")
-            : new BevelResult(Deg(Math.Asin(Math.Min(1, input.ThicknessMm / input.BevelFaceMm))));
+        double t = Check.Positive(input.ThicknessMm);
+        if (input is { BevelFaceMm: null, BevelDeg: null })
+        {
+            throw new InputException("required", "bevel_face_mm", null, "the bevel face or the bevel angle", "Give the length of the bevel face, the bevel angle, or both to compare them.");
+        }
+        if (input.BevelFaceMm is double face && Check.Positive(face, "bevel_face_mm") < t - Whole.Slack)
+        {
+            throw new InputException("bevel_face_shorter_than_thickness", "bevel_face_mm", face, $"{t:0.###} or more",
+                $"A bevel face of {face:0.###} mm cannot be shorter than the iron is thick ({t:0.###} mm).");
+        }
+        return new BevelResult(
+            input.BevelFaceMm is double b ? Deg(Math.Asin(Math.Min(1, t / b))) : null,
+            input.BevelDeg is double beta ? t / Math.Sin(Rad(Check.Between(beta, 0, 90, "bevel_deg"))) : null);
     }
 
     /// <summary>Angle of a knife or axe from its thickness behind the edge.</summary>

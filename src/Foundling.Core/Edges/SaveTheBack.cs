@@ -19,7 +19,8 @@ public sealed record SaveTheBackInput(
     double ReserveMm,
     IReadOnlyList<Pit> Pits,
     bool Chisel = false,
-    GrindOn LapOn = GrindOn.P100OnGlass);
+    GrindOn LapOn = GrindOn.P100OnGlass,
+    GrindOn GrindOn = GrindOn.BenchGrinder);
 
 /// <summary>One way to save a back.</summary>
 public sealed record BackWay(double Minutes, double MetalMm3, double SetbackMm, double SteelLeftMm, int SharpeningsLeft)
@@ -92,7 +93,7 @@ public static class SaveTheBack
         };
 
         double back = stopping.Max(p => p.FarSideMm) + a.GrindPastPitMm, ground = w * t * back;
-        BackWay grind = Way(Edge.Minutes(ground, GrindOn.BenchGrinder, a), ground, back) with
+        BackWay grind = Way(Edge.Minutes(ground, input.GrindOn, a), ground, back) with
         {
             Refused = back > reserve + Whole.Slack ? "past_the_hard_steel" : null,
         };

@@ -11,7 +11,9 @@ public sealed record DateToolInput(
     Kinship? Kinship = null,
     bool ReportWeights = false,
     int ReportLookNext = 0,
-    IReadOnlyList<int>? ReportYears = null);
+    IReadOnlyList<int>? ReportYears = null,
+    double OtherShare = 0,
+    double OddSizeShare = 0);
 
 /// <summary>One place on a variant's curve.</summary>
 public sealed record Probe(string Line, string Trait, string Variant, int Year, Confidence Confidence = Confidence.Sure);
@@ -52,7 +54,7 @@ internal static class DatingGauges
     }
 
     private static DatingReport Report(DateToolInput input, PatternBook book, GaugeContext context) => Dating.Report(
-        new DatingInput(input.Observations, book, input.CandidateLines ?? [], input.Measurements, input.Kinship),
+        new DatingInput(input.Observations, book, input.CandidateLines ?? [], input.Measurements, input.Kinship, input.OtherShare, input.OddSizeShare),
         input.ReportWeights, Math.Clamp(input.ReportLookNext, 0, MostLooks), input.ReportYears, context.Assumptions);
 
     public static ProbeResult Probe(ProbeInput input, GaugeContext context)

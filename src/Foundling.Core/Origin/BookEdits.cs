@@ -124,7 +124,7 @@ public static partial class BookEdits
             {
                 Variants = [.. here.Variants, .. trait.Variants.Except(here.Variants)],
                 VariantNames = Union(here.VariantNames, trait.VariantNames), Drawings = Union(here.Drawings, trait.Drawings),
-                Name = trait.Name ?? here.Name, Note = trait.Note ?? here.Note,
+                Name = trait.Name ?? here.Name, Note = trait.Note ?? here.Note, Own = trait.Own || here.Own, None = trait.None ?? here.None,
             });
         }
         return other.Lines.Aggregate(joined, (b, line) => b.With(line));
@@ -142,7 +142,7 @@ public static partial class BookEdits
     {
         string id = NotId().Replace(words.ToLowerInvariant(), "_").Trim('_');
         id = id.Length == 0 ? "line" : id[..Math.Min(40, id.Length)];
-        HashSet<string> used = [.. taken, PatternLine.UnknownId];
+        HashSet<string> used = [.. taken, PatternLine.UnknownId, PatternLine.OtherId];
         return !used.Contains(id) ? id : Enumerable.Range(2, MostEntries).Select(i => $"{id}_{i}").First(i => !used.Contains(i));
     }
 
@@ -172,15 +172,23 @@ public static partial class BookEdits
             }
         }
         Id("part", trait.Part);
+        if (trait.None is not null && !trait.Variants.Contains(trait.None))
+        {
+            throw Bad("none", trait.None, string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no form \"{trait.None}\" that could mean no mark.");
+        }
+        if (trait.Own && trait.Variants.Contains(Trait.Another))
+        {
+            throw Bad("variants", Trait.Another, "another key", $"\"{Trait.Another}\" is kept for marks the book does not have.");
+        }
     }
 
     /// <summary>Refuses a line that does not hold together with its book.</summary>
     public static void Verify(PatternBook book, PatternLine line)
     {
         Id("line", line.Id);
-        if (line.Id == PatternLine.UnknownId)
+        if (!PatternLine.IsOfBook(line.Id))
         {
-            throw Bad("line", line.Id, "another name", "\"unknown\" is kept for tools of no known maker; choose another name.");
+            throw Bad("line", line.Id, "another name", $"\"{line.Id}\" is kept for tools of no known maker; choose another name.");
         }
         Text("maker", line.Maker, line.Range, line.Source, line.Note);
         if (string.IsNullOrWhiteSpace(line.Maker))

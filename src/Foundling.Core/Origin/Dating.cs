@@ -55,13 +55,24 @@ public sealed record DatingReport(
     [System.Text.Json.Serialization.JsonIgnore]
     public double[] ByYear { get; init; } = [];
 
+    /// <summary>Years within which a tool counts as dated; what is wider says nothing worth writing down.</summary>
+    public const int DatedWithinYears = 100;
+
+    /// <summary>True once the years are narrowed down to less than a century.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool IsDated => Interval90[1] - Interval90[0] < DatedWithinYears;
+
+    /// <summary>True when the maker is known well enough to be named: not likelier one the book does not have, nor nobody.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool NamesMaker => PLine.Where(p => !PatternLine.IsOfBook(p.Key)).Sum(p => p.Value) <= 0.5;
+
     /// <summary>The most probable line.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public string BestLine => PLine.MaxBy(p => p.Value).Key;
 
     /// <summary>The most probable line of the book, whatever is believed of no line at all; null when none was a candidate.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public string? BestKnownLine => PLine.Where(p => p.Key != PatternLine.UnknownId).OrderByDescending(p => p.Value).Select(p => p.Key).FirstOrDefault();
+    public string? BestKnownLine => PLine.Where(p => PatternLine.IsOfBook(p.Key)).OrderByDescending(p => p.Value).Select(p => p.Key).FirstOrDefault();
 }
 
 /// <summary>Dates a tool: the whole of one question.</summary>

@@ -6,12 +6,16 @@ namespace Foundling.Core.Origin;
 /// <param name="CandidateLines">Lines that may be meant; none means the unknown line.</param>
 /// <param name="Measurements">Measured length and iron width.</param>
 /// <param name="Kinship">Looks at wedge and iron together.</param>
+/// <param name="OtherShare">Chance before any evidence that a maker the book does not have made it; 0 leaves that out, 1 leaves the candidates out but for the habits of the trade.</param>
+/// <param name="OddSizeShare">Chance before any measurement that its size is none of those listed; 0 leaves that out.</param>
 public sealed record DatingInput(
     IReadOnlyList<Observation> Observations,
     PatternBook PatternBook,
     IReadOnlyList<string> CandidateLines,
     Measurements? Measurements = null,
-    Kinship? Kinship = null);
+    Kinship? Kinship = null,
+    double OtherShare = 0,
+    double OddSizeShare = 0);
 
 /// <summary>Measured sizes, mm.</summary>
 public sealed record Measurements(double? LengthMm = null, double? IronWidthMm = null);
@@ -34,6 +38,8 @@ public sealed class DatingEngine
     private readonly PatternBook _book;
     private readonly Dictionary<string, Trait> _traits;
     private readonly LineCurves[] _curves;
+    private readonly OtherMaker? _other;
+    private readonly Dictionary<(PatternLine, int, int), double> _tradeSizes = [];
     private readonly DatingInput _input;
 
     /// <summary>Prepares the hypotheses.</summary>
@@ -48,9 +54,13 @@ public sealed class DatingEngine
         {
             _traits[trait.Id] = trait;
         }
-        Lines = input.CandidateLines.Count == 0 ? [PatternLine.Unknown] : [.. input.CandidateLines.Distinct().Select(_book.LineOf)];
+        List<PatternLine> candidates = input.CandidateLines.Count == 0 ? [PatternLine.Unknown] : [.. input.CandidateLines.Distinct().Select(_book.LineOf)];
+        double other = Check.Within(input.OtherShare, 0, 1, "other_share");
+        Check.Within(input.OddSizeShare, 0, 0.999, "odd_size_share");
+        _other = other > 0 && input.CandidateLines.Count > 0 ? new OtherMaker(candidates, _assumptions) : null;
+        Lines = _other is null ? candidates : other >= 1 ? [_other.Line] : [.. candidates, _other.Line];
         _curves = [.. Lines.Select(LineCurves.Of)];
-        double shares = Lines.Sum(l => Check.Positive(l.Share));
+        double shares = candidates.Sum(l => Check.Positive(l.Share));
         Spans = new (int, int)[Lines.Count];
         Prior = new double[Lines.Count * YearCount];
         LogPrior = new double[Lines.Count * YearCount];
@@ -66,7 +76,7 @@ public sealed class DatingEngine
             Spans[l] = (Index(l, from), Index(l, to));
             for (int year = from; year <= to; year++)
             {
-                Prior[Index(l, year)] = Lines[l].Share / shares / (to - from + 1);
+                Prior[Index(l, year)] = (Lines[l].Id == PatternLine.OtherId && _other is not null ? other : Lines[l].Share / shares * (_other is null ? 1 : 1 - other)) / (to - from + 1);
                 LogPrior[Index(l, year)] = Math.Log(Prior[Index(l, year)]);
             }
         }
@@ -100,9 +110,12 @@ public sealed class DatingEngine
             throw new InputException("required", "trait", o.Id, "a trait with its variant, or a mark", "Each observation needs a trait with its variant, or a mark.");
         }
         Trait trait = _traits.TryGetValue(o.Trait, out Trait? found) ? found : _book.TraitOf(o.Trait);
-        return trait.Variants.Contains(o.Variant) ? trait : throw new InputException("unknown_variant", "variant", o.Variant,
+        return Answers(trait).Contains(o.Variant) ? trait : throw new InputException("unknown_variant", "variant", o.Variant,
             string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no variant \"{o.Variant}\".");
     }
+
+    /// <summary>What can be seen of a trait: its variants, and of a maker's own mark, where other makers count, another one.</summary>
+    internal IReadOnlyList<string> Answers(Trait trait) => _other is not null ? trait.Answers : trait.Variants;
 
     /// <summary>The part an observation speaks of.</summary>
     internal string PartOf(Observation o) => o.Trait is null ? o.Part ?? "body" : TraitOf(o).Part;
@@ -164,9 +177,20 @@ public sealed class DatingEngine
             return result;
         }
         Trait trait = TraitOf(o);
-        double misread = Misread(o.Confidence), even = 1.0 / trait.Variants.Count;
+        int answers = Answers(trait).Count;
+        double misread = Misread(o.Confidence), even = 1.0 / answers;
         for (int l = 0; l < Lines.Count; l++)
         {
+            if (_other is not null && Lines[l] == _other.Line)
+            {
+                (int from, int to) = Spans[l];
+                double[] trade = _other.Share(trait, o.Variant!, answers);
+                for (int i = from; i <= to; i++)
+                {
+                    result[i] = ((1 - misread) * trade[i - (l * YearCount)]) + (misread * even);
+                }
+                continue;
+            }
             (double[]? shares, bool[]? says) = _curves[l].Share(trait.Id, o.Variant!);
             int at = l * YearCount;
             (int first, int last) = Spans[l];
@@ -253,15 +277,37 @@ public sealed class DatingEngine
             Density(size?.LengthMm, _input.Measurements?.LengthMm, _assumptions.LengthSigmaMm)
             * Density(size?.IronWidthMm, _input.Measurements?.IronWidthMm, _assumptions.IronWidthSigmaMm);
 
-        IReadOnlyList<LineSize> all = Lines[line].SizesOrNone;
-        if (all.Count == 0)
+        // Where a size is none of those listed, any size is as likely as any other.
+        double Flat() => (_input.Measurements?.LengthMm is null ? 1 : 1 / _assumptions.FlatLengthMm) * (_input.Measurements?.IronWidthMm is null ? 1 : 1 / _assumptions.FlatIronWidthMm);
+        IReadOnlyList<(LineSize? Size, double Weight)> OfLine(PatternLine of)
         {
-            return [(null, Of(null))];
+            IReadOnlyList<LineSize> all = of.SizesOrNone;
+            if (all.Count == 0)
+            {
+                return [(null, Of(null))];
+            }
+            List<LineSize> made = [.. all.Where(s => (s.FirstYear ?? int.MinValue) <= year && year <= (s.LastYear ?? int.MaxValue))];
+            IReadOnlyList<LineSize> counted = made.Count > 0 ? made : all;
+            double listed = 1 - _input.OddSizeShare;
+            IEnumerable<(LineSize?, double)> sizes = counted.Select(s => ((LineSize?)s, listed * Of(s) / counted.Count));
+            return _input.OddSizeShare > 0 ? [.. sizes, (LineSize.NotInBook, _input.OddSizeShare * Flat())] : [.. sizes];
         }
-        List<LineSize> made = [.. all.Where(s => (s.FirstYear ?? int.MinValue) <= year && year <= (s.LastYear ?? int.MaxValue))];
-        IReadOnlyList<LineSize> counted = made.Count > 0 ? made : all;
-        return [.. counted.Select(s => ((LineSize?)s, Of(s) / counted.Count))];
+        if (_other is null || Lines[line] != _other.Line)
+        {
+            return OfLine(Lines[line]);
+        }
+        List<double> trade = [.. _other.Trade.Where(l => l.SizesOrNone.Count > 0 && l.FirstYear <= year && year <= l.LastYear).Select(l => OfTrade(l))];
+        double OfTrade(PatternLine l)
+        {
+            // The sizes made change in few years only, so what they say together is reckoned once for each set of them.
+            var made = (l, l.SizesOrNone.Count(s => (s.FirstYear ?? int.MinValue) <= year), l.SizesOrNone.Count(s => (s.LastYear ?? int.MaxValue) < year));
+            return _tradeSizes.TryGetValue(made, out double sum) ? sum : _tradeSizes[made] = OfLine(l).Sum(s => s.Weight);
+        }
+        return [(null, _other.Trade.All(l => l.SizesOrNone.Count == 0) ? Of(null) : trade.Count == 0 ? Flat() : (_assumptions.OtherSize * trade.Average()) + ((1 - _assumptions.OtherSize) * Flat()))];
     }
+
+    /// <summary>True when a size may be none of those listed.</summary>
+    internal bool CountsOddSizes => _input.OddSizeShare > 0;
 
     internal double SwapPriorOf(string part) => PartRules.SwapPrior(part, _input.Kinship, _assumptions);
 

@@ -210,6 +210,10 @@ public sealed class DatingPosterior
             {
                 result[$"{_engine.Lines[l].Id}/{size.Id}"] = 0;
             }
+            if (_engine.CountsOddSizes)
+            {
+                result[$"{_engine.Lines[l].Id}/{LineSize.NotInBook.Id}"] = 0;
+            }
             for (int year = DatingEngine.FirstYear; year <= DatingEngine.LastYear; year++)
             {
                 double p = Joint[DatingEngine.Index(l, year)];
@@ -284,7 +288,7 @@ public sealed class DatingPosterior
     {
         double[]? before = _parts.GetValueOrDefault(trait.Part)?.Likelihood;
         double after = 0;
-        foreach (string variant in trait.Variants)
+        foreach (string variant in _engine.Answers(trait))
         {
             double[] likelihood = _engine.Likelihood(new Observation("", Confidence.Likely, trait.Id, variant), room.Likelihood);
             if (before is not null)

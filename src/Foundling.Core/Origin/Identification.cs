@@ -10,7 +10,7 @@ public sealed record IdentificationInput(IReadOnlyList<Observation> Observations
 
 /// <summary>What it may be.</summary>
 /// <param name="PKind">Belief per kind of tool; a line of several kinds shares its belief out evenly. What no line explains is not in it.</param>
-/// <param name="PMaker">Belief per maker; <see cref="PatternLine.UnknownId"/> is "none of these".</param>
+/// <param name="PMaker">Belief per maker; <see cref="PatternLine.OtherId"/> is a maker the book does not have.</param>
 /// <param name="Dating">The whole report over all candidate lines.</param>
 public sealed record IdentificationResult(IReadOnlyDictionary<string, double> PKind, IReadOnlyDictionary<string, double> PMaker, DatingReport Dating);
 
@@ -30,7 +30,7 @@ public static class Identification
         // A tool cannot show a look on a part its kind does not have; only a misread one.
         PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l with { Share = l.Share * Math.Pow(a.SureMisread, foreign) } : l)] };
         DatingReport report = Dating.Report(
-            new DatingInput(input.Observations, weighed.WithUnknown(lines, a), [.. lines.Select(l => l.Id), PatternLine.UnknownId], input.Measurements), lookNext: lookNext, assumptions: a);
+            new DatingInput(input.Observations, weighed, [.. lines.Select(l => l.Id)], input.Measurements, null, lines.Count == 0 ? 0 : OtherMaker.ShareFor(input.Observations, book, false, a), a.OddSizeShare), lookNext: lookNext, assumptions: a);
         var kinds = new Dictionary<string, double>();
         var makers = new Dictionary<string, double>();
         foreach (PatternLine line in lines)
@@ -43,7 +43,7 @@ public static class Identification
                 kinds[kind] = kinds.GetValueOrDefault(kind) + (report.PLine[line.Id] / of.Count);
             }
         }
-        makers[PatternLine.UnknownId] = report.PLine[PatternLine.UnknownId];
+        makers[PatternLine.OtherId] = report.PLine.Where(l => !PatternLine.IsOfBook(l.Key)).Sum(l => l.Value);
         return new IdentificationResult(kinds, makers, report);
     }
 

@@ -36,6 +36,8 @@ public sealed record Statement(string? Source = null, string? Note = null);
 /// <param name="VariantNames">What each variant looks like, in words.</param>
 /// <param name="Drawings">A small drawing of each variant.</param>
 /// <param name="Note">Where to look and what is easily mistaken.</param>
+/// <param name="Own">A maker's own mark, which says whose a tool is; else a habit of the trade, which says years alone.</param>
+/// <param name="None">The variant of an own mark that means no mark at all; null when there is none.</param>
 public sealed record Trait(
     string Id,
     string Part,
@@ -44,15 +46,25 @@ public sealed record Trait(
     string? Name = null,
     IReadOnlyDictionary<string, string>? VariantNames = null,
     IReadOnlyDictionary<string, VariantDrawing>? Drawings = null,
-    string? Note = null)
+    string? Note = null,
+    bool Own = false,
+    string? None = null)
 {
+    /// <summary>What can be seen of an own mark besides the variants of the book: a mark, but none of these.</summary>
+    public const string Another = "another";
+
+
+    /// <summary>What can be seen of it: its variants, and of an own mark also another one.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<string> Answers => Own ? [.. Variants, Another] : Variants;
+
     /// <summary>The trait in words.</summary>
     [JsonIgnore]
     public string Title => Name ?? Id.Replace('_', ' ');
 
     /// <summary>A variant in words.</summary>
     public string VariantTitle(string variant) =>
-        VariantNames is not null && VariantNames.TryGetValue(variant, out string? name) ? name : variant.Replace('_', ' ');
+        VariantNames is not null && VariantNames.TryGetValue(variant, out string? name) ? name : variant == Another && Own ? "a mark, but none of these" : variant.Replace('_', ' ');
 
     /// <summary>The small drawing of a variant, or null.</summary>
     public VariantDrawing? DrawingOf(string variant) => Drawings?.GetValueOrDefault(variant);
@@ -64,7 +76,11 @@ public sealed record Trait(
 /// <param name="IronWidthMm">Nominal iron width, mm.</param>
 /// <param name="FirstYear">First year made; the line's own when absent.</param>
 /// <param name="LastYear">Last year made; the line's own when absent.</param>
-public sealed record LineSize(string Id, double? LengthMm = null, double? IronWidthMm = null, int? FirstYear = null, int? LastYear = null);
+public sealed record LineSize(string Id, double? LengthMm = null, double? IronWidthMm = null, int? FirstYear = null, int? LastYear = null)
+{
+    /// <summary>Stands for a size the book does not list.</summary>
+    public static LineSize NotInBook { get; } = new("not_in_book");
+}
 
 /// <summary>One maker's range: a page in the pattern book.</summary>
 /// <param name="Id">Key, unique in the book.</param>
@@ -96,10 +112,19 @@ public sealed record PatternLine(
     /// <summary>Key of the line that stands in when no line is a candidate.</summary>
     public const string UnknownId = "unknown";
 
+    /// <summary>Key of the line that stands for a maker the book does not have.</summary>
+    public const string OtherId = "other";
+
+    /// <summary>True for a line of the book, and not one that stands in for a maker nobody knows.</summary>
+    public static bool IsOfBook(string id) => id is not (UnknownId or OtherId);
+
     /// <summary>The line for a tool of no known maker: all years, universal marks only.</summary>
     public static PatternLine Unknown { get; } = new(
         UnknownId, DatingEngine.FirstYear, DatingEngine.LastYear,
         new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "unknown maker");
+
+    /// <summary>The line that stands for a maker the book does not have, for its name alone.</summary>
+    public static PatternLine Other { get; } = Unknown with { Id = OtherId, Maker = "a maker not in the book" };
 
     /// <summary>Sizes made, empty when none are listed.</summary>
     [JsonIgnore]
@@ -126,20 +151,8 @@ public sealed record PatternBook(IReadOnlyList<Trait> Traits, IReadOnlyList<Patt
     /// <summary>Finds a line or says that the book has none of that name.</summary>
     public PatternLine LineOf(string id) =>
         Lines.FirstOrDefault(l => l.Id == id)
-        ?? (id == PatternLine.UnknownId ? PatternLine.Unknown : null)
+        ?? (id == PatternLine.UnknownId ? PatternLine.Unknown : id == PatternLine.OtherId ? PatternLine.Other : null)
         ?? throw new InputException("unknown_line", "line", id, "a line of the pattern book", $"The pattern book has no line \"{id}\".");
-
-    /// <summary>
-    /// The book with the honest "none of these": a line of no known maker that holds a set share of the belief in
-    /// <paramref name="candidates"/> before any evidence.
-    /// </summary>
-    public PatternBook WithUnknown(IReadOnlyList<PatternLine> candidates, Assumptions assumptions) => this with
-    {
-        Lines = [.. Lines.Where(l => l.Id != PatternLine.UnknownId), PatternLine.Unknown with
-        {
-            Share = candidates.Count == 0 ? 1 : candidates.Sum(l => l.Share) * assumptions.UnknownShare / (1 - assumptions.UnknownShare),
-        }],
-    };
 
     /// <summary>Lines that cover a kind of tool.</summary>
     public IEnumerable<PatternLine> LinesFor(string kind) => Lines.Where(l => l.Kinds?.Contains(kind) == true);

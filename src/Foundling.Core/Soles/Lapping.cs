@@ -96,7 +96,7 @@ public sealed class Lapping
     private readonly LappingInput _input;
     private readonly Assumptions _a;
     private readonly double[] _x, _y, _z;
-    private readonly double _k, _force, _fx, _fy, _rate;
+    private readonly double _k, _force, _fx, _fy, _rate, _area;
     private readonly int[][] _zones;
     private readonly CancellationToken _cancel;
     private double _offset, _tiltX, _tiltY, _worstForceError;
@@ -128,13 +128,15 @@ public sealed class Lapping
         // um per 100 strokes at 10 kPa to mm per stroke at 1 MPa
         _rate = RateOf(input.Grit) * input.Metal switch { LapMetal.HardenedSteel => 0.3, LapMetal.Brass => 1.5, _ => 1 } * 1e-3;
         List<(double X, double Y)> cells = [];
-        int nx = (int)Math.Round(l / cell), ny = (int)Math.Round(w / cell);
+        int nx = Math.Max(1, (int)Math.Round(l / cell)), ny = Math.Max(1, (int)Math.Round(w / cell));
+        _area = l / nx * (w / ny);
         for (int i = 0; i < nx; i++)
         {
             for (int j = 0; j < ny; j++)
             {
                 double x = (i + 0.5) * l / nx, y = (j + 0.5) * w / ny;
-                bool open = input.MouthOpening is { } m && x >= m.FromMm && x <= m.ToMm && Math.Abs(y - (w / 2)) <= m.WidthMm / 2;
+                // A centre on the very border of an opening stays sole.
+                bool open = input.MouthOpening is { } m && x > m.FromMm && x < m.ToMm && Math.Abs(y - (w / 2)) < m.WidthMm / 2;
                 if (!open && input.Grooves?.Any(g => y > g.FromMm && y < g.ToMm) != true)
                 {
                     cells.Add((x, y));
@@ -292,7 +294,7 @@ public sealed class Lapping
     /// </summary>
     private void Settle(double[] delta)
     {
-        double area = _input.CellMm * _input.CellMm, ka = _k * area;
+        double ka = _k * _area;
         double Energy(double o, double tx, double ty)
         {
             Pass();

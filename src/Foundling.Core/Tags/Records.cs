@@ -30,6 +30,9 @@ public enum LogKind
 
     /// <summary>A wait ended.</summary>
     WaitEnded,
+
+    /// <summary>A step that was finished or left out was taken up again.</summary>
+    StepReopened,
 }
 
 /// <summary>Something that happened at the bench.</summary>

@@ -32,7 +32,7 @@ public static class PatternFile
     private const int MostFaults = 500;
 
     private static readonly string[] Columns =
-        ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part", "effort", "filled", "pale", "drawn", "source", "note"];
+        ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part", "effort", "own", "none", "filled", "pale", "drawn", "source", "note"];
 
     private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json) { WriteIndented = true, DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };
 
@@ -52,7 +52,7 @@ public static class PatternFile
             csv.WriteRecord(Columns);
             foreach (Trait t in book.Traits)
             {
-                Row(csv, ("record", "trait"), ("trait", t.Id), ("name", t.Name), ("part", t.Part), ("effort", SnakeCase.Of(t.Effort.ToString())), ("note", t.Note));
+                Row(csv, ("record", "trait"), ("trait", t.Id), ("name", t.Name), ("part", t.Part), ("effort", SnakeCase.Of(t.Effort.ToString())), ("own", t.Own ? "yes" : null), ("none", t.None), ("note", t.Note));
                 foreach (string v in t.Variants)
                 {
                     VariantDrawing? art = t.DrawingOf(v);
@@ -226,7 +226,7 @@ public static class PatternFile
         Enum.GetValues<LookEffort>().Where(e => SnakeCase.Of(e.ToString()) == row["effort"]).Select(e => (LookEffort?)e).FirstOrDefault() ?? throw Bad($"\"{row["effort"]}\" is no effort; it is glance, lens, cap_off or strip."),
         [.. forms.Select(f => f["variant"])], row.Or("name"),
         forms.Any(f => f.Or("name") is not null) ? forms.Where(f => f.Or("name") is not null).ToDictionary(f => f["variant"], f => f["name"]) : null,
-        forms.Any(Drawn) ? forms.Where(Drawn).ToDictionary(f => f["variant"], f => new VariantDrawing(f.Or("filled"), f.Or("pale"), f.Or("drawn"))) : null, row.Or("note"));
+        forms.Any(Drawn) ? forms.Where(Drawn).ToDictionary(f => f["variant"], f => new VariantDrawing(f.Or("filled"), f.Or("pale"), f.Or("drawn"))) : null, row.Or("note"), row["own"] is "yes", row.Or("none"));
 
     private static bool Drawn(FileRow form) => (form.Or("filled") ?? form.Or("pale") ?? form.Or("drawn")) is not null;
 

@@ -135,7 +135,29 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }
 
-    /// <summary>Finishes a step: books it, starts its wait, ends the waits it follows.</summary>
+    /// <summary>Takes a finished or skipped step back: what waits because of it ends, and the log says so.</summary>
+    public async Task Reopen(Tag tag, PlanStep step, CancellationToken cancel = default)
+    {
+        if (step.State == StepState.Open)
+        {
+            return;
+        }
+        DateTimeOffset now = time.GetUtcNow();
+        (step.State, step.EndedAt, step.SkipReason) = (StepState.Open, null, "");
+        foreach (Wait wait in tag.Waits.Where(w => w.Step == step.Key && w.EndedAt is null))
+        {
+            wait.EndedAt = now;
+            Log(tag, LogKind.WaitEnded, step, wait.What);
+        }
+        Log(tag, LogKind.StepReopened, step, step.Title);
+        if (tag.Status == TagStatus.Done)
+        {
+            tag.Status = TagStatus.InHand;
+        }
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Finishes a step: books it and starts its wait.</summary>
     public async Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default)
     {
         if (step.State == StepState.Done)

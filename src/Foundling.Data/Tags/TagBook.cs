@@ -60,20 +60,31 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     private IQueryable<LogEntry> LogOf(int number) => db.Set<LogEntry>().AsNoTracking().Where(e => EF.Property<int>(e, "TagNumber") == number);
 
-    /// <summary>Tags that are in hand, oldest first, with their waits and with their steps as far as a bench shows them.</summary>
-    public async Task<List<Tag>> InHand(int most = 60, CancellationToken cancel = default)
+    /// <summary>Tags to choose from: those that have not left the shop, newest first, without anything on them.</summary>
+    public Task<List<Tag>> Here(CancellationToken cancel = default) =>
+        db.Tags.AsNoTracking().Where(t => t.Status != TagStatus.Left).OrderByDescending(t => t.Number).ToListAsync(cancel);
+
+    /// <summary>Everything that stands and waits, soonest due first, wherever its tool stands.</summary>
+    public async Task<List<(Tag Tag, Wait Wait)>> Standing(CancellationToken cancel = default)
+    {
+        List<Tag> tags = await db.Tags.AsNoTracking().Where(t => t.Waits.Any(w => w.EndedAt == null)).Include(t => t.Waits.Where(w => w.EndedAt == null)).ToListAsync(cancel).ConfigureAwait(false);
+        return [.. tags.SelectMany(t => t.Waits.Select(w => (t, w))).OrderBy(x => x.w.MustBeOutAt ?? x.w.ReadyAt).ThenBy(x => x.t.Number)];
+    }
+
+    /// <summary>All tags that are in hand, newest first, with their waits and with their steps as far as a bench shows them.</summary>
+    public async Task<List<Tag>> InHand(CancellationToken cancel = default)
     {
         List<Tag> tags = await db.Tags.AsNoTracking().Include(t => t.Waits)
-            .Where(t => t.Status == TagStatus.InHand).OrderBy(t => t.Number).Take(most).ToListAsync(cancel).ConfigureAwait(false);
+            .Where(t => t.Status == TagStatus.InHand).OrderByDescending(t => t.Number).ToListAsync(cancel).ConfigureAwait(false);
         var byNumber = tags.ToDictionary(t => t.Number);
         var steps = await db.Set<PlanStep>()
-            .Where(s => byNumber.Keys.Contains(EF.Property<int>(s, "TagNumber")))
+            .Where(s => db.Tags.Any(t => t.Number == EF.Property<int>(s, "TagNumber") && t.Status == TagStatus.InHand))
             .OrderBy(s => s.Order)
             .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State, s.WaitsFor })
             .ToListAsync(cancel).ConfigureAwait(false);
         foreach (var s in steps)
         {
-            byNumber[s.Tag].Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason, LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State, WaitsFor = s.WaitsFor });
+            byNumber.GetValueOrDefault(s.Tag)?.Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason, LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State, WaitsFor = s.WaitsFor });
         }
         tags.ForEach(Sort);
         return tags;
@@ -184,9 +195,11 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     public static DatingReport Weigh(Tag tag, PatternBook book, int lookNext = 0, bool weights = false)
     {
         List<PatternLine> lines = Candidates(tag, book);
+        List<Observation> looks = [.. tag.Looks.Where(l => Known(l, book)).Select(l => l.ToObservation())];
+        bool named = lines is [{ Id: var only }] && only == tag.KnownLine;
+        double other = named || lines.Count == 0 ? 0 : OtherMaker.ShareFor(looks, book, tag.KnownLine == PatternLine.OtherId, Assumptions.Standard);
         return Dating.Report(
-            new DatingInput([.. tag.Looks.Where(l => Known(l, book)).Select(l => l.ToObservation())], book.WithUnknown(lines, Assumptions.Standard),
-                lines is [{ Id: var only }] && only == tag.KnownLine ? [only] : [.. lines.Select(l => l.Id), PatternLine.UnknownId], new Measurements(tag.LengthMm, tag.IronWidthMm), tag.Kinship()), weights, lookNext);
+            new DatingInput(looks, book, [.. lines.Select(l => l.Id)], new Measurements(tag.LengthMm, tag.IronWidthMm), tag.Kinship(), other, Assumptions.Standard.OddSizeShare), weights, lookNext);
     }
 
     /// <summary>Lines a tag may be of: the one it is known to be of, else all of its kind.</summary>
@@ -195,7 +208,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     /// <summary>False for a look at something the book no longer has; it is kept, but says nothing.</summary>
     public static bool Known(Look look, PatternBook book) =>
-        look.Trait is null || book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Variants.Contains(look.Variant ?? "") == true;
+        look.Trait is null || book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Answers.Contains(look.Variant ?? "") == true;
 
     private IQueryable<Tag> Whole() => db.Tags
         .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t => t.Pictures).Include(t => t.Steps)

@@ -47,7 +47,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
         }
         else
         {
-            Ready = [.. (await tags.InHand()).Where(t => t.Waits.All(w => w.EndedAt is not null)).Select(t => (t, t.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0)!)).Where(x => x.Item2 is not null).Take(6)];
+            Ready = [.. (await tags.InHand()).OrderBy(t => t.PromisedOn ?? DateOnly.MaxValue).ThenBy(t => t.Number).Where(t => t.Waits.All(w => w.EndedAt is not null)).Select(t => (t, t.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0)!)).Where(x => x.Item2 is not null)];
         }
     }
 

@@ -87,7 +87,7 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
         Patterns = await tags.Patterns();
         Kind = ToolCatalogue.Kinds.Any(k => k.Id == Kind) ? Kind : null;
         Looks = [.. Taken.OfType<string>().Take(80).Select(t => t.Split(':')).Where(t => t.Length == 2)
-            .Select(t => (Trait: Patterns.Traits.FirstOrDefault(x => x.Id == t[0]), Variant: t[1])).Where(t => t.Trait?.Variants.Contains(t.Variant) == true).Select(t => (t.Trait!, t.Variant)).DistinctBy(t => t.Item1.Id)];
+            .Select(t => (Trait: Patterns.Traits.FirstOrDefault(x => x.Id == t[0]), Variant: t[1])).Where(t => t.Trait?.Answers.Contains(t.Variant) == true).Select(t => (t.Trait!, t.Variant)).DistinctBy(t => t.Item1.Id)];
         double? length = Mm(LengthText, "length"), iron = Mm(IronText, "iron");
         Found = Identification.Of(new IdentificationInput([.. Looks.Select((l, i) => new Observation($"o{i}", Confidence.Sure, l.Trait.Id, l.Variant))], Kind, new Measurements(length, iron)), Patterns, 200);
         Next = [.. Found.Dating.LookNext!.Where(n => !Skipped.Contains(n.Trait)).Take(Advised).Select(n => (Patterns.TraitOf(n.Trait), n))];

@@ -8,7 +8,10 @@ namespace Foundling.Web.Pages;
 /// <summary>The bench: what to do next, what stands, what is owed, what is in hand.</summary>
 public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time) : PageModel
 {
-    /// <summary>Tags in hand.</summary>
+    /// <summary>Jobs and tools shown at once; the rest is one touch away.</summary>
+    public const int JobsShown = 8, ToolsShown = 16;
+
+    /// <summary>Tags in hand, newest first.</summary>
     public List<Tag> InHand { get; private set; } = [];
 
     /// <summary>The next step of each tag that can be worked on now, the running one first.</summary>
@@ -39,8 +42,8 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
                 Next.Add((tag, step, running));
             }
         }
-        Next = [.. Next.OrderByDescending(n => n.Running).ThenBy(n => n.Tag.PromisedOn ?? DateOnly.MaxValue).ThenBy(n => n.Tag.Number).Take(8)];
-        Standing = [.. InHand.SelectMany(t => t.Waits.Where(w => w.EndedAt is null).Select(w => (t, w))).OrderBy(x => x.w.MustBeOutAt ?? x.w.ReadyAt)];
+        Next = [.. Next.OrderByDescending(n => n.Running).ThenBy(n => n.Tag.PromisedOn ?? DateOnly.MaxValue).ThenBy(n => n.Tag.Number)];
+        Standing = await tags.Standing();
         Owed = [.. InHand.Where(t => t.PromisedOn is not null).OrderBy(t => t.PromisedOn)];
         Today = DateOnly.FromDateTime(time.GetLocalNow().Date);
     }

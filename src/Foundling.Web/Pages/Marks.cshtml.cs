@@ -60,7 +60,7 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         }
         try
         {
-            List<Tag> inHand = tag is null ? await tags.InHand() : [];
+            List<Tag> inHand = tag is null ? await tags.Here() : [];
             string asked = string.Join('&', new[] { ("mark", Mark), ("top", Top), ("left", Left), ("right", Right), ("bottom", Bottom) }.Where(a => a.Item2 is not null).Select(a => $"{a.Item1}={Uri.EscapeDataString(a.Item2!)}"));
             Readings = new ReadingsView(Read(), Number, [.. inHand.Select(t => (t.Number, t.Title))], asked) { Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag) };
         }

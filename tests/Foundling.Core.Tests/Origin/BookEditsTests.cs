@@ -116,7 +116,7 @@ public sealed class BookEditsTests
         var random = new Random(4);
         List<Observation> odd = [.. maker.Line.Variants.Keys.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t, Book.TraitOf(t).Variants[i % 2 == 0 ? 0 : ^1]))];
         IdentificationResult strange = Identification.Of(new IdentificationInput(odd), Book);
-        strange.PMaker[PatternLine.UnknownId].ShouldBeGreaterThan(strange.PMaker[maker.Line.Maker!]);
+        strange.PMaker[PatternLine.OtherId].ShouldBeGreaterThan(strange.PMaker[maker.Line.Maker!]);
     }
 
     [Fact]
@@ -132,6 +132,32 @@ public sealed class BookEditsTests
     }
 
     [Fact]
-    public void Before_any_look_none_of_these_has_its_set_share() =>
-        Identification.Of(new IdentificationInput([]), Book).PMaker[PatternLine.UnknownId].ShouldBe(Assumptions.Standard.UnknownShare, 1e-9);
+    public void A_maker_not_in_the_book_is_likely_until_a_name_is_read()
+    {
+        Identification.Of(new IdentificationInput([]), Book).PMaker[PatternLine.OtherId].ShouldBe(Assumptions.Standard.NamelessShare, 1e-9);
+        double Other(params Observation[] looks) => OtherMaker.ShareFor(looks, Book, false, Assumptions.Standard);
+        Trait mark = Book.Traits.First(t => t is { Own: true, None: not null });
+        Other(new Observation("a", Confidence.Sure, mark.Id, mark.None)).ShouldBe(Assumptions.Standard.NamelessShare);
+        Other(new Observation("a", Confidence.Sure, mark.Id, Trait.Another)).ShouldBe(Assumptions.Standard.NamelessShare);
+        Other(new Observation("a", Confidence.Sure, mark.Id, mark.Variants.First(v => v != mark.None))).ShouldBe(Assumptions.Standard.UnknownShare);
+        OtherMaker.ShareFor([], Book, true, Assumptions.Standard).ShouldBe(1);
+    }
+
+    [Fact]
+    public void A_nameless_tool_gets_years_from_the_habits_of_the_trade_but_no_maker()
+    {
+        PatternLine only = Book.Lines.First(l => Book.Traits.Any(t => t.Own && t.None is not null && l.Variants.ContainsKey(t.Id)));
+        Trait habit = Book.Traits.First(t => !t.Own && only.Variants.ContainsKey(t.Id));
+        string seen = only.Variants[habit.Id].Keys.First();
+        DatingReport report = Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen)], Book, [only.Id], OtherShare: 0.6, OddSizeShare: 0.1));
+        report.PLine[PatternLine.OtherId].ShouldBeGreaterThan(0.3);
+        // A mark of the book says whose it is; another one says whose it is not.
+        Trait mark = Book.Traits.First(t => t.Own && only.Variants.ContainsKey(t.Id));
+        DatingReport With(string variant, double other) => Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen), new Observation("b", Confidence.Sure, mark.Id, variant)], Book, [only.Id], OtherShare: other));
+        With(only.Variants[mark.Id].Keys.First(v => v != mark.None), 0.05).NamesMaker.ShouldBeTrue();
+        With(Trait.Another, 0.6).NamesMaker.ShouldBeFalse();
+        With(Trait.Another, 0.6).PLine[only.Id].ShouldBeLessThan(report.PLine[only.Id]);
+        Dating.Report(new DatingInput([], Book, [only.Id], OtherShare: 1)).PLine.Keys.ShouldBe([PatternLine.OtherId]);
+        Dating.Report(new DatingInput([], Book, [])).IsDated.ShouldBeFalse();
+    }
 }

@@ -14,14 +14,14 @@ public sealed class IndexModel(LotBook lots, TagBook tags) : SentencePageModel
     /// <summary>The lots.</summary>
     public IReadOnlyList<LotView> Lots { get; private set; } = [];
 
-    /// <summary>Tags in hand that are in no lot.</summary>
+    /// <summary>Tags of the shop that are in no lot.</summary>
     public IReadOnlyList<Tag> Loose { get; private set; } = [];
 
     /// <inheritdoc />
     protected override async Task After()
     {
         Lots = await lots.All();
-        Loose = [.. (await tags.InHand()).Where(t => t.LotId is null)];
+        Loose = [.. (await tags.Here()).Where(t => t.LotId is null)];
     }
 
     /// <summary>Shows them.</summary>

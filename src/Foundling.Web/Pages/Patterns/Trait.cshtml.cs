@@ -45,7 +45,7 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
     }
 
     /// <summary>Keeps the trait. A form without a name is taken out.</summary>
-    public async Task<IActionResult> OnPost(string? name, string? part, LookEffort effort, string? note, List<string?> id, List<string?> title, List<string?> drawn, List<string?> filled, List<string?> pale, List<string?> like)
+    public async Task<IActionResult> OnPost(string? name, string? part, LookEffort effort, string? note, List<string?> id, List<string?> title, List<string?> drawn, List<string?> filled, List<string?> pale, List<string?> like, bool own, string? none)
     {
         string words = Text(name) ?? throw new InputException("required", "name", name, "words", "Say in a few words what to look at.");
         var forms = new List<(string Id, string Name, VariantDrawing? Drawing)>();
@@ -61,7 +61,7 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
             throw new InputException("bad_pattern", "variant", null, "each form once", $"\"{words}\" names a form twice; open the page anew and change it there.");
         }
         var kept = new Trait(Trait?.Id ?? BookEdits.FreeId(words, Book.Traits.Select(t => t.Id)), Text(part) ?? "body", effort, [.. forms.Select(f => f.Id)], words,
-            forms.ToDictionary(f => f.Id, f => f.Name), forms.Where(f => f.Drawing is not null).ToDictionary(f => f.Id, f => f.Drawing!), Text(note));
+            forms.ToDictionary(f => f.Id, f => f.Name), forms.Where(f => f.Drawing is not null).ToDictionary(f => f.Id, f => f.Drawing!), Text(note), own, own && forms.Any(f => f.Id == none) ? none : null);
         string? inUse = Trait?.Variants.Except(kept.Variants).FirstOrDefault(v => Book.Lines.Any(l => l.Variants.GetValueOrDefault(Trait.Id)?.ContainsKey(v) == true));
         if (inUse is not null)
         {

@@ -85,7 +85,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     public async Task<IActionResult> OnPostLook(string? trait, string? variant, Confidence confidence = Confidence.Sure)
     {
         Trait seen = Patterns.TraitOf(trait ?? "");
-        if (!seen.Variants.Contains(variant ?? ""))
+        if (!seen.Answers.Contains(variant ?? ""))
         {
             ModelState.AddModelError("", $"Choose which form of \"{seen.Title.ToLowerInvariant()}\" you see.");
             return Page();
@@ -118,7 +118,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     /// <summary>Says whose work it is known to be, or that this is for the evidence to say.</summary>
     public async Task<IActionResult> OnPostMaker(string? line)
     {
-        Tool.KnownLine = Patterns.LinesFor(Tool.Kind).FirstOrDefault(l => l.Id == line)?.Id;
+        Tool.KnownLine = line == PatternLine.OtherId ? line : Patterns.LinesFor(Tool.Kind).FirstOrDefault(l => l.Id == line)?.Id;
         await Book.Save(Tool);
         return Back();
     }

@@ -138,15 +138,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
     public Task<IActionResult> OnPostArrived(string? step) => Do(step, found => rods.Arrived(Tool, found));
 
     /// <summary>Takes a finished or skipped step back.</summary>
-    public Task<IActionResult> OnPostReopen(string? step) => Do(step, async found =>
-    {
-        (found.State, found.EndedAt, found.SkipReason) = (StepState.Open, null, "");
-        if (Tool.Status == TagStatus.Done)
-        {
-            Tool.Status = TagStatus.InHand;
-        }
-        await Book.Save(Tool);
-    });
+    public Task<IActionResult> OnPostReopen(string? step) => Do(step, found => rods.Reopen(Tool, found));
 
     /// <summary>Moves a step earlier, later or behind another; a rule that forbids it is named.</summary>
     public Task<IActionResult> OnPostMove(string? step, string? to) => Do(step, async found =>

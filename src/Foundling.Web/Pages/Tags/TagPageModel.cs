@@ -112,7 +112,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
             double minutes = Booked.All;
             return
             [
-                new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : $"{Dated.Interval90[0]}–{Dated.Interval90[1]}"),
+                new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : Dated.IsDated ? $"{Dated.Interval90[0]}–{Dated.Interval90[1]}" : "not known yet"),
                 new("state", "State", Words.Count(Tool.Standing().Count, "finding")),
                 new("aim", "Aim", Tool.Aim?.ToString() ?? "not chosen"),
                 new("rod", "Rod", Tool.Steps.Count == 0 ? "no plan yet" : $"{done} of {Tool.Steps.Count}"),

@@ -1,0 +1,85 @@
+using System.Net;
+using AngleSharp.Html.Dom;
+using Foundling.Core.Tags;
+using Foundling.Data.Store;
+using Foundling.Data.Tags;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Foundling.Web.Tests;
+
+/// <summary>The bench forgets nothing, however much is in hand.</summary>
+public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
+{
+    private async Task<int> Fill(int count)
+    {
+        await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
+        FoundlingDb db = scope.ServiceProvider.GetRequiredService<FoundlingDb>();
+        int first = db.Tags.Max(t => (int?)t.Number) ?? 0;
+        DateTimeOffset now = host.Time.GetUtcNow();
+        for (int i = 1; i <= count; i++)
+        {
+            db.Tags.Add(new Tag
+            {
+                Number = first + i, Kind = "chisel", Name = $"Chisel {first + i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now, Aim = AimKind.Work,
+                Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, $"Photograph {first + i}", 1, 2, 3) { Order = 1 }],
+            });
+        }
+        await db.SaveChangesAsync();
+        return first + count;
+    }
+
+    [Fact]
+    public async Task Ninety_in_hand_are_all_there_with_the_newest_soak_and_promise()
+    {
+        int last = await Fill(90);
+        await using (AsyncServiceScope scope = host.Services.CreateAsyncScope())
+        {
+            TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
+            Tag newest = (await book.Find(last))!, done = (await book.Find(last - 1))!;
+            newest.PromisedOn = DateOnly.FromDateTime(host.Time.GetLocalNow().Date).AddDays(2);
+            newest.Owner = "Maud";
+            await book.Save(newest);
+            foreach ((Tag tag, string what) in new[] { (newest, "in the citric tub"), (done, "oil on the handle") })
+            {
+                tag.Waits.Add(new Wait { Id = Guid.NewGuid(), Step = "soak", What = what, StartedAt = host.Time.GetUtcNow(), ReadyAt = host.Time.GetUtcNow().AddHours(4) });
+                await book.Save(tag);
+            }
+            done.Status = TagStatus.Done;
+            await book.Save(done);
+        }
+        IHtmlDocument bench = await host.Visit().Page("/");
+        string text = bench.Body!.TextContent;
+        text.ShouldContain("in the citric tub");
+        text.ShouldContain("oil on the handle");
+        text.ShouldContain("promised");
+        foreach (int number in Enumerable.Range(last - 89, 90).Where(n => n != last - 1))
+        {
+            bench.QuerySelectorAll($"a[href='/tag/{number}/rod']").Length.ShouldBeGreaterThan(0, $"{number}");
+        }
+        bench.QuerySelectorAll("details summary").Select(s => s.TextContent).ShouldContain(s => s.Contains("more tools"));
+        bench.QuerySelectorAll("details summary").Select(s => s.TextContent).ShouldContain(s => s.Contains("more jobs"));
+        (await host.Visit().Page("/clock")).Body!.TextContent.ShouldContain("more jobs");
+        (await host.Visit().Page("/marks?mark=1905")).QuerySelectorAll("option").ShouldContain(o => o.TextContent.Contains($"Chisel {last}"));
+    }
+
+    [Fact]
+    public async Task Done_reopened_and_done_again_leaves_one_wait_and_the_log_says_so()
+    {
+        await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
+        TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
+        RodDesk rods = scope.ServiceProvider.GetRequiredService<RodDesk>();
+        var made = new Tag { Kind = "chisel", ArrivedOn = DateOnly.FromDateTime(host.Time.GetUtcNow().Date), Steps = [new PlanStep("soak", Core.Rod.Stage.Derust, "Soak it", 1, 2, 3) { Order = 1, WaitMin = 240 }, new PlanStep("wash", Core.Rod.Stage.Wash, "Wash", 1, 2, 3) { Order = 2 }] };
+        await book.BookIn(made);
+        Tag tag = (await book.Find(made.Number))!;
+        PlanStep soak = tag.Steps.First(s => s.Key == "soak");
+        await rods.Finish(tag, soak);
+        await rods.Reopen(tag, soak);
+        tag.Waits.ShouldAllBe(w => w.EndedAt != null);
+        await rods.Finish(tag, soak);
+        tag.Waits.Count(w => w.EndedAt is null).ShouldBe(1);
+        await book.ReadLog(tag);
+        tag.Log.Select(l => l.Kind).ShouldBe([LogKind.StepDone, LogKind.WaitBegun, LogKind.WaitEnded, LogKind.StepReopened, LogKind.StepDone, LogKind.WaitBegun], ignoreOrder: true);
+        (await host.Visit().Page($"/tag/{tag.Number}/log")).Body!.TextContent.ShouldContain("taken up again");
+        (await host.Visit().Get("/")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+}
