@@ -89,6 +89,19 @@ public static class Words
         _ => "hardly a chance",
     };
 
+    /// <summary>How much a look would tell.</summary>
+    public static string Tells(double bits) => bits switch { >= 0.8 => "a great deal", >= 0.4 => "much", >= 0.15 => "something", _ => "a little" };
+
+    /// <summary>Whether a part belongs, with its chance in words.</summary>
+    /// <param name="label">"belongs", "doubtful" or "odd", as the dating says.</param>
+    /// <param name="swapped">Chance that it came from another tool, 0 to 1.</param>
+    public static string FromAnother(string label, double swapped) => label switch
+    {
+        "odd" => $"from another tool: {Chance(swapped)}",
+        "doubtful" => $"perhaps from another tool: {Chance(swapped)}",
+        _ => "belongs",
+    };
+
     /// <summary>What it takes to see a trait.</summary>
     public static string Of(Core.Origin.LookEffort effort) => effort switch
     {
