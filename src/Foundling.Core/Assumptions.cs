@@ -87,6 +87,8 @@ public sealed record Assumptions
     [Assumed("h", "primer takes its next coat from")] public double PrimerRecoatFromHours { get; init; } = 1;
     [Assumed("h", "primer takes its next coat until")] public double PrimerRecoatUntilHours { get; init; } = 24;
     [Assumed("h", "oil on wood takes its next coat")] public double OilRecoatHours { get; init; } = 24;
+    [Assumed("min", "boiled linseed oil is wiped off from")] public double OilWipeFromMin { get; init; } = 10;
+    [Assumed("min", "boiled linseed oil is wiped off by")] public double OilWipeUntilMin { get; init; } = 15;
     [Assumed("h", "shellac takes its next coat")] public double ShellacRecoatHours { get; init; } = 1;
     [Assumed("h", "lacquer takes its next coat")] public double LacquerRecoatHours { get; init; } = 0.75;
     [Assumed("h", "glue has cured")] public double GlueCureHours { get; init; } = 24;

@@ -115,7 +115,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         Not(plan, "open-joint", "refit-plan", "apart");
         Step(plan, "leave-on").Parts.ShouldContain("handle_right");
         Step(plan, "soak").Parts.ShouldBe(["blade"]);
-        InOrder(plan, "soak-oil", "edge-hone", "edge-cover", "tang-bed", "wood-oil", "prove");
+        InOrder(plan, "soak-oil", "edge-hone", "edge-cover", "tang-bed", "wood-oil", "wood-wipe", "prove");
     }
 
     [Fact]

@@ -12,6 +12,9 @@ public sealed record Drying(double RecoatFromMin, double? RecoatUntilMin, double
     /// <summary>Primer.</summary>
     public static Drying Primer(Assumptions a) => new(a.PrimerRecoatFromHours * 60, a.PrimerRecoatUntilHours * 60, a.EnamelCureHours * 60);
 
+    /// <summary>Boiled linseed oil standing on wood: the window in which it is wiped off.</summary>
+    public static Drying OilWipeOff(Assumptions a) => new(a.OilWipeFromMin, a.OilWipeUntilMin, a.OilRecoatHours * 60);
+
     /// <summary>Oil on wood.</summary>
     public static Drying Oil(Assumptions a) => new(a.OilRecoatHours * 60, null, a.OilRecoatHours * 60);
 

@@ -138,6 +138,10 @@ public sealed class PlanStep
     /// <summary>Why it was skipped.</summary>
     public string SkipReason { get; set; } = "";
 
+    /// <summary>True for a step for a case that may never come up; its title then begins with the case.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool OnlyIfNeeded => Title.StartsWith("If ", StringComparison.Ordinal);
+
     /// <summary>The estimate of the hands-on time.</summary>
     public ThreePoint Minutes => new(LowMin, LikelyMin, HighMin);
 }

@@ -33,6 +33,9 @@ public enum LogKind
 
     /// <summary>A step that was finished or left out was taken up again.</summary>
     StepReopened,
+
+    /// <summary>Words that go with the tool in its papers.</summary>
+    PapersNote,
 }
 
 /// <summary>Something that happened at the bench.</summary>

@@ -103,7 +103,7 @@ internal static class DemoTags
             LengthMm = 367, Source = "Maud's shed", Owner = "Maud Aldous", OwnersMark = "M A", Story = "Her father shaped oars with it. One handle turned on its tang.", PromisedInDays = 4,
             Seen = [("forge_stamp", "anvil", Sure), ("edge_handle", "bead", Sure), ("ferrule", "drawn", Sure), ("handle_timber", "ash", Likely), ("handle_label", "no_label", Unsure)],
             Wrong = [("blade", FindingKind.Rust, 2, ""), ("handle_left", FindingKind.Looseness, 3, "turns on the tang"), ("blade", FindingKind.EdgeDamage, 1, "")],
-            Standing = ("wood-oil", 22, null, 24, null),
+            Standing = ("wood-wipe", 22, null, 24, null),
         },
         new(31, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 15, AimKind.Work, 0.42, new(31, 0.38, 0.43, 12))
         {

@@ -152,7 +152,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
                 end = now.AddHours(-wait.Hours);
                 tag.Waits.Add(new Wait
                 {
-                    Id = Guid.CreateVersion7(end), Step = step.Key, What = step.Title, StartedAt = end, ReadyAt = end.AddHours(wait.Ready),
+                    Id = Guid.CreateVersion7(end), Step = step.Key, What = Core.Rod.WaitEnds.What(step), StartedAt = end, ReadyAt = end.AddHours(wait.Ready),
                     LookInAt = wait.LookIn is double look ? end.AddHours(wait.Hours + look) : null, MustBeOutAt = wait.OutBy is double by ? end.AddHours(by) : null,
                 });
             }

@@ -146,8 +146,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         (step.State, step.EndedAt, step.SkipReason) = (StepState.Open, null, "");
         foreach (Wait wait in tag.Waits.Where(w => w.Step == step.Key && w.EndedAt is null))
         {
-            wait.EndedAt = now;
-            Log(tag, LogKind.WaitEnded, step, wait.What);
+            End(tag, wait, now);
         }
         Log(tag, LogKind.StepReopened, step, step.Title);
         if (tag.Status == TagStatus.Done)
@@ -168,22 +167,48 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         step.State = StepState.Done;
         step.EndedAt = now;
         Log(tag, LogKind.StepDone, step, step.Title);
-        if (step.WaitMin is double wait && wait > 0)
+        foreach (Wait ended in tag.Waits.Where(w => WaitEnds.EndedBy(w, step)))
+        {
+            End(tag, ended, now);
+        }
+        if ((WaitEnds.Of(step.Key, false) == WaitEnd.LookAgain ? step.LookInMin : step.WaitMin) is double wait and > 0)
         {
             DateTimeOffset local = TimeZoneInfo.ConvertTime(now, time.LocalTimeZone);
             tag.Waits.Add(new Wait
             {
-                Id = Guid.CreateVersion7(now), Step = step.Key, What = step.Title, StartedAt = now, ReadyAt = now.AddMinutes(wait),
-                LookInAt = step.LookInMin is double look ? Core.Baths.Soak.LookInAt(local, look).ToUniversalTime() : null,
+                Id = Guid.CreateVersion7(now), Step = step.Key, What = WaitEnds.What(step), StartedAt = now, ReadyAt = now.AddMinutes(wait),
+                LookInAt = step.WaitMin > 0 && step.LookInMin is double look ? Core.Baths.Soak.LookInAt(local, look).ToUniversalTime() : null,
                 MustBeOutAt = step.OutByMin is double outBy ? now.AddMinutes(outBy) : null,
             });
-            Log(tag, LogKind.WaitBegun, step, step.Title);
+            Log(tag, LogKind.WaitBegun, step, WaitEnds.What(step));
         }
         if (tag.Steps.All(s => s.State != StepState.Open))
         {
             tag.Status = TagStatus.Done;
         }
         await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Ends a wait; a look that was taken sets the next one as far ahead, while the tool is here.</summary>
+    public async Task EndWait(Tag tag, Guid id, CancellationToken cancel = default)
+    {
+        if (tag.Waits.FirstOrDefault(w => w.Id == id) is not { EndedAt: null } wait)
+        {
+            return;
+        }
+        DateTimeOffset now = time.GetUtcNow();
+        End(tag, wait, now);
+        if (WaitEnds.Of(wait) == WaitEnd.LookAgain && tag.Status != TagStatus.Left)
+        {
+            tag.Waits.Add(new Wait { Id = Guid.CreateVersion7(now), Step = wait.Step, What = wait.What, StartedAt = now, ReadyAt = now + (wait.ReadyAt - wait.StartedAt) });
+        }
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    private static void End(Tag tag, Wait wait, DateTimeOffset now)
+    {
+        wait.EndedAt = now;
+        tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.WaitEnded, Step = wait.Step, Text = wait.What });
     }
 
     private static string Said(string? words, string otherwise) => string.IsNullOrWhiteSpace(words)

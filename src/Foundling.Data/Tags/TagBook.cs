@@ -43,6 +43,10 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
             .Where(e => e.Kind != LogKind.Started || !LogOf(number).Any(s => s.Kind == LogKind.Stopped && s.Step == e.Step && s.At >= e.At))
             .OrderByDescending(e => e.At).ThenByDescending(e => e.Id).Skip(skip).Take(take).ToListAsync(cancel).ConfigureAwait(false);
 
+    /// <summary>Notes that go with a tag in its papers, oldest first.</summary>
+    public async Task<IReadOnlyList<LogEntry>> PapersNotes(int number, CancellationToken cancel = default) =>
+        await LogOf(number).Where(e => e.Kind == LogKind.PapersNote).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
+
     /// <summary>Reads the whole log of a tag into it, for what leaves the shop.</summary>
     public async Task ReadLog(Tag tag, CancellationToken cancel = default)
     {

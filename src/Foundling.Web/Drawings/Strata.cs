@@ -118,9 +118,7 @@ public sealed class StrataView
         Look look = s.Look;
         double X(int? year, double open) => year is int v ? Rule.At(Math.Clamp(v, From, To)) : open;
         double a = X(s.A, Left), b = X(s.B, Left), c = X(s.C, Left + Right), d = X(s.D, Left + Right);
-        Trait? trait = book.Traits.FirstOrDefault(t => t.Id == look.Trait);
-        (string name, string seen) = look.Trait is null ? (look.Reading ?? "Mark", "on the " + PartName(tag, look.Part ?? "body"))
-            : trait is null ? (look.Trait, "not in the book any more") : (trait.Title, trait.VariantTitle(look.Variant!));
+        (string name, string seen) = Naming(tag, look, book);
         bool silent = s is (_, null, null, null, null);
         string years = (s.A ?? s.B, s.D ?? s.C) switch
         {
@@ -135,6 +133,11 @@ public sealed class StrataView
         return new StrataBand(look.Id, name, seen, look.Confidence.ToString().ToLowerInvariant() + (look.Soft ? ", soft" : ""), odd, path, outside, y, years, weight, Profile(weight.WithoutByYear),
             tag.Pictures.FirstOrDefault(p => p.Id == look.PictureId));
     }
+
+    /// <summary>What was looked at and what was seen, in words.</summary>
+    public static (string Name, string Seen) Naming(Tag tag, Look look, PatternBook book) =>
+        look.Trait is null ? (look.Reading ?? "Mark", "on the " + PartName(tag, look.Part ?? "body"))
+        : book.Traits.FirstOrDefault(t => t.Id == look.Trait) is { } trait ? (trait.Title, trait.VariantTitle(look.Variant!)) : (look.Trait, "not in the book any more");
 
     /// <summary>Name of a part in words; marks may stand on the tool as a whole.</summary>
     public static string PartName(Tag tag, string part) => tag.Tool().Part(part)?.Name ?? (PartRules.IsCore(part) ? "tool itself" : part.Replace('_', ' '));

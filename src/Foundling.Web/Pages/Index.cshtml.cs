@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
@@ -20,6 +21,9 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
     /// <summary>What stands, soonest first.</summary>
     public List<(Tag Tag, Wait Wait)> Standing { get; private set; } = [];
 
+    /// <summary>Looks again that lie further ahead, soonest first.</summary>
+    public List<(Tag Tag, Wait Wait)> Later { get; private set; } = [];
+
     /// <summary>Promised tags, soonest first.</summary>
     public List<Tag> Owed { get; private set; } = [];
 
@@ -31,19 +35,22 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
     {
         InHand = await tags.InHand();
         Running = await clock.Running();
+        DateTimeOffset now = time.GetUtcNow();
         foreach (Tag tag in InHand)
         {
             PlanStep? step = Running?.TagNumber == tag.Number ? tag.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
             bool running = step is not null;
             // A tag whose last step still waits has nothing to do until the wait is ended.
-            step ??= tag.Waits.Any(w => w.EndedAt is null) ? null : tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0);
+            step ??= tag.Waits.Any(w => WaitEnds.Holds(w, now)) ? null : tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0);
             if (step is not null)
             {
                 Next.Add((tag, step, running));
             }
         }
         Next = [.. Next.OrderByDescending(n => n.Running).ThenBy(n => n.Tag.PromisedOn ?? DateOnly.MaxValue).ThenBy(n => n.Tag.Number)];
-        Standing = await tags.Standing();
+        List<(Tag Tag, Wait Wait)> standing = await tags.Standing();
+        Standing = [.. standing.Where(s => !WaitEnds.IsFar(s.Wait, now))];
+        Later = [.. standing.Where(s => WaitEnds.IsFar(s.Wait, now))];
         Owed = [.. InHand.Where(t => t.PromisedOn is not null).OrderBy(t => t.PromisedOn)];
         Today = DateOnly.FromDateTime(time.GetLocalNow().Date);
     }

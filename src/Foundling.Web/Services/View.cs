@@ -92,6 +92,13 @@ public static class Words
     /// <summary>How much a look would tell.</summary>
     public static string Tells(double bits) => bits switch { >= 0.8 => "a great deal", >= 0.4 => "much", >= 0.15 => "something", _ => "a little" };
 
+    /// <summary>Spans of years that are apart from one another, each with its chance.</summary>
+    public static string Lobes(Core.Origin.DatingReport dated) => "either " + string.Join(" or ", dated.Lobes.Select(l => $"{l.Years[0]} to {l.Years[1]} ({Chance(l.Mass)})"));
+
+    /// <summary>When a tool was made, with its chance.</summary>
+    public static string Years(Core.Origin.DatingReport dated) =>
+        dated.Lobes.Count > 1 ? Lobes(dated) : $"{dated.Interval90[0]} to {dated.Interval90[1]} ({Chance(dated.Interval90Mass)}), most likely {dated.MedianYear}";
+
     /// <summary>Whether a part belongs, with its chance in words.</summary>
     /// <param name="label">"belongs", "doubtful" or "odd", as the dating says.</param>
     /// <param name="swapped">Chance that it came from another tool, 0 to 1.</param>

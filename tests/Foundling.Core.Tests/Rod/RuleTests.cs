@@ -75,6 +75,7 @@ public sealed class RuleTests
         ["scrape the wood", "metal-bench-plane Show", "wood-scrape", "metal-bench-plane Work"],
         ["stain the dings", "metal-bench-plane Show", "wood-stain", "metal-bench-plane Work"],
         ["revive the finish", "metal-bench-plane Work wood=revive", "wood-revive", "metal-bench-plane Work"],
+        ["wipe the oil off", "metal-bench-plane Work", "wood-wipe", "metal-bench-plane Keep"],
         ["oil the wood", "metal-bench-plane Work", "wood-oil", "metal-bench-plane Keep"],
         ["wax the wood", "metal-bench-plane Keep", "wood-wax", "metal-bench-plane Work"],
         ["shellac the wood", "metal-bench-plane Show", "wood-shellac", "metal-bench-plane Work"],

@@ -39,6 +39,10 @@ internal static class FinishRules
         _ => "Oil pivots and threads, wax the rest",
     };
 
+    private const double MinutesAMonth = 365.25 / 12 * 24 * 60;
+
+    private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > 60 ? Assumptions.Standard.NextLookMonths / 2 : Assumptions.Standard.NextLookMonths;
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new PlanStep("protect", Stage.Finish, Protect(q), 3, 6, 12)
@@ -61,9 +65,10 @@ internal static class FinishRules
         {
             How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before." : "Colour, grip, finish: each with what was there before.", Reason = "Nobody should take it for the works' own.", FinishTest = "The papers name each change.",
         }),
-        PlanRule.One("next look", "Rust comes back where it came first.", [Always], q => new PlanStep("next-look", Stage.Finish, $"Set the next look in {(q.RelativeHumidityPercent > 60 ? Assumptions.Standard.NextLookMonths / 2 : Assumptions.Standard.NextLookMonths):0} months", 1, 1, 2)
+        PlanRule.One("next look", "Rust comes back where it came first.", [Always], q => new PlanStep(WaitEnds.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
         {
-            Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.", FinishTest = "It is in the calendar.",
+            LookInMin = NextLookMonths(q) * MinutesAMonth,
+            Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.", FinishTest = "It stands on the Bench when its day comes.",
         }),
     ];
 }

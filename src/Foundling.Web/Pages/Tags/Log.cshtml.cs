@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>What happened at the bench.</summary>
-public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tags)
+public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : TagPageModel(tags)
 {
     private const int PerPage = 200;
 
@@ -26,7 +26,7 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
     public bool More { get; private set; }
 
     /// <summary>What was typed, kept when it is refused.</summary>
-    public (string? Note, string? Minutes) Sent { get; private set; }
+    public (string? Note, string? Minutes, bool Papers) Sent { get; private set; }
 
     /// <summary>Shows the log.</summary>
     public Task OnGet(int skip) => Read(skip);
@@ -38,24 +38,24 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
         (Shown, More) = ([.. read.Take(PerPage)], read.Count > PerPage);
     }
 
-    /// <summary>Adds a note.</summary>
-    public async Task<IActionResult> OnPostNote(string? note, string? step)
+    /// <summary>Adds a note; one for the papers goes with the tool.</summary>
+    public async Task<IActionResult> OnPostNote(string? note, string? step, bool papers)
     {
-        Sent = (note, null);
+        Sent = (note, null, papers);
         if (string.IsNullOrWhiteSpace(note) || note.Length > 4000)
         {
             ModelState.AddModelError("Note", string.IsNullOrWhiteSpace(note) ? "Write what happened; an empty note says nothing." : $"This note is {note.Length:#,0} characters long; 4,000 is the most.");
             await Read();
             return Page();
         }
-        await Add(LogKind.Note, note.Trim(), Step(step), null);
+        await Add(papers ? LogKind.PapersNote : LogKind.Note, note.Trim(), Step(step), null);
         return ToLeaf("log");
     }
 
     /// <summary>Adds or takes minutes by hand.</summary>
     public async Task<IActionResult> OnPostCorrect(string? step, string? minutes)
     {
-        Sent = (null, minutes);
+        Sent = (null, minutes, false);
         string text = (minutes ?? "").Trim();
         bool less = text.StartsWith('-') || text.StartsWith('−');
         if (!Typed.TryMinutes(text.TrimStart('-', '−', '+', ' '), out double value) || value == 0)
@@ -71,12 +71,7 @@ public sealed class LogModel(TagBook tags, TimeProvider time) : TagPageModel(tag
     /// <summary>Ends a wait.</summary>
     public async Task<IActionResult> OnPostEndWait(Guid id)
     {
-        if (Tool.Waits.FirstOrDefault(w => w.Id == id) is { EndedAt: null } wait)
-        {
-            wait.EndedAt = time.GetUtcNow();
-            await Book.Save(Tool);
-            await Add(LogKind.WaitEnded, wait.What, wait.Step, null);
-        }
+        await rods.EndWait(Tool, id);
         return LocalRedirect(Request.Headers.Referer.ToString().Contains("/log", StringComparison.Ordinal) ? $"/tag/{Tool.Number}/log" : "/");
     }
 

@@ -1,15 +1,34 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Papers;
 using Foundling.Core.Tags;
 using Foundling.Data.Papers;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.Filters;
 
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>What leaves with the tool.</summary>
-public sealed class PapersModel(TagBook tags, BundleDesk bundles, BundlesIn incoming) : TagPageModel(tags)
+public sealed class PapersModel(TagBook tags, RodDesk rods, BundleDesk bundles, BundlesIn incoming) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "papers";
+
+    /// <summary>What the work came to.</summary>
+    public Account Account { get; private set; } = null!;
+
+    /// <summary>Notes that go with the tool.</summary>
+    public IReadOnlyList<LogEntry> Notes { get; private set; } = [];
+
+    /// <inheritdoc />
+    public override Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next) =>
+        base.OnPageHandlerExecutionAsync(context, async () =>
+        {
+            // A form that is refused shows the papers too.
+            Account = Account.Of(Tool, Booked, await rods.Question(Tool, Tool.Aim ?? AimKind.Work));
+            Notes = await Book.PapersNotes(Tool.Number);
+            return await next();
+        });
 
     /// <summary>Shows the papers.</summary>
     public void OnGet()
@@ -39,6 +58,14 @@ public sealed class PapersModel(TagBook tags, BundleDesk bundles, BundlesIn inco
     {
         Tool.Status = status;
         await Book.Save(Tool);
+        if (status == TagStatus.Left)
+        {
+            // What has left the shop is waited for no more.
+            foreach (Guid wait in Tool.Waits.Where(w => w.EndedAt is null).Select(w => w.Id).ToList())
+            {
+                await rods.EndWait(Tool, wait);
+            }
+        }
         return ToLeaf("papers");
     }
 }

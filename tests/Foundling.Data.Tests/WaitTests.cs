@@ -1,0 +1,80 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Rod;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Store;
+
+namespace Foundling.Data.Tests;
+
+/// <summary>What stands after a step, and what it is for.</summary>
+public sealed class WaitTests : IDisposable
+{
+    private readonly TestShop _shop = new();
+
+    /// <inheritdoc />
+    public void Dispose() => _shop.Dispose();
+
+    private async Task<Tag> Planned(FoundlingDb db)
+    {
+        Tag tag = (await _shop.Tags(db).Find(await _shop.BookIn()))!;
+        await _shop.Rods(db).Aim(tag, AimKind.Work);
+        return tag;
+    }
+
+    [Fact]
+    public async Task Oil_stands_for_its_wipe_off_and_dries_only_after_it()
+    {
+        await using FoundlingDb db = _shop.Open();
+        Tag tag = await Planned(db);
+        PlanStep oil = tag.Steps.First(s => s.Key == "wood-oil"), wipe = tag.Steps.First(s => s.Key == "wood-wipe");
+        wipe.Order.ShouldBeGreaterThan(oil.Order);
+        await _shop.Rods(db).Finish(tag, oil);
+        Wait window = tag.Waits.ShouldHaveSingleItem();
+        WaitEnds.Of(window).ShouldBe(WaitEnd.WipeOff);
+        (window.MustBeOutAt!.Value - window.StartedAt).TotalMinutes.ShouldBeInRange(10, 60);
+        WaitEnds.Holds(window, window.StartedAt).ShouldBeTrue("it has not stood long enough");
+        WaitEnds.Holds(window, window.ReadyAt).ShouldBeFalse("the cloth is wanted now");
+        await _shop.Rods(db).Finish(tag, wipe);
+        window.EndedAt.ShouldNotBeNull();
+        Wait drying = tag.Waits.Single(w => w.EndedAt is null);
+        (drying.Step, WaitEnds.Of(drying)).ShouldBe(("wood-wipe", WaitEnd.Ready));
+        (drying.ReadyAt - drying.StartedAt).TotalHours.ShouldBeGreaterThan(12);
+    }
+
+    [Fact]
+    public async Task The_next_look_stands_comes_up_and_sets_the_one_after_it()
+    {
+        await using FoundlingDb db = _shop.Open();
+        Tag tag = await Planned(db);
+        foreach (PlanStep step in tag.Steps.ToList())
+        {
+            await _shop.Rods(db).Finish(tag, step);
+        }
+        tag.Status.ShouldBe(TagStatus.Done);
+        Wait look = (await _shop.Tags(db).Standing()).Select(s => s.Wait).Single(w => WaitEnds.Of(w) == WaitEnd.LookAgain);
+        (look.ReadyAt - look.StartedAt).TotalDays.ShouldBeInRange(85, 190);
+        WaitEnds.IsFar(look, _shop.Time.GetUtcNow()).ShouldBeTrue();
+        _shop.Time.Advance(look.ReadyAt - look.StartedAt);
+        WaitEnds.IsFar(look, _shop.Time.GetUtcNow()).ShouldBeFalse("its day has come");
+        await _shop.Rods(db).EndWait(tag, look.Id);
+        await _shop.Rods(db).EndWait(tag, look.Id);
+        Wait next = tag.Waits.Single(w => w.EndedAt is null && WaitEnds.Of(w) == WaitEnd.LookAgain);
+        (next.ReadyAt - next.StartedAt).ShouldBe(look.ReadyAt - look.StartedAt);
+        tag.Status = TagStatus.Left;
+        await _shop.Rods(db).EndWait(tag, next.Id);
+        tag.Waits.ShouldNotContain(w => w.EndedAt == null && WaitEnds.Of(w) == WaitEnd.LookAgain, "it has left the shop");
+    }
+
+    [Fact]
+    public async Task What_comes_out_of_the_bath_stands_no_more()
+    {
+        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 2 }));
+        await using FoundlingDb db = _shop.Open();
+        Tag tag = (await _shop.Tags(db).Find(number))!;
+        await _shop.Rods(db).Aim(tag, AimKind.Work);
+        await _shop.Rods(db).Finish(tag, tag.Steps.First(s => s.Key == "soak"));
+        WaitEnds.Of(tag.Waits.Single()).ShouldBe(WaitEnd.Out);
+        await _shop.Rods(db).Finish(tag, tag.Steps.First(s => s.Key == "soak-lift"));
+        tag.Waits.Single(w => w.Step == "soak").EndedAt.ShouldNotBeNull();
+    }
+}
