@@ -38,6 +38,7 @@ public sealed class WaitTests : IDisposable
         window.EndedAt.ShouldNotBeNull();
         Wait drying = tag.Waits.Single(w => w.EndedAt is null);
         (drying.Step, WaitEnds.Of(drying)).ShouldBe(("wood-wipe", WaitEnd.Ready));
+        drying.What.ShouldBe("Oil on the wood, drying");
         (drying.ReadyAt - drying.StartedAt).TotalHours.ShouldBeGreaterThan(12);
     }
 

@@ -30,6 +30,9 @@ public static class WaitEnds
     /// <summary>Key of the step that puts oil on wood.</summary>
     public const string Oil = "wood-oil";
 
+    /// <summary>Key of the step that takes off the oil that stands.</summary>
+    public const string Wipe = "wood-wipe";
+
     /// <summary>Days ahead of which a look again does not stand among what wants doing.</summary>
     public const int LookAheadDays = 7;
 
@@ -49,7 +52,12 @@ public static class WaitEnds
     public static WaitEnd Of(Wait wait) => Of(wait.Step, wait.MustBeOutAt is not null);
 
     /// <summary>What stands, in words.</summary>
-    public static string What(PlanStep step) => IsOf(step.Key, NextLook) ? "Look for rust and loose parts again" : step.Title;
+    public static string What(PlanStep step) => step.Key switch
+    {
+        _ when IsOf(step.Key, NextLook) => "Look for rust and loose parts again",
+        _ when IsOf(step.Key, Wipe) => "Oil on the wood, drying",
+        _ => step.Title,
+    };
 
     /// <summary>True while a wait keeps its tool from the next step: a window that has opened asks for it, and a look again keeps nothing.</summary>
     public static bool Holds(Wait wait, DateTimeOffset now) => wait.EndedAt is null && Of(wait) switch
@@ -62,7 +70,7 @@ public static class WaitEnds
     /// <summary>True when finishing a step is what a wait was for.</summary>
     public static bool EndedBy(Wait wait, PlanStep step) => wait.EndedAt is null && Of(wait) switch
     {
-        WaitEnd.WipeOff => IsOf(step.Key, "wood-wipe"),
+        WaitEnd.WipeOff => IsOf(step.Key, Wipe),
         WaitEnd.NextCoat => step.Key.StartsWith("coat-", StringComparison.Ordinal) && step.Key != wait.Step,
         WaitEnd.Out => IsOf(step.Key, "soak-lift"),
         _ => false,

@@ -60,12 +60,12 @@ internal static class WoodRules
         {
             Parts = Parts(q), WaitMin = In(q, Drying.Shellac), LookInMin = 30, Materials = ["2 lb shellac: 10 mL", "lint-free cloth: 1 pieces"], How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it.", Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Caution = Cautions.OilyRags,
         }, Id, 5),
-        PlanRule.One("oil the wood", "Bare or thirsty wood cracks.", [Has, Dry, Way("oil", "oil-wax")], q => new PlanStep("wood-oil", Stage.Wood, "One thin coat of oil on the wood", 3, 6, 11)
+        PlanRule.One("oil the wood", "Bare or thirsty wood cracks.", [Has, Dry, Way("oil", "oil-wax")], q => new PlanStep(WaitEnds.Oil, Stage.Wood, "One thin coat of oil on the wood", 3, 6, 11)
         {
             Parts = Parts(q), WaitMin = Wipe(q).RecoatFromMin, OutByMin = Wipe(q).RecoatUntilMin, Materials = ["boiled linseed oil: 15 mL", "lint-free cloth: 1 pieces"], Reason = "It keeps the colour and sheds water.",
             How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.", FinishTest = "Wet all over, nowhere a puddle.", Caution = Cautions.OilyRags,
         }, Id, 3),
-        PlanRule.One("wipe the oil off", "Oil left standing skins over and stays sticky.", [Has, Dry, Way("oil", "oil-wax")], q => new PlanStep("wood-wipe", Stage.Wood, "Wipe off all the oil that stands", 1, 2, 4)
+        PlanRule.One("wipe the oil off", "Oil left standing skins over and stays sticky.", [Has, Dry, Way("oil", "oil-wax")], q => new PlanStep(WaitEnds.Wipe, Stage.Wood, "Wipe off all the oil that stands", 1, 2, 4)
         {
             Parts = Parts(q), WaitMin = In(q, Drying.Oil), Materials = ["lint-free cloth: 1 pieces"], How = "With a clean cloth, turned often, into every corner. Where it has gone tacky, fresh oil softens it: rub, and wipe again.", Reason = "What the wood has not taken never dries hard.", FinishTest = "Dry to the hand, no tack.", Caution = Cautions.OilyRags,
         }, Id, 2),
