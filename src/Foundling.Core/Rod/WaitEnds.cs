@@ -33,6 +33,9 @@ public static class WaitEnds
     /// <summary>Key of the step that takes off the oil that stands.</summary>
     public const string Wipe = "wood-wipe";
 
+    // In the order they go on; masking and colour matching are no coats.
+    private static readonly List<string> Coats = ["coat-prime", "coat-1", "coat-2"];
+
     /// <summary>Days ahead of which a look again does not stand among what wants doing.</summary>
     public const int LookAheadDays = 7;
 
@@ -71,7 +74,7 @@ public static class WaitEnds
     public static bool EndedBy(Wait wait, PlanStep step) => wait.EndedAt is null && Of(wait) switch
     {
         WaitEnd.WipeOff => IsOf(step.Key, Wipe),
-        WaitEnd.NextCoat => step.Key.StartsWith("coat-", StringComparison.Ordinal) && step.Key != wait.Step,
+        WaitEnd.NextCoat => Coats.FindIndex(c => IsOf(step.Key, c)) > Coats.FindIndex(c => IsOf(wait.Step, c)),
         WaitEnd.Out => IsOf(step.Key, "soak-lift"),
         _ => false,
     };

@@ -41,6 +41,15 @@ public enum LogKind
 /// <summary>Something that happened at the bench.</summary>
 public sealed class LogEntry
 {
+    /// <summary>An entry for a moment, with a key of its own.</summary>
+    /// <param name="at">When.</param>
+    /// <param name="kind">What.</param>
+    /// <param name="text">In words.</param>
+    /// <param name="step">Key of the step it belongs to.</param>
+    /// <param name="minutes">Minutes it books.</param>
+    public static LogEntry New(DateTimeOffset at, LogKind kind, string text, string? step = null, double? minutes = null) =>
+        new() { Id = Guid.CreateVersion7(at), At = at, Kind = kind, Text = text, Step = step, Minutes = minutes };
+
     /// <summary>Key.</summary>
     public Guid Id { get; set; }
 

@@ -164,13 +164,13 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             {
                 (step.Agreed, step.AgreedAt) = ($"{tag.Owner}, at the bench", end);
             }
-            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(end.AddMinutes(-minutes)), At = end.AddMinutes(-minutes), Kind = LogKind.Started, Step = step.Key, Text = step.Title });
-            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(end), At = end, Kind = LogKind.Stopped, Step = step.Key, Minutes = minutes, Text = step.Title });
+            tag.Log.Add(LogEntry.New(end.AddMinutes(-minutes), LogKind.Started, step.Title, step.Key));
+            tag.Log.Add(LogEntry.New(end, LogKind.Stopped, step.Title, step.Key, minutes));
         }
         if (done > 4)
         {
             DateTimeOffset at = now.AddDays(-days / 2);
-            tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(at), At = at, Kind = LogKind.Note, Text = "Ines: less grease under the frog than I feared." });
+            tag.Log.Add(LogEntry.New(at, LogKind.Note, "Ines: less grease under the frog than I feared."));
         }
     }
 

@@ -86,7 +86,7 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
             DateTimeOffset now = time.GetUtcNow();
             var clock = new RunningClock { TagNumber = tagNumber, Step = step, Title = plan.Title, StartedAt = now };
             db.Clock.Add(clock);
-            await tags.Note(tagNumber, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.Started, Step = step, Text = plan.Title }, cancel).ConfigureAwait(false);
+            await tags.Note(tagNumber, LogEntry.New(now, LogKind.Started, plan.Title, step), cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
             watches.Begin(now);
             return clock;
@@ -124,7 +124,7 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
         {
             throw new InputException(InDoubt, "minutes", shown.Minutes, "the minutes it really took", doubt);
         }
-        var entry = new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.Stopped, Step = running.Step, Text = running.Title, Minutes = said ?? shown.Minutes };
+        var entry = LogEntry.New(now, LogKind.Stopped, running.Title, running.Step, said ?? shown.Minutes);
         if (await db.Tags.AnyAsync(t => t.Number == running.TagNumber, cancel).ConfigureAwait(false))
         {
             await tags.Note(running.TagNumber, entry, cancel).ConfigureAwait(false);

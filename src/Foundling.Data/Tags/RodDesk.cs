@@ -205,19 +205,26 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Says where a tag stands; what has left the shop is waited for no more.</summary>
+    public Task Stand(Tag tag, TagStatus status, CancellationToken cancel = default)
+    {
+        tag.Status = status;
+        foreach (Wait wait in tag.Waits.Where(w => status == TagStatus.Left && w.EndedAt is null))
+        {
+            End(tag, wait, time.GetUtcNow());
+        }
+        return tags.Save(tag, cancel);
+    }
+
     private static void End(Tag tag, Wait wait, DateTimeOffset now)
     {
         wait.EndedAt = now;
-        tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.WaitEnded, Step = wait.Step, Text = wait.What });
+        tag.Log.Add(LogEntry.New(now, LogKind.WaitEnded, wait.What, wait.Step));
     }
 
     private static string Said(string? words, string otherwise) => string.IsNullOrWhiteSpace(words)
         ? throw new InputException("required", "words", null, "a few words", otherwise)
         : Shorten.To(words, MostWords);
 
-    private void Log(Tag tag, LogKind kind, PlanStep step, string text)
-    {
-        DateTimeOffset now = time.GetUtcNow();
-        tag.Log.Add(new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = kind, Step = step.Key, Text = text });
-    }
+    private void Log(Tag tag, LogKind kind, PlanStep step, string text) => tag.Log.Add(LogEntry.New(time.GetUtcNow(), kind, text, step.Key));
 }

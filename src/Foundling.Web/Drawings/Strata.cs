@@ -139,6 +139,10 @@ public sealed class StrataView
         look.Trait is null ? (look.Reading ?? "Mark", "on the " + PartName(tag, look.Part ?? "body"))
         : book.Traits.FirstOrDefault(t => t.Id == look.Trait) is { } trait ? (trait.Title, trait.VariantTitle(look.Variant!)) : (look.Trait, "not in the book any more");
 
+    /// <summary>A side of a contradiction in words: a look, or the years of the line itself.</summary>
+    public static string Side(Tag tag, string id, PatternBook book) => Guid.TryParse(id, out Guid key) && tag.Looks.Find(l => l.Id == key) is { } look && Naming(tag, look, book) is var (name, seen)
+        ? $"{name.ToLowerInvariant()} ({seen})" : "the line's own years";
+
     /// <summary>Name of a part in words; marks may stand on the tool as a whole.</summary>
     public static string PartName(Tag tag, string part) => tag.Tool().Part(part)?.Name ?? (PartRules.IsCore(part) ? "tool itself" : part.Replace('_', ' '));
 

@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages;
 
 /// <summary>The running step, large enough for dirty hands.</summary>
-public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopBook shop) : SentencePageModel
+public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopBook shop, TimeProvider time) : SentencePageModel
 {
     /// <summary>What the clock shows, and why it may not be right.</summary>
     public ClockReading? Reading { get; private set; }
@@ -28,7 +28,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     public PlanStep? Step { get; private set; }
 
     /// <summary>Tags with a step that can be started.</summary>
-    public List<(Tag Tag, PlanStep Step)> Ready { get; private set; } = [];
+    public List<Job> Ready { get; private set; } = [];
 
     /// <summary>Reads the clock.</summary>
     public void OnGet()
@@ -47,7 +47,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
         }
         else
         {
-            Ready = [.. (await tags.InHand()).OrderBy(t => t.PromisedOn ?? DateOnly.MaxValue).ThenBy(t => t.Number).Where(t => t.Waits.All(w => w.EndedAt is not null)).Select(t => (t, t.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0)!)).Where(x => x.Item2 is not null)];
+            Ready = [.. Bench.Ready(await tags.InHand(), time.GetUtcNow())];
         }
     }
 

@@ -36,18 +36,11 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
         InHand = await tags.InHand();
         Running = await clock.Running();
         DateTimeOffset now = time.GetUtcNow();
-        foreach (Tag tag in InHand)
+        if (InHand.Find(t => t.Number == Running?.TagNumber) is { } tool && tool.Steps.FirstOrDefault(s => s.Key == Running!.Step) is { } running)
         {
-            PlanStep? step = Running?.TagNumber == tag.Number ? tag.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
-            bool running = step is not null;
-            // A tag whose last step still waits has nothing to do until the wait is ended.
-            step ??= tag.Waits.Any(w => WaitEnds.Holds(w, now)) ? null : tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0);
-            if (step is not null)
-            {
-                Next.Add((tag, step, running));
-            }
+            Next.Add((tool, running, true));
         }
-        Next = [.. Next.OrderByDescending(n => n.Running).ThenBy(n => n.Tag.PromisedOn ?? DateOnly.MaxValue).ThenBy(n => n.Tag.Number)];
+        Next.AddRange(Bench.Ready(InHand.Where(t => Next.All(n => n.Tag != t)), now).Select(j => (j.Tag, j.Step, false)));
         List<(Tag Tag, Wait Wait)> standing = await tags.Standing();
         Standing = [.. standing.Where(s => !WaitEnds.IsFar(s.Wait, now))];
         Later = [.. standing.Where(s => WaitEnds.IsFar(s.Wait, now))];

@@ -77,9 +77,5 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
 
     private string? Step(string? key) => Tool.Steps.Any(s => s.Key == key) ? key : null;
 
-    private Task Add(LogKind kind, string text, string? step, double? minutes)
-    {
-        DateTimeOffset now = time.GetUtcNow();
-        return Book.Note(Tool.Number, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = kind, Text = text, Step = step, Minutes = minutes });
-    }
+    private Task Add(LogKind kind, string text, string? step, double? minutes) => Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), kind, text, step, minutes));
 }

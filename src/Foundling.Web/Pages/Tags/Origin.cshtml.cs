@@ -61,22 +61,6 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
         }
     }
 
-    /// <summary>Why no look would tell anything more, when none would.</summary>
-    public string WhyNothingTells
-    {
-        get
-        {
-            int waiting = Tool.Aside.Count(a => a.Reason == AsideReason.WhenApart);
-            int left = Patterns.Traits.Count(t => Lines.Any(l => l.Variants.ContainsKey(t.Id)) && Tool.Looks.All(k => k.Trait != t.Id));
-            return (waiting, left) switch
-            {
-                ( > 0, _) => "Nothing left in the book would tell more until the tool is apart.",
-                (_, 0) => "Everything the book knows of this kind has been looked at. A mark, a number or a material can still narrow the years.",
-                _ => "What is left to look at was made alike in all the years that are left, so it would tell nothing more. A mark, a number or a material can.",
-            };
-        }
-    }
-
     /// <summary>Shows the evidence, and the readings of a mark when one was typed.</summary>
     public void OnGet()
     {

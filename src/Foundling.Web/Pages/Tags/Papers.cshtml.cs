@@ -56,16 +56,7 @@ public sealed class PapersModel(TagBook tags, RodDesk rods, BundleDesk bundles, 
     /// <summary>Closes or opens the book.</summary>
     public async Task<IActionResult> OnPostStatus(TagStatus status)
     {
-        Tool.Status = status;
-        await Book.Save(Tool);
-        if (status == TagStatus.Left)
-        {
-            // What has left the shop is waited for no more.
-            foreach (Guid wait in Tool.Waits.Where(w => w.EndedAt is null).Select(w => w.Id).ToList())
-            {
-                await rods.EndWait(Tool, wait);
-            }
-        }
+        await rods.Stand(Tool, status);
         return ToLeaf("papers");
     }
 }

@@ -34,8 +34,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         {
             Tool.Proofs.Remove(proof);
             await Book.Save(Tool);
-            DateTimeOffset now = time.GetUtcNow();
-            await Book.Note(Tool.Number, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.Note, Text = $"Proof taken back: {Words.Count(proof.ReadingsMm.Count, "reading")}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}" });
+            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note, $"Proof taken back: {Words.Count(proof.ReadingsMm.Count, "reading")}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}"));
         }
         return ToLeaf("proof");
     }

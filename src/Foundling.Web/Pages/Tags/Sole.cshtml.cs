@@ -150,8 +150,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
         {
             Tool.Surveys.Remove(survey);
             await Book.Save(Tool);
-            DateTimeOffset now = time.GetUtcNow();
-            await Book.Note(Tool.Number, new LogEntry { Id = Guid.CreateVersion7(now), At = now, Kind = LogKind.Note, Text = $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}" });
+            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note, $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}"));
         }
         return LocalRedirect($"/tag/{Tool.Number}/sole");
     }
