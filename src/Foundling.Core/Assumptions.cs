@@ -42,6 +42,7 @@ public sealed record Assumptions
     [Assumed("", "chance that a frog was swapped")] public double SwapFrog { get; init; } = 0.06;
     [Assumed("", "chance that a saw plate was swapped")] public double SwapPlate { get; init; } = 0.05;
     [Assumed("", "chance that a tool's maker is not in the pattern book, when a name was read that it knows")] public double UnknownShare { get; init; } = 0.05;
+    [Assumed("", "a line of which less than this share of its former chance is left does not fit")] public double NoFitShare { get; init; } = 0.1;
     [Assumed("", "chance that the maker is not in the pattern book while no name or own mark was read")] public double NamelessShare { get; init; } = 0.6;
     [Assumed("", "chance that a size is not in the pattern book")] public double OddSizeShare { get; init; } = 0.1;
     [Assumed("", "how far another maker followed the habits of the trade")] public double OtherTrade { get; init; } = 0.8;

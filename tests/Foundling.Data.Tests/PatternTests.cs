@@ -28,6 +28,20 @@ public sealed class PatternTests : IDisposable
     }
 
     [Fact]
+    public void Only_looks_that_no_line_of_the_book_shows_together_are_said_to_fit_nothing()
+    {
+        PatternBook book = ReferenceData.Book;
+        PatternLine line = book.LineOf("pellow_tarn_bench");
+        // The earliest form of one trait beside the latest of the next: no year showed both.
+        List<Trait> traits = [.. line.Variants.Keys.Select(book.TraitOf).Where(t => !t.Own)];
+        List<Observation> odd = [.. traits.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t.Id, i % 2 == 0 ? t.Variants[0] : t.Variants[^1]))];
+        IdentificationResult strange = Identification.Of(new IdentificationInput(odd), book);
+        strange.FitsNothing.ShouldBeTrue(string.Join(", ", strange.PMaker.Select(m => $"{m.Key} {m.Value:0.000}")));
+        Identification.Of(new IdentificationInput([odd[0]]), book).FitsNothing.ShouldBeFalse("one look speaks for the lines that show it");
+        Identification.Of(new IdentificationInput([]), book).FitsNothing.ShouldBeFalse("nothing was seen");
+    }
+
+    [Fact]
     public async Task A_new_shop_starts_with_the_sample_lines_and_nothing_to_take_back()
     {
         Json(await With(s => s.Read())).ShouldBe(Json(ReferenceData.Book));

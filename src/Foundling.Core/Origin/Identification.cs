@@ -12,7 +12,12 @@ public sealed record IdentificationInput(IReadOnlyList<Observation> Observations
 /// <param name="PKind">Belief per kind of tool; a line of several kinds shares its belief out evenly. What no line explains is not in it.</param>
 /// <param name="PMaker">Belief per maker; <see cref="PatternLine.OtherId"/> is a maker the book does not have.</param>
 /// <param name="Dating">The whole report over all candidate lines.</param>
-public sealed record IdentificationResult(IReadOnlyDictionary<string, double> PKind, IReadOnlyDictionary<string, double> PMaker, DatingReport Dating);
+public sealed record IdentificationResult(IReadOnlyDictionary<string, double> PKind, IReadOnlyDictionary<string, double> PMaker, DatingReport Dating)
+{
+    /// <summary>True when what was seen speaks against every line of the book that has such parts: little is left of the chance each had, and a maker outside it is likelier than not.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool FitsNothing { get; init; }
+}
 
 /// <summary>Kind, maker, size and years from dimensions and traits across every line of the book, with an honest "none of these".</summary>
 public static class Identification
@@ -29,8 +34,9 @@ public static class Identification
         List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(input.Kind)];
         // A tool cannot show a look on a part its kind does not have; only a misread one.
         PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l with { Share = l.Share * Math.Pow(a.SureMisread, foreign) } : l)] };
+        double outside = lines.Count == 0 ? 0 : OtherMaker.ShareFor(input.Observations, book, false, a);
         DatingReport report = Dating.Report(
-            new DatingInput(input.Observations, weighed, [.. lines.Select(l => l.Id)], input.Measurements, null, lines.Count == 0 ? 0 : OtherMaker.ShareFor(input.Observations, book, false, a), a.OddSizeShare), lookNext: lookNext, assumptions: a);
+            new DatingInput(input.Observations, weighed, [.. lines.Select(l => l.Id)], input.Measurements, null, outside, a.OddSizeShare), lookNext: lookNext, assumptions: a);
         var kinds = new Dictionary<string, double>();
         var makers = new Dictionary<string, double>();
         foreach (PatternLine line in lines)
@@ -44,7 +50,11 @@ public static class Identification
             }
         }
         makers[PatternLine.OtherId] = report.PLine.Where(l => !PatternLine.IsOfBook(l.Key)).Sum(l => l.Value);
-        return new IdentificationResult(kinds, makers, report);
+        return new IdentificationResult(kinds, makers, report)
+        {
+            FitsNothing = makers[PatternLine.OtherId] > 0.5 && lines.Where(l => input.Observations.All(o => HasPart(l, book, o)))
+                .All(l => report.PLine[l.Id] < a.NoFitShare * (1 - outside) * l.Share / lines.Sum(x => x.Share)),
+        };
     }
 
     private static bool HasPart(PatternLine line, PatternBook book, Observation look)

@@ -117,6 +117,10 @@ public sealed class BookEditsTests
         List<Observation> odd = [.. maker.Line.Variants.Keys.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t, Book.TraitOf(t).Variants[i % 2 == 0 ? 0 : ^1]))];
         IdentificationResult strange = Identification.Of(new IdentificationInput(odd), Book);
         strange.PMaker[PatternLine.OtherId].ShouldBeGreaterThan(strange.PMaker[maker.Line.Maker!]);
+        named.FitsNothing.ShouldBeFalse();
+        IdentificationResult hinted = Identification.Of(new IdentificationInput([odd.First(o => !Book.TraitOf(o.Trait!).Own)]), Book);
+        hinted.PMaker[PatternLine.OtherId].ShouldBeGreaterThan(0.5);
+        hinted.FitsNothing.ShouldBeFalse("one look of the book's own speaks for the lines that show it");
     }
 
     [Fact]
@@ -134,7 +138,9 @@ public sealed class BookEditsTests
     [Fact]
     public void A_maker_not_in_the_book_is_likely_until_a_name_is_read()
     {
-        Identification.Of(new IdentificationInput([]), Book).PMaker[PatternLine.OtherId].ShouldBe(Assumptions.Standard.NamelessShare, 1e-9);
+        IdentificationResult nothing = Identification.Of(new IdentificationInput([]), Book);
+        nothing.PMaker[PatternLine.OtherId].ShouldBe(Assumptions.Standard.NamelessShare, 1e-9);
+        nothing.FitsNothing.ShouldBeFalse("nothing was seen that could speak against the book");
         double Other(params Observation[] looks) => OtherMaker.ShareFor(looks, Book, false, Assumptions.Standard);
         Trait mark = Book.Traits.First(t => t is { Own: true, None: not null });
         Other(new Observation("a", Confidence.Sure, mark.Id, mark.None)).ShouldBe(Assumptions.Standard.NamelessShare);
