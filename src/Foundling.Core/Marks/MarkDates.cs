@@ -8,8 +8,14 @@ namespace Foundling.Core.Marks;
 /// <param name="Month">Month, or null.</param>
 /// <param name="Day">Day, or null.</param>
 /// <param name="Guessed">The century was not written and is a guess.</param>
-public sealed partial record MarkDate(int Year, int? Month = null, int? Day = null, bool Guessed = false)
+/// <param name="Impossible">The day as written, where the month has no such day.</param>
+public sealed partial record MarkDate(int Year, int? Month = null, int? Day = null, bool Guessed = false, int? Impossible = null)
 {
+    // US patents were issued on Tuesdays from 1848 on; dates alone were struck until about 1950.
+    private const int FirstTuesday = 1848, LastStruck = 1950;
+
+    private static readonly string[] Months = ["jan", "feb", "ma", "ap", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+
     /// <summary>The date in words.</summary>
     public string Shown => this is { Month: int m, Day: int d }
         ? new DateOnly(Year, m, d).ToString("d MMMM yyyy", CultureInfo.InvariantCulture)
@@ -18,39 +24,83 @@ public sealed partial record MarkDate(int Year, int? Month = null, int? Day = nu
     /// <summary>The weekday, where the day is known.</summary>
     public DayOfWeek? Weekday => this is { Month: int m, Day: int d } ? new DateOnly(Year, m, d).DayOfWeek : null;
 
-    /// <summary>Finds a date in a text: "Apr. 19, 1910", "19 April 10", "4-19-10", "1910"; null when there is none.</summary>
-    public static MarkDate? Find(string text)
+    /// <summary>True when only a year was written.</summary>
+    public bool Bare => Month is null;
+
+    /// <summary>The first date in a text: "Apr. 19, 1910", "19 Apl. 10", "4-19-10", "1910"; null when there is none.</summary>
+    public static MarkDate? Find(string text) => All(text).Select(f => f.Date).FirstOrDefault();
+
+    /// <summary>All dates in a text, in the order they stand there, each with its place.</summary>
+    /// <param name="text">What was read.</param>
+    public static IReadOnlyList<(MarkDate Date, int At, int Length)> All(string text)
     {
-        if (Named().Match(text) is { Success: true } named)
+        List<Match> named = Named().Matches(text).ToList();
+        var found = new List<(MarkDate Date, int At, int Length)>();
+        for (int i = 0; i < named.Count; i++)
         {
-            int month = Array.FindIndex(CultureInfo.InvariantCulture.DateTimeFormat.AbbreviatedMonthNames, m => m.Length > 0 && named.Groups["m"].Value.StartsWith(m, StringComparison.OrdinalIgnoreCase)) + 1;
-            return Of(named.Groups["y"].Value, month, named.Groups["d"].Value);
+            // "Apr. 19 & May 3, 1892": the first has the year of the next.
+            Group year = named[i].Groups["y"];
+            bool day = year.Length == 2 && !named[i].Groups["d"].Success && int.Parse(year.Value, CultureInfo.InvariantCulture) is > 0 and <= 31;
+            string? next = day ? named.Skip(i + 1).FirstOrDefault(n => n.Groups["d"].Success)?.Groups["y"].Value : null;
+            if ((next is null ? Of(year.Value, MonthOf(named[i]), named[i].Groups["d"].Value) : Of(next, MonthOf(named[i]), year.Value)) is MarkDate date)
+            {
+                found.Add((date, named[i].Index, named[i].Length));
+            }
         }
-        if (Figures().Match(text) is { Success: true } figures)
+        foreach (Match figures in Figures().Matches(text).Where(Free))
         {
             int a = int.Parse(figures.Groups["a"].Value, CultureInfo.InvariantCulture), b = int.Parse(figures.Groups["b"].Value, CultureInfo.InvariantCulture);
             // Month first, as those dates were struck, unless it cannot be.
-            return a <= 12 ? Of(figures.Groups["y"].Value, a, figures.Groups["b"].Value) : b <= 12 ? Of(figures.Groups["y"].Value, b, figures.Groups["a"].Value) : null;
+            MarkDate? date = a <= 12 ? Of(figures.Groups["y"].Value, a, figures.Groups["b"].Value) : b <= 12 ? Of(figures.Groups["y"].Value, b, figures.Groups["a"].Value) : null;
+            if (date is not null)
+            {
+                found.Add((date, figures.Index, figures.Length));
+            }
         }
-        return Bare().Match(text) is { Success: true } bare ? Of(bare.Value, null, "") : null;
+        foreach (Match bare in BareText().Matches(text).Where(Free))
+        {
+            found.Add((new MarkDate(int.Parse(bare.Value, CultureInfo.InvariantCulture)), bare.Index, bare.Length));
+        }
+        return [.. found.OrderBy(f => f.At)];
+
+        bool Free(Match m) => found.All(f => m.Index >= f.At + f.Length || m.Index + m.Length <= f.At);
     }
 
-    private static MarkDate? Of(string year, int? month, string day)
+    private static int MonthOf(Match named)
+    {
+        string m = named.Groups["m"].Value.ToLowerInvariant();
+        // The short forms of old dies: Mch. for March, Apl. for April, Jne. and Jly.
+        return m switch
+        {
+            "mch" => 3,
+            "jne" => 6,
+            "jly" => 7,
+            _ => m.StartsWith("may", StringComparison.Ordinal) ? 5 : Array.FindIndex(Months, s => m.StartsWith(s, StringComparison.Ordinal)) + 1,
+        };
+    }
+
+    private static MarkDate? Of(string year, int month, string day)
     {
         int y = int.Parse(year, CultureInfo.InvariantCulture);
-        bool guessed = year.Length == 2;
-        // Two figures mean a year of 1850 to 1949, when dates were struck so.
-        y = guessed ? (y >= 50 ? 1800 + y : 1900 + y) : y;
         int? d = int.TryParse(day, CultureInfo.InvariantCulture, out int parsed) ? parsed : null;
-        return y is < 1790 or > 2000 || (d is int at && (month is null || at < 1 || at > DateTime.DaysInMonth(y, month.Value))) ? null : new MarkDate(y, month, d, guessed);
+        bool guessed = year.Length == 2;
+        if (guessed)
+        {
+            // The weekday tells the century where only one of the two was a Tuesday; else a year of 1850 to 1949, when dates were struck so.
+            int[] tuesdays = [.. new[] { 1800 + y, 1900 + y }.Where(c => c is >= FirstTuesday and < LastStruck && d >= 1 && d <= DateTime.DaysInMonth(c, month) && new DateOnly(c, month, d!.Value).DayOfWeek == DayOfWeek.Tuesday)];
+            (y, guessed) = tuesdays.Length == 1 ? (tuesdays[0], false) : (y >= 50 ? 1800 + y : 1900 + y, true);
+        }
+        return y is < 1790 or > 2000 ? null
+            : d is int at && (at < 1 || at > DateTime.DaysInMonth(y, month)) ? new MarkDate(y, month, null, guessed, at)
+            : new MarkDate(y, month, d, guessed);
     }
 
-    [GeneratedRegex(@"\b(?:(?<d>\d{1,2})(?:st|nd|rd|th)?[\s.\-]+)?(?<m>jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*[\s.,\-]*(?:(?<d>\d{1,2})(?:st|nd|rd|th)?[\s.,\-]+)?(?<y>1[789]\d\d|\d\d)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:(?<![\d,.?])(?<d>\d{1,2})(?:st|nd|rd|th)?[ .\-]+(?:of )?)?\b(?<m>jan(?:uary|y)?|feb(?:ruary|y)?|mar(?:ch)?|mch|apr(?:il|l)?|apl|may|june?|jne|july?|jly|aug(?:ust|t)?|sep(?:t(?:ember|r)?|r)?|oct(?:ober|r)?|nov(?:ember|r)?|dec(?:ember|r)?)(?![a-z])[ .,\-']*(?:(?<d>\d{1,2})(?:st|nd|rd|th)?[ .,\-']+)?(?<y>1[789]\d\d|\d\d)(?![\d?]|,\d)", RegexOptions.IgnoreCase)]
     private static partial Regex Named();
 
-    [GeneratedRegex(@"(?<![\d,.?])(?<a>\d{1,2})[-/.](?<b>\d{1,2})[-/.](?<y>1[789]\d\d|\d\d)(?![\d,?])")]
+    [GeneratedRegex(@"(?<![\d,.?\-/])(?<a>\d{1,2})[-/.](?<b>\d{1,2})[-/.]'?(?<y>1[789]\d\d|\d\d)(?![\d?]|,\d)")]
     private static partial Regex Figures();
 
-    [GeneratedRegex(@"(?<![\d,.?])(?:17[9]\d|1[89]\d\d|2000)(?![\d,?])")]
-    private static partial Regex Bare();
+    [GeneratedRegex(@"(?<![\d,.?/\-])(?:179\d|1[89]\d\d|2000)(?![\d?]|[,.]\d|-\d)")]
+    private static partial Regex BareText();
 }

@@ -1,237 +1,147 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
 using Foundling.Core.Origin;
 
 namespace Foundling.Core.Marks;
 
 /// <summary>
-/// Reads what stands on a tool: patent and design numbers, also partly legible ones, patent dates, wording of origin,
-/// addresses, materials, threads and fasteners. Says what years each reading gives, why, and whether that is a rule or a
-/// tendency. Source: the public tables in <see cref="MarkTables"/>.
+/// Reads what stands on a tool: patent and design numbers, also partly legible ones, dates, wording of origin, addresses,
+/// makers' names, materials, threads and fasteners. Says what years each reading gives, why, and whether that is a rule or a
+/// tendency. Several marks in one text give several readings. Source: the public tables in <see cref="MarkTables"/>.
 /// </summary>
 public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptions = null)
 {
-    private const int MostWordings = 6;
+    private const int LongestMark = 200;
 
     private readonly Assumptions _assumptions = assumptions ?? Assumptions.Standard;
+    private readonly MarkWordings _wordings = new(tables);
 
-    /// <summary>All sensible readings of a text, likeliest first.</summary>
+    /// <summary>All sensible readings of a text: what it most likely says first, the most telling before the others; unlikely ones last.</summary>
+    /// <param name="text">What was read, as it stands there.</param>
+    /// <param name="book">The pattern book, to know makers by name; null for none.</param>
     /// <exception cref="InputException">Nothing was written, or far too much.</exception>
-    public IReadOnlyList<MarkReading> Read(string? text)
+    public IReadOnlyList<MarkReading> Read(string? text, PatternBook? book = null)
     {
         string what = (text ?? "").Trim();
-        if (what.Length is 0 or > 200)
+        if (what.Length is 0 or > LongestMark)
         {
-            throw new InputException("required", "mark", what.Length, "1 to 200 letters", what.Length == 0 ? "Write what you read on the tool, with a ? for each figure you cannot make out." : "That is too long for a mark; write the words that matter.");
+            throw new InputException("required", "mark", what.Length, "1 to 200 letters",
+                what.Length == 0 ? "Write what you read on the tool, with a ? for each figure you cannot make out." : "That is too long for a mark; write the words that matter.");
         }
-        bool design = DesignWords().IsMatch(what), registered = RegisteredWords().IsMatch(what), patent = PatentWords().IsMatch(what), applied = AppliedWords().IsMatch(what);
-        MarkDate? date = MarkDate.Find(what);
-        PartialNumber? number = NumberText().Matches(what).Select(m => PartialNumber.Parse(m.Value.Trim(' ', ',', '.', '\''))).OfType<PartialNumber>()
-            .Where(n => date is null || n.Digits.Length > 4).OrderByDescending(n => n.Digits.Length).FirstOrDefault();
+        var mark = new MarkText(what);
         var readings = new List<MarkReading>();
-        if (applied && !registered)
-        {
-            readings.Add(Applied(date));
-        }
-        else if (date is not null && !registered && !design)
-        {
-            readings.Add(Dated(date));
-        }
-        PartialNumber? lone = number ?? (date is { Month: null } ? PartialNumber.Parse(date.Year.ToString(CultureInfo.InvariantCulture)) : null);
-        if (lone is not null)
-        {
-            bool any = !design && !registered && !patent;
-            if (patent || any)
-            {
-                readings.AddRange(Number(lone, "patent", $"Patent no. {lone.Shown}", tables.Patents, "utility patents by year"));
-            }
-            if (design || any)
-            {
-                readings.AddRange(Number(lone, "design", $"Design patent no. {lone.Shown}", tables.Designs, "design patents by year"));
-            }
-            if (registered || any)
-            {
-                readings.AddRange(Number(lone, "registered", $"Registered design no. {lone.Shown}", tables.RegisteredDesigns, "registered designs by year"));
-            }
-        }
-        readings.AddRange(Wordings(what));
-        return readings;
+        readings.AddRange(Founded(mark));
+        readings.AddRange(MarkNumbers.Yearly(mark));
+        readings.AddRange(Dates(mark));
+        // A number with its office is that number; without one, the words themselves are the mark.
+        List<MarkReading> numbered = [.. _wordings.Written(mark, key => !NeedsNumber(key) && key != "patent_applied")];
+        readings.AddRange(MarkNumbers.Read(mark, tables));
+        readings.AddRange(numbered);
+        readings.AddRange(_wordings.Written(mark, key => NeedsNumber(key) && !readings.Any(r => r.Key.StartsWith("registered", StringComparison.Ordinal) || r.Key.StartsWith("british", StringComparison.Ordinal))));
+        readings.AddRange(MarkNames.Read(mark, book));
+        readings.AddRange(_wordings.Described(mark.Rest, readings.Count == 0));
+        List<MarkReading> likely = [.. readings.Where(r => r.Likely)];
+        return [.. likely.Count > 1 ? likely.OrderByDescending(Tells) : likely.AsEnumerable(), .. readings.Where(r => !r.Likely)];
     }
 
-    /// <summary>Finds a reading again by its key.</summary>
-    public MarkReading? Find(string? text, string? key) => Read(text).FirstOrDefault(r => r.Key == key);
-
     /// <summary>Everything the tables hold on wording, materials and fasteners, for picking from.</summary>
-    public IReadOnlyList<MarkReading> All() =>
-        [.. tables.Marks.Where(m => !IsEnd(m)).Select(Of), .. tables.Materials.Select(Of)];
+    public IReadOnlyList<MarkReading> All() => [.. _wordings.All()];
+
+    /// <summary>Reads the diamond-shaped registration mark from its corners.</summary>
+    /// <inheritdoc cref="DiamondMark.Read"/>
+    public IReadOnlyList<MarkReading> ReadDiamond(string? top, string? left, string? right, string? bottom) => DiamondMark.Read(tables, top, left, right, bottom);
+
+    private static bool NeedsNumber(string key) => key is "gb_rd_no" or "gb_patent_six_digit";
+
+    /// <summary>How much a reading says about years, in bits.</summary>
+    private double Tells(MarkReading reading) =>
+        -Dating.Report(new DatingInput([.. reading.Bounds.Select((b, i) => b.ToObservation($"b{i}", "body", Confidence.Sure))], new PatternBook([], []), []), assumptions: _assumptions).EntropyBits;
+
+    private static IEnumerable<MarkReading> Founded(MarkText mark)
+    {
+        foreach (Match m in FoundedText().Matches(mark.Plain))
+        {
+            mark.Take(m.Index, m.Length);
+            string year = m.Groups["y"].Value;
+            yield return new MarkReading($"founded{m.Index}", $"The house was founded in {year}", $"not before {year}", "A house names the year it began; the tool can be a hundred years younger.",
+                [new MarkBound(MarkKind.Window, NotBefore: int.Parse(year, System.Globalization.CultureInfo.InvariantCulture))]) { Group = "companies" };
+        }
+    }
+
+    private List<MarkReading> Dates(MarkText mark)
+    {
+        var found = new List<MarkReading>();
+        List<(MarkDate Date, int At, int Length)> dates = [.. MarkDate.All(mark.Plain).Where(d => mark.IsFree(d.At, d.Length))];
+        Match applied = AppliedText().Match(mark.Plain);
+        bool granted = PatentText().IsMatch(mark.Plain) && !applied.Success;
+        if (applied.Success)
+        {
+            // The year of filing stands behind the words; a grant named before them is another patent.
+            var filed = dates.Where(d => d.At > applied.Index).Take(1).ToList();
+            mark.Take(applied.Index, applied.Length);
+            found.Add(Applied(filed.Count == 0 ? null : filed[0].Date));
+            dates.RemoveAll(filed.Contains);
+            granted = PatentText().IsMatch(mark.Rest);
+            filed.ForEach(f => mark.TakeWhole(f.At, f.Length));
+        }
+        foreach (var (date, at, length) in dates)
+        {
+            string before = mark.Plain[..at];
+            if (date.Bare && NumberWord().IsMatch(before))
+            {
+                // "Pat. No. 1910" is a number.
+                continue;
+            }
+            MarkReading reading = RegisteredText().IsMatch(before) || CopyrightText().IsMatch(before) || (date.Bare && !granted) ? Year(date)
+                : DesignText().IsMatch(mark.Plain) ? Dated(date) with
+                {
+                    Title = $"Design patent of {date.Shown}", Says = $"not before {date.Year}", Bounds = [new MarkBound(MarkKind.Window, NotBefore: date.Year)],
+                    Why = "Design patents ran for at most 14 years; dies stayed in use longer.",
+                }
+                : Dated(date);
+            mark.TakeWhole(at, length);
+            found.Add(reading with { Key = reading.Key + (found.Any(f => f.Key == reading.Key) ? $"@{at}" : "") });
+        }
+        return found;
+    }
+
+    private static MarkReading Year(MarkDate date) =>
+        new("year", date.Bare ? $"The year {date.Year}" : $"A date: {date.Shown}", $"not before {date.Year}", "A tool cannot bear a year before its time. It may be the year it was made, issued or registered.",
+            [new MarkBound(MarkKind.Window, NotBefore: date.Year)], Doubt: date.Bare ? "Without a word beside it it may also be a number." : null);
 
     private static MarkReading Dated(MarkDate date)
     {
-        string? doubt = date.Guessed ? $"The century is a guess: {date.Year - 100} is the other way to read it."
-            : date.Weekday is DayOfWeek day and not DayOfWeek.Tuesday && date.Year >= 1848 ? $"US patents were issued on Tuesdays and this was a {day}: look at the figures again."
+        string? doubt = date.Impossible is int day ? $"There is no {day} {date.Shown.Split(' ')[0]}: look at the figures again."
+            : date.Guessed ? $"The century is a guess: {date.Year + (date.Year < 1900 ? 100 : -100)} is the other way to read it."
+            : date.Weekday is DayOfWeek weekday and not DayOfWeek.Tuesday && date.Year >= 1848 ? $"US patents were issued on Tuesdays and this was a {weekday}: look at the figures again."
             : null;
         return new MarkReading("dated", $"Patent of {date.Shown}", $"not before {date.Year}; fades from {date.Year + 18} on",
             "A granted patent can be named from its issue on. After the term of 17 years the habit of printing it dies away.", [new MarkBound(MarkKind.PatentGranted, IssueYear: date.Year)], Doubt: doubt);
     }
 
     private MarkReading Applied(MarkDate? date) => date is null
-        ? Of(tables.Marks.First(m => m.Key == "patent_applied"))
+        ? _wordings.Entry("patent_applied")
         : new MarkReading("applied", $"Patent applied for, {date.Year}", $"{date.Year} to {date.Year + _assumptions.PatentPendingYears}",
             $"Between filing and grant, which rarely took more than {_assumptions.PatentPendingYears} years. If {date.Year} is the year of grant, add the patent itself instead.",
             [new MarkBound(MarkKind.PatentApplied, FilingYear: date.Year)]);
 
-    private static IEnumerable<MarkReading> Number(PartialNumber number, string key, string title, IReadOnlyList<YearStart> list, string table)
-    {
-        IReadOnlyList<int> years = number.YearsIn(list);
-        if (years.Count == 0)
-        {
-            yield break;
-        }
-        (int first, int last) = (years[0], years[^1]);
-        string issued = Runs(years);
-        MarkBound bound = key == "patent" && years.Count == 1 ? new MarkBound(MarkKind.PatentGranted, IssueYear: first) : new MarkBound(MarkKind.Window, NotBefore: first);
-        string why = number.Whole ? $"That number was given out in {issued}." : $"With the figures you can read it was given out in {issued}: between {Shown(number.Least)} and {Shown(number.Greatest)}.";
-        yield return new MarkReading(key, title, $"not before {first}", $"{why} A tool can be much later than the number on it. (Table: {table}.)", [bound], years,
-            last - first > 25 ? "So few figures say little." : null);
-    }
+    [GeneratedRegex(@"\bpat\w*'?\w?\.?'? ?(?:pend\w*|app?l(?:ie)?\.?'?d\b\.?(?: for)?|appl\b\.?|app?l?\.? for|app?'?d\.? for)|\bapplied for|\bpending\b")]
+    private static partial Regex AppliedText();
 
-    /// <summary>Reads the diamond-shaped registration mark from its corners.</summary>
-    /// <param name="top">Top corner: a letter in the first cycle, a number in the second.</param>
-    /// <param name="left">Left corner.</param>
-    /// <param name="right">Right corner.</param>
-    /// <param name="bottom">Bottom corner.</param>
-    /// <exception cref="InputException">No corner that tells anything.</exception>
-    public IReadOnlyList<MarkReading> ReadDiamond(string? top, string? left, string? right, string? bottom)
-    {
-        static string Letter(string? s) => s?.Trim() is { Length: 1 } one && char.IsAsciiLetter(one[0]) ? one.ToUpperInvariant() : "";
-        static bool Number(string? s) => s?.Trim() is { Length: > 0 } n && n.All(char.IsAsciiDigit);
-        bool first = Letter(top).Length > 0 || Number(right), second = Number(top) || Letter(right).Length > 0;
-        if (first && second)
-        {
-            throw new InputException("diamond_clash", "diamond", null, "letters and numbers of one cycle", "These corners do not go together: a letter at the top goes with a number at the right, and the other way round. Look at it again.");
-        }
-        var found = new List<(bool First, int Year, string? Month, bool Irregular, string Note)>();
-        foreach (bool cycle in new[] { true, false }.Where(c => c ? !second : !first))
-        {
-            (string year, string month) = cycle ? (Letter(top), Letter(left)) : (Letter(right), Letter(bottom));
-            if (year.Length == 0)
-            {
-                continue;
-            }
-            foreach (DiamondLetter y in tables.Diamond.Where(d => d.First == cycle && d.IsYear && d.Letter == year && d.Year is not null))
-            {
-                List<DiamondLetter> months = [.. tables.Diamond.Where(d => d.First == cycle && !d.IsYear && d.Letter == month && (!d.Irregular || d.Year == y.Year))];
-                bool fits = !y.Irregular || months.Any(m => m.Irregular && m.Year == y.Year) || month.Length == 0;
-                if (fits)
-                {
-                    string? named = months.Count == 0 ? null : string.Join(" or ", months.Select(m => CultureInfo.InvariantCulture.DateTimeFormat.GetMonthName(m.Month!.Value)).Distinct());
-                    found.Add((cycle, y.Year!.Value, named, y.Irregular, y.Note));
-                }
-            }
-        }
-        if (found.Count == 0)
-        {
-            throw new InputException("diamond_unread", "diamond", null, "the year letter, at the top or at the right", "No year can be read from that. The year letter stands at the top in the marks of 1842 to 1867 and at the right in those of 1868 to 1883.");
-        }
-        DatedMark end = tables.Marks.First(m => m.Key == "gb_diamond_end");
-        return [.. found.Select((f, i) => new MarkReading($"diamond{i}", $"Diamond mark of {(f.Month is null ? "" : f.Month + " ")}{f.Year}", $"not before {f.Year}, rarely after {end.NotAfter}",
-            $"{(f.First ? "First cycle, 1842 to 1867: the year letter is at the top." : "Second cycle, 1868 to 1883: the year letter is at the right.")} {end.Why}.{(f.Irregular ? " " + f.Note + "." : "")}",
-            [new MarkBound(MarkKind.Window, NotBefore: f.Year), new MarkBound(MarkKind.Window, Soft: true, NotAfter: end.NotAfter)], Doubt: f.Irregular ? "One of the documented exceptions." : null))];
-    }
+    [GeneratedRegex(@"\bpat")]
+    private static partial Regex PatentText();
 
-    private IEnumerable<MarkReading> Wordings(string text)
-    {
-        HashSet<string> asked = Words(text);
-        if (asked.Count == 0)
-        {
-            return [];
-        }
-        double Score(string seen)
-        {
-            HashSet<string> there = Words(seen), quoted = Words(string.Join(' ', Quoted().Matches(seen).Select(m => m.Groups[1].Value)));
-            double hits = asked.Count(a => there.Any(t => t.StartsWith(a, StringComparison.Ordinal) || (t.Length > 4 && a.StartsWith(t, StringComparison.Ordinal))));
-            double exact = asked.Count(quoted.Contains);
-            return (hits / asked.Count) + (0.5 * exact / Math.Max(asked.Count, quoted.Count));
-        }
-        return tables.Marks.Where(m => !IsEnd(m)).Select(m => (Score: Score(m.Seen), Reading: Of(m)))
-            .Concat(tables.Materials.Select(m => (Score: Score(m.Seen), Reading: Of(m))))
-            .Where(x => x.Score >= 0.5).OrderByDescending(x => x.Score).Take(MostWordings).Select(x => x.Reading);
-    }
+    [GeneratedRegex(@"\b(?:est(?:ablished|abd|d|'d)?|since|founded)\.? (?:in )?(?<y>1[678]\d\d|19\d\d)\b")]
+    private static partial Regex FoundedText();
 
-    private MarkReading Of(DatedMark mark)
-    {
-        List<DatedMark> both = [mark, .. tables.Marks.Where(m => m.Key == mark.Key + "_end")];
-        return new MarkReading("mark_" + mark.Key, mark.Seen, string.Join("; ", both.Select(m => Says(m.NotBefore, m.NotAfter, m.Soft))), string.Join(". ", both.Select(m => m.Why).Distinct()) + ".",
-            [.. both.Select(m => new MarkBound(MarkKind.Window, m.Soft, m.NotBefore, m.NotAfter))]);
-    }
+    [GeneratedRegex(@"(?:\bnos?\.?|\bnumber|#) ?$")]
+    private static partial Regex NumberWord();
 
-    private static MarkReading Of(DatedMaterial m)
-    {
-        var bounds = new List<MarkBound>();
-        if (m.NotBefore is int from)
-        {
-            bounds.Add(new MarkBound(MarkKind.Window, m.Approximate, from));
-        }
-        if ((m.TypicalFrom ?? m.TypicalTo) is not null)
-        {
-            bounds.Add(new MarkBound(MarkKind.Window, true, m.TypicalFrom, m.TypicalTo));
-        }
-        return new MarkReading("detail_" + m.Key, m.Seen, string.Join("; ", bounds.Select(b => Says(b.NotBefore, b.NotAfter, b.Soft))), m.Why + ". A part can be newer than the tool.", bounds);
-    }
+    [GeneratedRegex(@"\br(?:e?g)?'?d\b|\bregistered\b")]
+    private static partial Regex RegisteredText();
 
-    private static string Says(int? from, int? to, bool soft) => (from, to, soft) switch
-    {
-        (int f, int t, true) => $"mostly {f} to {t}",
-        (int f, null, true) => $"mostly from {f}",
-        (null, int t, true) => $"rarely after {t}",
-        (int f, int t, false) => $"{f} to {t}",
-        (int f, null, false) => $"not before {f}",
-        (null, int t, false) => $"not after {t}",
-        _ => "no years",
-    };
+    [GeneratedRegex(@"©|\(c\)|\bcopyright\b|\bcopr\b")]
+    private static partial Regex CopyrightText();
 
-    private static bool IsEnd(DatedMark mark) => mark.Key.EndsWith("_end", StringComparison.Ordinal);
-
-    private static string Runs(IReadOnlyList<int> years)
-    {
-        var parts = new List<string>();
-        for (int i = 0; i < years.Count;)
-        {
-            int j = i;
-            while (j + 1 < years.Count && years[j + 1] == years[j] + 1)
-            {
-                j++;
-            }
-            parts.Add(i == j ? $"{years[i]}" : $"{years[i]} to {years[j]}");
-            i = j + 1;
-        }
-        return parts.Count > 4 ? $"one of {years.Count} years from {years[0]} to {years[^1]}" : string.Join(" or ", parts);
-    }
-
-    private static string Shown(long number) => number.ToString("#,0", CultureInfo.InvariantCulture);
-
-    private static HashSet<string> Words(string text) => [.. Word().Matches(text.ToLowerInvariant().Replace(".", "", StringComparison.Ordinal)).Select(m => m.Value).Where(w => w.Length > 1 && !Idle.Contains(w))];
-
-    private static readonly HashSet<string> Idle = ["the", "of", "or", "and", "with", "for", "its", "an", "on", "in", "no", "it", "is", "that", "from", "to", "at", "by", "words", "example", "number", "mark"];
-
-    [GeneratedRegex(@"[\d?][\d?,. ']*[\d?]|[\d?]")]
-    private static partial Regex NumberText();
-
-    [GeneratedRegex("[a-z]+")]
-    private static partial Regex Word();
-
-    [GeneratedRegex("'([^']+)'")]
-    private static partial Regex Quoted();
-
-    [GeneratedRegex(@"\bpat", RegexOptions.IgnoreCase)]
-    private static partial Regex PatentWords();
-
-    [GeneratedRegex(@"\bdes(ign)?\b|^\s*D\s?\d", RegexOptions.IgnoreCase)]
-    private static partial Regex DesignWords();
-
-    [GeneratedRegex(@"\br(e?g)?d\b\.?|\bregistered\b|\bregd\b", RegexOptions.IgnoreCase)]
-    private static partial Regex RegisteredWords();
-
-    [GeneratedRegex(@"\bpat.*(pend|appl|apl)|\bapplied for", RegexOptions.IgnoreCase)]
-    private static partial Regex AppliedWords();
+    [GeneratedRegex(@"\bdes(?:ign)?s?\b")]
+    private static partial Regex DesignText();
 }

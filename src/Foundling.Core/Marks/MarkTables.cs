@@ -31,6 +31,12 @@ public sealed record DatedMaterial(string Key, string Seen, int? NotBefore, int?
 /// <param name="Note">What to mind.</param>
 public sealed record DiamondLetter(bool First, bool IsYear, string Letter, int? Year, int? Month, bool Irregular, string Note);
 
+/// <summary>How an entry of the tables is written or described by people.</summary>
+/// <param name="Key">Key of the mark or material.</param>
+/// <param name="Group">What it is about, for finding it in the list.</param>
+/// <param name="Forms">Its forms as one pattern, without regard to case.</param>
+public sealed record MarkForm(string Key, string Group, string Forms);
+
 /// <summary>The public tables the reader works from.</summary>
 public sealed record MarkTables(
     IReadOnlyList<YearStart> Patents,
@@ -38,7 +44,8 @@ public sealed record MarkTables(
     IReadOnlyList<YearStart> RegisteredDesigns,
     IReadOnlyList<DatedMark> Marks,
     IReadOnlyList<DatedMaterial> Materials,
-    IReadOnlyList<DiamondLetter> Diamond);
+    IReadOnlyList<DiamondLetter> Diamond,
+    IReadOnlyList<MarkForm> Forms);
 
 /// <summary>One statement about years that a mark makes.</summary>
 /// <param name="Kind">How it bears on years.</param>
@@ -55,7 +62,7 @@ public sealed record MarkBound(MarkKind Kind, bool Soft = false, int? NotBefore 
         new(id, confidence, Part: part, Mark: Kind, Soft: Soft, NotBeforeYear: NotBefore, NotAfterYear: NotAfter, IssueYear: IssueYear, FilingYear: FilingYear, GrantYear: GrantYear);
 }
 
-/// <summary>One way to read a mark.</summary>
+/// <summary>One way to read a mark, or one of several marks in what was read.</summary>
 /// <param name="Key">Key of this reading, the same for the same text.</param>
 /// <param name="Title">What it is.</param>
 /// <param name="Says">The years it gives, in words.</param>
@@ -63,4 +70,14 @@ public sealed record MarkBound(MarkKind Kind, bool Soft = false, int? NotBefore 
 /// <param name="Bounds">What it states about years.</param>
 /// <param name="Years">Years the number may have been given out in, when several fit.</param>
 /// <param name="Doubt">What speaks against this reading; null for nothing.</param>
-public sealed record MarkReading(string Key, string Title, string Says, string Why, IReadOnlyList<MarkBound> Bounds, IReadOnlyList<int>? Years = null, string? Doubt = null);
+public sealed record MarkReading(string Key, string Title, string Says, string Why, IReadOnlyList<MarkBound> Bounds, IReadOnlyList<int>? Years = null, string? Doubt = null)
+{
+    /// <summary>False for a reading that is possible but not what most people would take it for.</summary>
+    public bool Likely { get; init; } = true;
+
+    /// <summary>Line of the pattern book whose maker's name was read; null for anything else.</summary>
+    public string? Line { get; init; }
+
+    /// <summary>What it is about, for finding it in a list.</summary>
+    public string Group { get; init; } = "patents";
+}

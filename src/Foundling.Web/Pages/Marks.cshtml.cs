@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.Marks;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
+using Foundling.Core.Units;
 using Foundling.Data.Tags;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -43,8 +44,8 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     /// <summary>What is wrong with the mark, or with the diamond.</summary>
     public (string? Mark, string? Diamond) Faults { get; private set; }
 
-    /// <summary>Everything the tables hold, by picking.</summary>
-    public IReadOnlyList<MarkReading> All => desk.Reader.All();
+    /// <summary>Everything the tables hold, by picking, in groups.</summary>
+    public IEnumerable<IGrouping<string, MarkReading>> All => desk.Reader.All().GroupBy(r => r.Group);
 
     /// <summary>True when corners of a diamond were given.</summary>
     public bool IsDiamond => !Request.Query.ContainsKey("mark") && Request.Query.ContainsKey("top");
@@ -60,9 +61,13 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         }
         try
         {
+            PatternBook book = await tags.Patterns();
             List<Tag> inHand = tag is null ? await tags.Here() : [];
             string asked = string.Join('&', new[] { ("mark", Mark), ("top", Top), ("left", Left), ("right", Right), ("bottom", Bottom) }.Where(a => a.Item2 is not null).Select(a => $"{a.Item1}={Uri.EscapeDataString(a.Item2!)}"));
-            Readings = new ReadingsView(Read(), Number, [.. inHand.Select(t => (t.Number, t.Title))], asked) { Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag) };
+            Readings = new ReadingsView(Read(book), Number, [.. inHand.Select(t => (t.Number, t.Title))], asked)
+            {
+                Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag), Lines = tag is null ? null : [.. book.LinesFor(tag.Kind).Select(l => l.Id)],
+            };
         }
         catch (InputException fault)
         {
@@ -73,10 +78,11 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     /// <summary>Adds a reading to a tag as evidence.</summary>
     public async Task<IActionResult> OnPostAdd(string? key, int tag, string? part, Confidence confidence)
     {
+        PatternBook book = await tags.Patterns();
         MarkReading? reading = null;
         try
         {
-            reading = Read().FirstOrDefault(r => r.Key == key);
+            reading = Read(book).FirstOrDefault(r => r.Key == key);
         }
         catch (InputException)
         {
@@ -85,6 +91,11 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         if (reading is null || await tags.Find(tag) is not Tag tool)
         {
             Faults = ("That reading or tag is not there any more; look the mark up again.", null);
+            return Page();
+        }
+        if (reading.Line is string line && book.LinesFor(tool.Kind).All(l => l.Id != line))
+        {
+            Faults = ($"The book has {reading.Title}, not {Articles.A(tool.Tool().Name.ToLowerInvariant())} of theirs. Add a line to the pattern book first, or say at Origin that the book does not have the name.", null);
             return Page();
         }
         desk.Add(tool, reading, MarkDesk.Parts(tool).Any(p => p.Id == part) ? part! : "body", confidence);
@@ -100,5 +111,5 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         return LocalRedirect($"/tag/{tool.Number}/origin");
     }
 
-    private IReadOnlyList<MarkReading> Read() => IsDiamond ? desk.Reader.ReadDiamond(Top, Left, Right, Bottom) : desk.Reader.Read(Mark);
+    private IReadOnlyList<MarkReading> Read(PatternBook book) => IsDiamond ? desk.Reader.ReadDiamond(Top, Left, Right, Bottom) : desk.Reader.Read(Mark, book);
 }

@@ -20,9 +20,14 @@ public sealed class MarkDesk(TimeProvider time)
         tag.Looks.Add(look);
     }
 
-    /// <summary>Adds a reading: one look for each thing it states about years.</summary>
+    /// <summary>Adds a reading: a maker's name says whose work the tool is, anything else is one look for each thing it states about years.</summary>
     public void Add(Tag tag, MarkReading reading, string part, Confidence confidence)
     {
+        if (reading.Line is not null)
+        {
+            tag.KnownLine = reading.Line;
+            return;
+        }
         foreach (MarkBound bound in reading.Bounds)
         {
             Add(tag, new Look
@@ -47,6 +52,9 @@ public sealed record ReadingsView(IReadOnlyList<MarkReading> Readings, int? Tag,
 {
     /// <summary>Part chosen first.</summary>
     public string Part { get; init; } = "body";
+
+    /// <summary>Lines of the tool's kind, of which a name that was read can be said to be the maker; null while no tag is chosen.</summary>
+    public IReadOnlyList<string>? Lines { get; init; }
 
     /// <summary>Parts to choose from; only with a known tag.</summary>
     public IReadOnlyList<(string Id, string Name)> Parts { get; init; } = [("body", "tool itself")];

@@ -18,7 +18,8 @@ public sealed class MarkReaderTests
         ],
         [new("chromium_plate", "Cold bluish-white hard plating", 1924, 1930, null, false, "Decorative chromium came about 1925"), new("spring_pin", "Rolled spring pin with a slit", 1930, 1950, null, true, "Common after 1945")],
         [new(true, true, "X", 1842, null, false, ""), new(false, true, "X", 1868, null, false, ""), new(false, true, "W", 1878, 3, true, "Appears with G"), new(false, true, "W", 1865, null, false, ""),
-            new(true, false, "G", null, 2, false, ""), new(false, false, "G", null, 2, false, ""), new(false, false, "G", 1878, 3, true, "")]));
+            new(true, false, "G", null, 2, false, ""), new(false, false, "G", null, 2, false, ""), new(false, false, "G", 1878, 3, true, "")],
+        [new("drp", "patents", @"\bd\.? ?r\.? ?p\b"), new("nippon", "origin", @"\bnippon\b")]));
 
     [Theory]
     [InlineData("1,013,095", 1912)]
@@ -68,15 +69,46 @@ public sealed class MarkReaderTests
     [Theory]
     [InlineData("Pat. Apr. 19, 1910", 1910, false)]
     [InlineData("PAT'D 19 April 1910", 1910, false)]
-    [InlineData("4-19-10", 1910, true)]
+    [InlineData("4-19-10", 1910, false)]
+    [InlineData("4-20-10", 1910, true)]
+    [InlineData("19 Apl. 10", 1910, false)]
+    [InlineData("Dec. 24, '67", 1867, false)]
+    [InlineData("Feb. 30, 1890", 1890, true)]
     [InlineData("Apr 20 1910", 1910, true)]
-    [InlineData("1910", 1910, false)]
+    [InlineData("Pat. 1910", 1910, false)]
     public void A_date_gives_its_year_and_a_day_that_was_no_Tuesday_raises_doubt(string text, int year, bool doubt)
     {
         MarkReading reading = Reader.Read(text)[0];
         reading.Bounds.ShouldBe([new MarkBound(MarkKind.PatentGranted, IssueYear: year)]);
         (reading.Doubt is not null).ShouldBe(doubt);
     }
+
+    [Fact]
+    public void A_year_alone_bounds_a_tool_and_is_no_grant()
+    {
+        MarkReading year = Reader.Read("1910")[0];
+        year.Bounds.ShouldBe([new MarkBound(MarkKind.Window, NotBefore: 1910)]);
+        year.Doubt.ShouldNotBeNull();
+        Reader.Read("Copyright 1912")[0].Bounds.ShouldBe([new MarkBound(MarkKind.Window, NotBefore: 1912)]);
+    }
+
+    [Fact]
+    public void A_date_in_words_is_never_also_a_number()
+    {
+        foreach (string text in new[] { "Apr. 19, 1910", "Pat'd Dec. 24, 1867", "4-19-10" })
+        {
+            Reader.Read(text).ShouldAllBe(r => r.Key == "dated");
+        }
+    }
+
+    [Fact]
+    public void Every_date_of_a_text_is_read_in_any_form() => Gen.Select(Gen.DateOnly[new DateOnly(1850, 1, 1), new DateOnly(1949, 12, 31)].Array[1, 3], Gen.Int[0, 3]).Sample((days, form) =>
+    {
+        System.Globalization.CultureInfo plain = System.Globalization.CultureInfo.InvariantCulture;
+        string[] formats = ["MMM. d, yyyy", "d MMMM yyyy", "MMM-d-yyyy", "MMMM d yyyy"];
+        string text = "Pat'd " + string.Join(" & ", days.Select(d => d.ToString(formats[form], plain)));
+        MarkDate.All(text.ToLowerInvariant()).Select(f => (f.Date.Year, f.Date.Month, f.Date.Day)).ShouldBe(days.Select(d => (d.Year, (int?)d.Month, (int?)d.Day)));
+    });
 
     [Fact]
     public void Words_tell_which_office_a_number_is_from()
@@ -136,7 +168,7 @@ public sealed class MarkReaderTests
     [Fact]
     public void Every_reading_makes_evidence_that_can_be_weighed()
     {
-        foreach (MarkReading reading in new[] { "1,013,095", "4-19-10", "nippon", "D.R.P.", "spring pin", "applied for 1905" }.SelectMany(Reader.Read))
+        foreach (MarkReading reading in new[] { "1,013,095", "4-19-10", "nippon", "D.R.P.", "spring pin", "applied for 1905" }.SelectMany(t => Reader.Read(t)))
         {
             List<Observation> evidence = [.. reading.Bounds.Select((b, i) => b.ToObservation($"o{i}", "body", Confidence.Sure))];
             DatingReport report = Dating.Report(new DatingInput(evidence, new PatternBook([], []), []));

@@ -70,7 +70,10 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
         }
         try
         {
-            Readings = new ReadingsView(desk.Reader.Read(Mark), Tool.Number, [], $"mark={Uri.EscapeDataString(Mark ?? "")}") { Part = "body", Parts = Parts };
+            Readings = new ReadingsView(desk.Reader.Read(Mark, Patterns), Tool.Number, [], $"mark={Uri.EscapeDataString(Mark ?? "")}")
+            {
+                Part = "body", Parts = Parts, Lines = [.. Patterns.LinesFor(Tool.Kind).Select(l => l.Id)],
+            };
         }
         catch (InputException fault)
         {

@@ -9,6 +9,7 @@ import { bands } from './bands.js';
 import { pads } from './pad.js';
 import { counting } from './count.js';
 import { stall } from './stall.js';
+import { narrow } from './narrow.js';
 
 /** What must be set up anew when the page's content was exchanged. */
 function dress() {
@@ -26,5 +27,6 @@ parts();
 fileSizes();
 bands();
 pads();
+narrow();
 swap(dress);
 dress();
