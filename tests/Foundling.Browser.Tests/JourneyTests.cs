@@ -35,10 +35,10 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
     private void Note(int number, string part, string kind, int degree)
     {
         _b.Go(Tag($"state?Part={part}", number));
-        _b.Choose("#kind", kind);
-        _b.Click($"fieldset[data-scale-of={kind}] input[value='{degree}']");
         int before = _b.Driver.FindElements(By.CssSelector(".findings > li .disc")).Count;
-        _b.Click("form[data-keep^=find] button.do");
+        // Two taps: the fault, and how much of it.
+        _b.Click($"[data-fault-of={kind}] > summary");
+        _b.Click($"button[value='{kind}:{degree}']");
         _b.Until(() => _b.Driver.FindElements(By.CssSelector(".findings > li .disc")).Count == before + 1, "the finding is listed");
     }
 

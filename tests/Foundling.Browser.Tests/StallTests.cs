@@ -48,6 +48,9 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
             }
             _b.Text("[data-verdict=go]").ShouldBe("Worth restoring");
             _b.Text("[data-stall-aims]").ShouldContain("Work");
+            // The shop's own rate stands there; a hobby counts none.
+            _b.Find("#s-rate").GetAttribute("value").ShouldNotBeNullOrEmpty();
+            _b.Type("#s-rate", "0");
             _b.Type("#s-worth", "60");
             _b.Text("[data-stall-price]").ShouldMatch("Pay at most [34][0-9], to make it work, with about [0-9]+ for materials counted");
             _b.Type("#s-rate", "60");

@@ -133,12 +133,12 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor here = host.Visit(), there = host.Visit();
         const string Form = "form[action*='handler=Find']";
         IHtmlDocument mine = await here.Page("/tag/42/state?Part=blade"), theirs = await there.Page("/tag/42/state?Part=blade");
-        (await there.Submit(theirs, Form, new() { ["kind"] = "Pitting", ["severity"] = "4", ["note"] = "deep, by the edge", ["round"] = "Washed" })).StatusCode.ShouldBe(HttpStatusCode.Found);
-        IHtmlDocument told = await Visitor.Read(await here.Submit(mine, Form, new() { ["kind"] = "Pitting", ["severity"] = "1", ["note"] = "", ["round"] = "Washed" }));
+        (await there.Submit(theirs, Form, new() { ["kind"] = "Rust", ["severity"] = "4", ["note"] = "deep, by the edge", ["round"] = "Washed" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        IHtmlDocument told = await Visitor.Read(await here.Submit(mine, Form, new() { ["kind"] = "Rust", ["severity"] = "1", ["note"] = "", ["round"] = "Washed" }));
         told.QuerySelector(Form + " .notice.bad")!.TextContent.ShouldContain("deep, by the edge");
         (await here.Page("/tag/42/state")).Body!.TextContent.ShouldContain("deep, by the edge");
         // Another finding on the same part is in nobody's way.
-        (await here.Submit(mine, Form, new() { ["kind"] = "Rust", ["severity"] = "2", ["note"] = "", ["round"] = "Washed" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await here.Submit(mine, Form, new() { ["kind"] = "Pitting", ["severity"] = "2", ["note"] = "", ["round"] = "Washed" })).StatusCode.ShouldBe(HttpStatusCode.Found);
     }
 
     [Fact]

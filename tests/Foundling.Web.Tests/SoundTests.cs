@@ -131,7 +131,7 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         {
             foreach (PartDef part in tag.Tool().Parts)
             {
-                tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = FindingScales.For(part).First(), Severity = 2, At = host.Time.GetUtcNow() });
+                tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = Faults.For(tag.Tool(), part)[0], Severity = 2, At = host.Time.GetUtcNow() });
                 tag.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = part.Id, Kind = MeasureKinds.For(tag.Tool(), part)[0].Id, Value = 2, At = host.Time.GetUtcNow() });
             }
         });

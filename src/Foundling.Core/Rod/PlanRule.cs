@@ -74,8 +74,12 @@ internal static class When
 
     public static Cond There(string part, string name) => new($"it has a {name}", q => q.Has(part));
 
-    public static Cond Found(FindingKind kind, int degree = 1, params string[] parts) =>
-        new($"{FindingScales.Name(kind)}, \"{FindingScales.Sight(kind, degree)}\" or worse{(parts.Length > 0 ? $", on the {string.Join(" or ", parts.Select(p => p.Replace('_', ' ')))}" : "")}", q => q.Worst(kind, parts) >= degree);
+    public static Cond Found(FindingKind kind, int degree = 1, params string[] parts)
+    {
+        PartDef? named = parts.Select(p => ToolCatalogue.Kinds.Select(k => k.Part(p)).FirstOrDefault(d => d is not null)).FirstOrDefault(d => d is not null);
+        string on = named is null ? "" : $", on the {string.Join(" or ", parts.Where(p => p.Length > 1).Select(p => p.Replace('_', ' ')))}";
+        return new($"{FindingScales.Name(kind, named)}, \"{FindingScales.Sight(kind, degree, named)}\" or worse{on}", q => q.Worst(kind, parts) >= degree);
+    }
 
     public static Cond Chosen(string choice, params string[] ways) =>
         new($"{Ways.Choices.Find(choice).Question}: {string.Join(" or ", ways.Select(w => Ways.Choices.Find(choice).Find(w).Name))}", q => ways.Contains(q.Way(choice)));

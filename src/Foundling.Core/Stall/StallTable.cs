@@ -34,7 +34,11 @@ public sealed record StallWeights(double Stopper, double Doubt, double FurtherDo
 }
 
 /// <summary>A question with what its answers do, and how much hangs on it.</summary>
-public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight, IReadOnlyList<StallEffect> Answers);
+public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight, IReadOnlyList<StallEffect> Answers)
+{
+    /// <summary>Several answers may be true at once; the first means none of the others.</summary>
+    public bool Many { get; init; }
+}
 
 /// <summary>Everything a check needs once it is away from the shop: the page only adds.</summary>
 /// <param name="Kind">Key of the kind.</param>
@@ -52,7 +56,7 @@ public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<st
             List<(StallAnswer Answer, StallEffect Effect)> effects = [.. q.Answers.Select(a => (a, Effect(kind, a, bare, baths)))];
             StallWeights w = StallWeights.Standard;
             double weight = effects.Sum(e => e.Answer.Share * ((e.Effect.Stoppers.Count * w.Stopper) + (e.Effect.Doubts.Count * w.Doubt) + (w.Minute * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
-            return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]);
+            return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]) { Many = q.Many };
         })];
         return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value), [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
     }
@@ -95,13 +99,13 @@ public static class StallCheck
             foreach (Finding f in chosen.Findings)
             {
                 // Two answers about the same thing count as the worse.
-                if (found.FirstOrDefault(o => o.Part == f.Part && o.Kind == f.Kind) is { } before)
+                if (found.FirstOrDefault(o => o.Part == f.Part && o.Kind == f.Kind && o.Doubt == f.Doubt && (o.Place == f.Place || !Faults.IsSpot(f.Kind))) is { } before)
                 {
                     (before.Severity, before.Place) = f.Severity > before.Severity ? (f.Severity, f.Place) : (before.Severity, before.Place);
                 }
                 else
                 {
-                    found.Add(new Finding { Part = f.Part, Kind = f.Kind, Severity = f.Severity, Place = f.Place, Note = f.Note });
+                    found.Add(new Finding { Part = f.Part, Kind = f.Kind, Severity = f.Severity, Place = f.Place, Note = f.Note, Doubt = f.Doubt });
                 }
             }
         }

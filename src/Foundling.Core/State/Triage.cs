@@ -69,16 +69,30 @@ public static class Triage
         foreach (Finding f in findings.Where(f => f.Severity > 0 && kind.Part(f.Part) is not null))
         {
             PartDef part = kind.Part(f.Part)!;
-            string name = part.Name, sight = FindingScales.Sight(f.Kind, f.Severity), where = f.Place.Length > 0 ? $" at the {f.Place}" : "";
+            string name = part.Name, sight = f.Doubt.Length > 0 ? f.Note : FindingScales.Sight(f.Kind, f.Severity, part), where = PartGroups.At(f.Place, sight) is { Length: > 0 } at ? " " + at : "";
             TriageReason Because(string why) => new(part.Id, $"The {name}{where}: {sight}{(why.Length > 0 ? "; " + why : "")}{(why.EndsWith('?') ? "" : ".")}");
             bool cuts = kind.Edges.Contains(part) || part.Id == "plate";
+            if (f.Doubt.Length > 0)
+            {
+                doubts.Add(Because(f.Doubt));
+                continue;
+            }
             switch (f.Kind)
             {
                 case FindingKind.Crack when f.Severity >= 2 && Decides(kind, part, f.Place):
                     stoppers.Add(Because("a crack there grows with every stroke"));
                     break;
                 case FindingKind.Crack when f.Severity >= 2 && !Replaceable(part):
-                    doubts.Add(Because(f.Place.Length == 0 ? "where it runs decides: look at mouth, seat, tooth line or eye" : "see whether it opens under load"));
+                    doubts.Add(Because(f.Place.Length == 0 && Deciding(kind, part) is { Count: > 0 } deciding ? $"where it runs decides: look {string.Join(" and ", deciding.Select(PartGroups.At))}" : "see whether it opens under load"));
+                    break;
+                case FindingKind.Worn when cuts && f.Severity == FindingScales.Worst && sharpeningsLeft is null or 0:
+                    (part.Id is "iron" or "blade" && kind.Family == Family.Plane ? doubts : stoppers).Add(Because(kind.Family == Family.Plane ? "is there another iron for it?" : "it cannot be sharpened again"));
+                    break;
+                case FindingKind.Worn when cuts && f.Severity == 3 && sharpeningsLeft is null:
+                    doubts.Add(Because("measure it: how many sharpenings are left?"));
+                    break;
+                case FindingKind.Worn when cuts && f.Severity == 3 && sharpeningsLeft < a.SharpeningsWorthSaving:
+                    doubts.Add(Because($"only {Math.Max(0, sharpeningsLeft!.Value)} sharpenings left"));
                     break;
                 case FindingKind.Missing when f.Severity == FindingScales.Worst:
                     stoppers.Add(Because("without it the tool does nothing"));
@@ -96,7 +110,7 @@ public static class Triage
                     stoppers.Add(Because("a creased plate never runs straight again"));
                     break;
                 case FindingKind.Bent when f.Severity >= 3:
-                    doubts.Add(Because("can it be drawn straight?"));
+                    doubts.Add(Because(part.Material == Material.Wood ? "can it be planed or steamed straight, or made anew?" : "can it be drawn straight?"));
                     break;
                 case FindingKind.Seizure when f.Severity >= 3:
                     doubts.Add(Because("oil, heat and time before deciding"));
@@ -132,6 +146,8 @@ public static class Triage
         (Family.Cutter, "upper_jaw" or "lower_jaw" or "blade", _) => true,
         _ => false,
     };
+
+    private static List<string> Deciding(ToolKind kind, PartDef part) => [.. PartGroups.Places(kind, part).Where(p => Decides(kind, part, p))];
 
     private static bool Replaceable(PartDef part) => part.Material is Material.Wood or Material.Soft && part.Id != "body" || part.IsFastener;
 }

@@ -32,6 +32,15 @@ public sealed class Finding
     /// <summary>Distance from the edge for pits and chips, mm.</summary>
     public double? FromEdgeMm { get; set; }
 
+    /// <summary>How deep a pit, chip or crack goes, mm.</summary>
+    public double? DepthMm { get; set; }
+
+    /// <summary>How long or wide it is, mm.</summary>
+    public double? SizeMm { get; set; }
+
+    /// <summary>What is still to be found out, where it could not be seen; the degree is a guess until then. Empty when nothing is.</summary>
+    public string Doubt { get; set; } = "";
+
     /// <summary>A replacement is on order.</summary>
     public bool OnOrder { get; set; }
 
@@ -46,6 +55,11 @@ public sealed class Finding
 
     /// <summary>When it was found.</summary>
     public DateTimeOffset At { get; set; }
+
+    /// <summary>True when a look of a later round at the same thing stands in its place.</summary>
+    /// <param name="later">Another finding of the tag.</param>
+    public bool GivesWayTo(Finding later) =>
+        later.Part == Part && later.Kind == Kind && later.Round > Round && (Place.Length == 0 || later.Place.Length == 0 || later.Place == Place);
 
     /// <summary>The counted share with its interval, or null.</summary>
     public State.WilsonResult? Counted() =>

@@ -36,6 +36,9 @@ public enum StepHand
 /// <summary>One step of a rod.</summary>
 public sealed class PlanStep
 {
+    /// <summary>Key of the step that tries a tool before it is touched; its result stands on the tag.</summary>
+    public const string TryAsFound = "try-as-found";
+
     /// <summary>An empty step, to be filled.</summary>
     public PlanStep()
     {

@@ -207,9 +207,8 @@ public sealed class Tag
     /// <summary>True for a part a tool of this kind has; what speaks of another part is set aside.</summary>
     public bool Has(string part) => Tool().Part(part) is not null;
 
-    /// <summary>What stands: for each part and kind the finding of the latest look. What is set aside does not.</summary>
-    public IReadOnlyList<Finding> Standing() =>
-        [.. Findings.Where(f => Has(f.Part) && !Findings.Any(o => o.Part == f.Part && o.Kind == f.Kind && (o.Round > f.Round || (o.Round == f.Round && (o.At, o.Id).CompareTo((f.At, f.Id)) > 0))))];
+    /// <summary>What stands: everything found that no later look at the same place of the same part has replaced. What is set aside does not.</summary>
+    public IReadOnlyList<Finding> Standing() => [.. Findings.Where(f => Has(f.Part) && !Findings.Any(f.GivesWayTo))];
 
     /// <summary>The last measurement of a kind on a part, or null.</summary>
     public Measurement? Measured(string part, string kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);

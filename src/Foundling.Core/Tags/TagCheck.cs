@@ -183,7 +183,10 @@ public static class TagCheck
         Note("note", finding.Note);
         Line("place", finding.Place);
         Range("severity", finding.Severity, 0, FindingScales.Worst);
+        Line("doubt", finding.Doubt);
         Range("from_edge_mm", finding.FromEdgeMm ?? 0, 0, 500);
+        Range("depth_mm", finding.DepthMm ?? 0, 0, 100);
+        Range("size_mm", finding.SizeMm ?? 0, 0, 2000);
         Shown(finding.PictureId, pictures);
         if (finding.CountHits is null != finding.CountPoints is null)
         {

@@ -21,6 +21,21 @@ public static class PartGroups
         return [.. all.Select(g => new PartGroup(g.Id, g.Name, [.. kind.Parts.Where(g.In)])).Where(g => g.Parts.Count > 1)];
     }
 
+    /// <summary>Places on a part where a kind of fault can be; the first is the one usually meant.</summary>
+    public static IReadOnlyList<string> Places(ToolKind kind, PartDef part, FindingKind fault) => fault switch
+    {
+        FindingKind.OutOfFlat => part.Id == "frog" ? ["face", "seat"] : ["sole", "cheek"],
+        FindingKind.OutOfSquare => ["cheek"],
+        FindingKind.Wind => ["sole"],
+        _ => Places(kind, part),
+    };
+
+    /// <summary>A place in words: "at the mouth", "along the grain".</summary>
+    public static string At(string place) => place.Length == 0 ? "" : place is "grain" or "along the grain" ? "along the grain" : place.StartsWith("at the ", StringComparison.Ordinal) ? place : place is "cheek" or "sole" or "face" or "seat" ? $"on the {place}" : $"at the {place}";
+
+    /// <summary>A place in words, where the words before it do not name it already.</summary>
+    public static string At(string place, string said) => place.Length == 0 || said.Contains(place, StringComparison.Ordinal) ? "" : At(place);
+
     /// <summary>Places on a part that a crack or pit may be at, the ones that decide first.</summary>
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part) => (kind.Family, part.Id) switch
     {
@@ -28,7 +43,7 @@ public static class PartGroups
         (Family.Saw, "plate") => ["tooth line", "heel", "toe", "middle", "back edge"],
         (_, "head") or (_, "bit") => ["eye", "edge", "cheek", "poll"],
         _ when part.Material == Material.EdgeSteel => ["edge", "back", "bevel", "slot", "top"],
-        _ when part.Material == Material.Wood => ["end grain", "along the grain", "at the bore", "horn"],
+        _ when part.Material == Material.Wood => ["end grain", "grain", "bore", "horn"],
         _ => [],
     };
 }

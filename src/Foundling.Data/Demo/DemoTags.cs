@@ -166,7 +166,7 @@ internal static class DemoTags
         new(36, "rebate-plane", "Rebate plane, skewed wedge", 8, AimKind.Work, 0.15, new(36, 0.12, 0, 3))
         {
             LengthMm = 240, IronWidthMm = 38, SoleWidthMm = 38, Source = "Left on the loft steps", Story = "Jams at the first stroke. The wedge is paler than the body and stops short of the throat.", WorthSound = 25, Rarity = Core.Aim.Rarity.Common,
-            Wrong = [("body", FindingKind.Bent, 2, "in wind, and hollow at the mouth"), ("iron", FindingKind.EdgeDamage, 1, "")], Measured = [("body", "wind", 0.8, Instrument.Rule)], Kin = (KinLook.Clash, KinLook.Clash, KinLook.Clash), Tried = (AsFoundTry.Badly, "jams under the wedge"),
+            Wrong = [("body", FindingKind.Wind, 2, ""), ("body", FindingKind.OutOfFlat, 1, "hollow at the mouth"), ("iron", FindingKind.EdgeDamage, 1, "")], Measured = [("body", "wind", 0.8, Instrument.Rule)], Kin = (KinLook.Clash, KinLook.Clash, KinLook.Clash), Tried = (AsFoundTry.Badly, "jams under the wedge"),
         },
         new(42, "chisel", "Paring chisel, Hexholm Forge", 1, null, 0, new(42, 0.35, 0, 9))
         {

@@ -87,6 +87,11 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, At = Next(1),
             CountHits = i == 0 ? demo.Counted?.Hits : null, CountPoints = i == 0 ? demo.Counted?.Points : null,
         }));
+        foreach (Finding f in tag.Findings)
+        {
+            // A demo note that names a place of the part is that place.
+            f.Place = Faults.IsSpot(f.Kind) && tag.Tool().Part(f.Part) is { } on ? PartGroups.Places(tag.Tool(), on, f.Kind).FirstOrDefault(p => f.Note.Contains(p, StringComparison.Ordinal)) ?? "" : "";
+        }
         tag.Findings.Where(f => f.Kind == FindingKind.Pitting && f.Severity == 3).ToList().ForEach(f => f.FromEdgeMm = 3);
         tag.Findings.AddRange(demo.AfterWash.Select(w => new Finding { Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, Round = Round.Washed, At = Next(90) }));
         tag.Measurements.AddRange(demo.Measured.Select(m => new Measurement

@@ -189,6 +189,24 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Keeps what the tool did as found: the step that asks for it is finished with it, or taken up again without.</summary>
+    public async Task Tried(Tag tag, CancellationToken cancel = default)
+    {
+        PlanStep? step = tag.Steps.FirstOrDefault(s => s.Key == PlanStep.TryAsFound);
+        if (step is { State: StepState.Open } && tag.Tried is not null)
+        {
+            await Finish(tag, step, cancel).ConfigureAwait(false);
+        }
+        else if (step is { State: StepState.Done } && tag.Tried is null)
+        {
+            await Reopen(tag, step, cancel).ConfigureAwait(false);
+        }
+        else
+        {
+            await tags.Save(tag, cancel).ConfigureAwait(false);
+        }
+    }
+
     /// <summary>Ends a wait; a look that was taken sets the next one as far ahead, while the tool is here.</summary>
     public async Task EndWait(Tag tag, Guid id, CancellationToken cancel = default)
     {

@@ -1,3 +1,4 @@
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
@@ -9,8 +10,9 @@ namespace Foundling.Web.Drawings;
 /// <param name="Place">Place on the part, in words; empty for none in particular.</param>
 public sealed record Pin(string Part, string Text, string Place = "")
 {
-    /// <summary>Marks for findings, numbered as they are listed.</summary>
-    public static IReadOnlyList<Pin> Of(ToolKind kind, IEnumerable<Finding> findings) => [.. findings.Select((f, i) => new Pin(kind.Part(f.Part)?.DrawnAs ?? f.Part, (i + 1).ToString(System.Globalization.CultureInfo.InvariantCulture), f.Place))];
+    /// <summary>Marks for findings, numbered as they are listed; a line for several parts is marked on each that is drawn.</summary>
+    public static IReadOnlyList<Pin> Of(ToolKind kind, IEnumerable<FindingRow> rows) =>
+        [.. rows.SelectMany(r => r.All.Select(f => kind.Part(f.Part)?.DrawnAs ?? f.Part).Distinct().Select(drawn => new Pin(drawn, r.Number.ToString(System.Globalization.CultureInfo.InvariantCulture), r.First.Place)))];
 }
 
 /// <summary>A tool's side profile with its marks.</summary>

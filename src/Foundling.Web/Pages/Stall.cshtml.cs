@@ -7,6 +7,7 @@ using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Reference;
+using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -15,13 +16,14 @@ namespace Foundling.Web.Pages;
 
 /// <summary>What a check takes along when it leaves the shop.</summary>
 /// <param name="Z80">Standard deviations from the mean to what eight in ten do not exceed.</param>
+/// <param name="Rate">What the shop counts an hour at; 0 for nothing.</param>
 /// <param name="OnShelf">Tools of each kind the shop has.</param>
 /// <param name="Weights">What a stopper, a doubt and a minute count for.</param>
 /// <param name="Tables">Questions with what their answers do, for each kind.</param>
-public sealed record StallData(double Z80, IReadOnlyDictionary<string, int> OnShelf, StallWeights Weights, IReadOnlyList<StallTable> Tables);
+public sealed record StallData(double Z80, double Rate, IReadOnlyDictionary<string, int> OnShelf, StallWeights Weights, IReadOnlyList<StallTable> Tables);
 
 /// <summary>Two minutes at a stall: is it worth it? Works without a connection once it was opened.</summary>
-public sealed class StallModel(TagBook tags, TimeProvider time) : PageModel
+public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) : PageModel
 {
     private static readonly Lazy<IReadOnlyList<StallTable>> Tables = new(() => [.. ToolCatalogue.Kinds.AsParallel().AsOrdered().Select(k => StallTable.Of(k, ReferenceData.Baths))]);
 
@@ -32,7 +34,7 @@ public sealed class StallModel(TagBook tags, TimeProvider time) : PageModel
 
     /// <summary>Everything the check needs away from the shop.</summary>
     public async Task<IActionResult> OnGetData(CancellationToken cancel) =>
-        new JsonResult(new StallData(Totals.Z80, await tags.KindsOnShelf(cancel), StallWeights.Standard, Tables.Value), new JsonSerializerOptions(GaugeCatalogue.Json));
+        new JsonResult(new StallData(Totals.Z80, (await shop.Read(cancel)).HourRate, await tags.KindsOnShelf(cancel), StallWeights.Standard, Tables.Value), new JsonSerializerOptions(GaugeCatalogue.Json));
 
     /// <summary>Makes a tag of a check. Its key lets it arrive once, however often it is sent.</summary>
     public async Task<IActionResult> OnPostKeep(string? kind, string? answers, string? price, string? source, string? note)

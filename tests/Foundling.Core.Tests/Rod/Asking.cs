@@ -46,7 +46,7 @@ internal static class Asking
         Finding[] findings = [.. Enumerable.Range(0, random.Next(12)).Select(_ =>
         {
             PartDef part = kind.Parts[random.Next(kind.Parts.Count)];
-            FindingKind[] possible = [.. FindingScales.For(part)];
+            FindingKind[] possible = [.. Faults.For(kind, part)];
             Finding finding = F(part.Id, possible[random.Next(possible.Length)], random.Next(5));
             (finding.OnOrder, finding.FromEdgeMm) = (random.Next(3) == 0, random.Next(2) == 0 ? random.Next(1, 12) : null);
             return finding;

@@ -34,7 +34,7 @@ public sealed class RandomPlanTests
             {
                 foreach (bool rusty in new[] { false, true })
                 {
-                    Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => FindingScales.For(p).Where(k => k is not FindingKind.Missing).Select(k => Asking.F(p.Id, k, 3)))] : [];
+                    Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(k => k is not FindingKind.Missing).Select(k => Asking.F(p.Id, k, 3)))] : [];
                     PlanQuestion question = Asking.Ask(kind.Id, aim, findings);
                     IReadOnlyList<PlanStep> plan = Planner.Plan(question);
                     Check(plan, question);

@@ -72,7 +72,7 @@ public sealed class TriageTests
             foreach (PartDef part in kind.Parts)
             {
                 MeasureKinds.For(kind, part).ShouldNotBeEmpty();
-                foreach (FindingKind found in FindingScales.For(part).Distinct())
+                foreach (FindingKind found in Faults.For(kind, part))
                 {
                     foreach (string place in PartGroups.Places(kind, part).Append(""))
                     {

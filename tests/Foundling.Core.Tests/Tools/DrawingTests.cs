@@ -183,9 +183,9 @@ public sealed class DrawingTests
     public void Findings_fit_the_part()
     {
         ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
-        FindingScales.For(plane.Part("tote")!).ShouldNotContain(FindingKind.Rust);
-        FindingScales.For(plane.Part("iron")!).ShouldContain(FindingKind.EdgeDamage);
-        FindingScales.For(plane.Part("body")!).ShouldNotContain(FindingKind.EdgeDamage);
+        Faults.For(plane, plane.Part("tote")!).ShouldNotContain(FindingKind.Rust);
+        Faults.For(plane, plane.Part("iron")!).ShouldContain(FindingKind.EdgeDamage);
+        Faults.For(plane, plane.Part("body")!).ShouldNotContain(FindingKind.EdgeDamage);
         plane.Part("frog_screws")!.DrawnAs.ShouldBe("frog");
     }
 }

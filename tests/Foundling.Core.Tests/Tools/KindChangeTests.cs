@@ -31,7 +31,7 @@ public sealed class KindChangeTests
         ToolKind tool = tag.Tool();
         foreach (PartDef part in tool.Parts)
         {
-            tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = FindingScales.For(part).First(), Severity = 2 });
+            tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = Faults.For(tool, part)[0], Severity = 2 });
             tag.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = part.Id, Kind = MeasureKinds.For(tool, part)[0].Id, Value = 3 });
         }
         tag.Steps.AddRange(Planner.Plan(Asking.For(tag)));

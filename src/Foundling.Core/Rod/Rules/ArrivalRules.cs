@@ -50,7 +50,7 @@ internal static class ArrivalRules
         {
             Parts = ["chuck", "chuck_jaws"], Materials = ["camera and rule"], How = "Lay the pieces in a row on white paper as they leave it.", Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
         }),
-        PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q => new PlanStep("try-as-found", Stage.AsFound, "Try it as found", 2, 5, 12)
+        PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q => new PlanStep(PlanStep.TryAsFound, Stage.AsFound, "Try it as found", 2, 5, 12)
         {
             Parts = Ids(q.Edges), Materials = ["scrap of softwood"], How = How(q.Tool), Reason = "What works already is left alone.", FinishTest = "It is written down what it did.", Caution = q.Tool.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
         }, buys: 2),

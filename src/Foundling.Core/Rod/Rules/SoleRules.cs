@@ -14,7 +14,7 @@ internal static class SoleRules
 
     private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole);
 
-    private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => q.Worst(FindingKind.Bent, "body") >= 1);
+    private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat, FindingKind.Bent }.Any(k => q.Worst(k, "body") >= 1));
 
     private static double Factor(PlanQuestion q) => Math.Max(0.6, (q.LengthMm ?? q.Tool.NominalLengthMm) / 245);
 

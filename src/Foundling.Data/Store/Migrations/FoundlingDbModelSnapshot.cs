@@ -88,6 +88,13 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<int?>("CountPoints")
                         .HasColumnType("INTEGER");
 
+                    b.Property<double?>("DepthMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Doubt")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("FromEdgeMm")
                         .HasColumnType("REAL");
 
@@ -119,6 +126,9 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<int>("Severity")
                         .HasColumnType("INTEGER");
+
+                    b.Property<double?>("SizeMm")
+                        .HasColumnType("REAL");
 
                     b.Property<int?>("TagNumber")
                         .HasColumnType("INTEGER");

@@ -119,12 +119,12 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             ModelState.AddModelError("", "Count some points first.");
             return Photo is null ? NotFound() : Page();
         }
-        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Count.Part && f.Kind == Count.Kind && f.Round == Count.Round);
+        // A count is of the whole part: it goes to the finding that was counted before, or stands beside those at a spot.
+        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Count.Part && f.Kind == Count.Kind && f.Round == Count.Round && (f.CountPoints is not null || f.Place.Length == 0));
         if (finding is null)
         {
             DateTimeOffset now = time.GetUtcNow();
-            finding = new Finding { Id = Guid.CreateVersion7(now), Part = Count.Part, Kind = Count.Kind, Round = Count.Round, At = now, Severity = 2 };
-            Tool.Findings.Add(finding);
+            Tool.Note(finding = new Finding { Id = Guid.CreateVersion7(now), Part = Count.Part, Kind = Count.Kind, Round = Count.Round, At = now, Severity = 2 });
         }
         (finding.CountHits, finding.CountPoints) = (Count.Counted().Hits, Count.Counted().Points);
         finding.Severity = Count.Kind == FindingKind.CoatingLoss ? FindingScales.CoatingDegree(result.Share) : finding.Severity;

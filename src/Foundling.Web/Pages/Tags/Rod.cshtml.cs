@@ -109,7 +109,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
     }
 
     /// <summary>Finishes a step; its clock stops with it.</summary>
-    public async Task<IActionResult> OnPostDone(string? step, bool seen)
+    public async Task<IActionResult> OnPostDone(string? step, bool seen, Foundling.Core.State.AsFoundTry? tried = null)
     {
         if (Find(step) is not { } found)
         {
@@ -124,6 +124,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
                 return asked;
             }
         }
+        Tool.Tried = found.Key == PlanStep.TryAsFound ? tried ?? Tool.Tried : Tool.Tried;
         await rods.Finish(Tool, found);
         return ToLeaf("rod", "step-" + found.Key);
     }

@@ -12,7 +12,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>What is wrong with it, part by part.</summary>
-public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, TimeProvider time) : TagPageModel(tags)
+public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
     private const int MostWords = 500;
 
@@ -57,7 +57,28 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
     public string? TypedValue { get; private set; }
 
     /// <summary>What was typed, kept when it is refused.</summary>
-    public (string? Note, string? FromEdge, string? Hits, string? Points, FindingKind? Kind, int? Severity) Typed { get; private set; }
+    public FindingForm? Typed { get; private set; }
+
+    /// <summary>Finding that is being changed.</summary>
+    [BindProperty(SupportsGet = true)]
+    public Guid? Edit { get; set; }
+
+    /// <summary>The finding that is being changed, or null.</summary>
+    public Finding? Edited => Tool.Findings.FirstOrDefault(f => f.Id == Edit && f.Part == Chosen?.Id);
+
+    /// <summary>A fault whose degree was just changed, and the degree it had.</summary>
+    [BindProperty(SupportsGet = true)]
+    public FindingKind? Changed { get; set; }
+
+    /// <inheritdoc cref="Changed"/>
+    [BindProperty(SupportsGet = true)]
+    public int? From { get; set; }
+
+    /// <summary>What stands on the whole tool, line by line.</summary>
+    public IReadOnlyList<FindingRow> Rows => FindingRow.Of(Tool);
+
+    /// <summary>What stands on the chosen part.</summary>
+    public IEnumerable<Finding> OnPart => Tool.Standing().Where(f => About.Any(p => p.Id == f.Part));
 
     /// <summary>Parts in the box that this tool lacks.</summary>
     public IReadOnlyList<OrphanPart> ToBeHad { get; private set; } = [];
@@ -66,7 +87,8 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
     private IEnumerable<PartDef> About => Group?.Parts ?? (Chosen is { } one ? [one] : []);
 
     /// <summary>Findings on the chosen part as this page shows them.</summary>
-    public IEnumerable<(string Field, string? Value)> Was => About.SelectMany(p => Tool.Findings.Where(f => f.Part == p.Id)).Select(f => (Field(f.Part, f.Kind, f.Round), (string?)Text(f)));
+    public IEnumerable<(string Field, string? Value)> Was =>
+        About.SelectMany(p => Tool.Findings.Where(f => f.Part == p.Id)).Select(f => (Edited == f ? Field(f.Id) : Field(f.Part, f.Kind, f.Round), (string?)Text(f)));
 
     /// <summary>What was decided, as this page shows it.</summary>
     public IEnumerable<(string Field, string? Value)> WasDecided =>
@@ -74,7 +96,10 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
 
     private static string Field(string part, FindingKind kind, Round round) => $"finding.{part}.{kind}.{round}";
 
-    private static string Text(Finding f) => string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{f.Severity}|{f.Note}|{f.FromEdgeMm}|{f.Place}|{f.CountHits}/{f.CountPoints}|{f.PictureId}");
+    private static string Field(Guid id) => $"finding.{id:N}";
+
+    private static string Text(Finding f) => string.Create(System.Globalization.CultureInfo.InvariantCulture,
+        $"{f.Severity}|{f.Note}|{f.FromEdgeMm}|{f.DepthMm}|{f.SizeMm}|{f.Place}|{f.CountHits}/{f.CountPoints}|{f.PictureId}|{f.Round}");
 
     /// <summary>Shows the findings.</summary>
     public async Task OnGet(CancellationToken cancel) => ToBeHad = await box.For(Tool, cancel);
@@ -86,28 +111,104 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
         return LocalRedirect("/stores/parts");
     }
 
-    /// <summary>Adds a finding, or changes the one of this kind on this part.</summary>
-    public async Task<IActionResult> OnPostFind(FindingKind? kind, int? severity, string? note, string? fromEdge, string? hits, string? points, Round round = Round.AsFound, string? place = null, Guid? picture = null)
+    /// <summary>Notes a finding; of a fault at a spot a part can have several.</summary>
+    /// <param name="found">Fault and degree in one, as the buttons of the scales send it: "Rust:2".</param>
+    /// <param name="form">The same in fields, with all that can be said about it.</param>
+    public async Task<IActionResult> OnPostFind(string? found, FindingForm form)
     {
-        Typed = (note, fromEdge, hits, points, kind, severity);
+        Typed = form.With(found, Request.Form);
+        if (Read(Typed) is not { } sent)
+        {
+            return Page();
+        }
+        Finding? before = null;
+        foreach (PartDef part in About)
+        {
+            Finding finding = On(part, sent);
+            Finding? there = Tool.There(part.Id, finding.Kind, finding.Round);
+            if (Faults.IsSpot(finding.Kind) || Merge.Mine(Field(part.Id, finding.Kind, finding.Round), What(part, finding.Kind), Text(finding), there is null ? "" : Text(there), Shown(there)))
+            {
+                before = Tool.Note(finding) ?? before;
+            }
+        }
+        if (Merge.Clashed)
+        {
+            return Page();
+        }
+        await Book.Save(Tool);
+        return LocalRedirect($"{ThisPart}{(before is not null && before.Severity != sent.Severity ? $"&Changed={sent.Kind}&From={before.Severity}" : "")}#find");
+    }
+
+    /// <summary>Changes one finding and says more about it.</summary>
+    public async Task<IActionResult> OnPostChange(FindingForm form)
+    {
+        Typed = form;
+        if (Edited is not { } there)
+        {
+            ModelState.AddModelError("", "That finding is not there any more.");
+            return Page();
+        }
+        Typed.Kind = there.Kind;
+        if (Read(Typed) is not { } sent || Chosen is not { } part)
+        {
+            return Page();
+        }
+        Finding changed = On(part, sent);
+        (changed.Id, changed.At, changed.OnOrder, changed.ArrivesOn) = (there.Id, there.At, there.OnOrder, there.ArrivesOn);
+        if (Merge.Mine(Field(there.Id), What(part, there.Kind), Text(changed), Text(there), Shown(there)))
+        {
+            (there.Severity, there.Note, there.FromEdgeMm, there.DepthMm, there.SizeMm, there.Place, there.Round) =
+                (changed.Severity, changed.Note, changed.FromEdgeMm, changed.DepthMm, changed.SizeMm, changed.Place, changed.Round);
+            // Looked at again, it is no longer a guess.
+            (there.Doubt, there.PictureId, there.CountHits, there.CountPoints) = ("", changed.PictureId, changed.CountHits, changed.CountPoints);
+        }
+        if (Merge.Clashed)
+        {
+            return Page();
+        }
+        await Book.Save(Tool);
+        return LocalRedirect($"{ThisPart}#find");
+    }
+
+    private string ThisPart => $"/tag/{Tool.Number}/state?Part={Uri.EscapeDataString(Part ?? "")}{(Apart ? "&Apart=True" : "")}";
+
+    private static string What(PartDef part, FindingKind kind) => $"{Words.Start(part.Name)}, {FindingScales.Name(kind, part)}";
+
+    private static string Shown(Finding? there) => there is null ? "" : $"{there.Severity}, {there.Note}".TrimEnd(',', ' ');
+
+    private Finding On(PartDef part, Finding sent)
+    {
+        DateTimeOffset now = Noted ??= time.GetUtcNow();
+        return new Finding
+        {
+            Id = Guid.CreateVersion7(now), At = now, Part = part.Id, Kind = sent.Kind, Severity = sent.Severity, Round = sent.Round, Note = sent.Note, FromEdgeMm = sent.FromEdgeMm, DepthMm = sent.DepthMm, SizeMm = sent.SizeMm,
+            Place = PartGroups.Places(Tool.Tool(), part, sent.Kind).Contains(sent.Place) ? sent.Place : "", PictureId = sent.PictureId, CountHits = sent.CountHits, CountPoints = sent.CountPoints,
+        };
+    }
+
+    /// <summary>The moment of this request: what is noted together bears one time.</summary>
+    private DateTimeOffset? Noted { get; set; }
+
+    private Finding? Read(FindingForm form)
+    {
         if (Chosen is null)
         {
             ModelState.AddModelError("Part", "Choose a part, on the drawing or in the list.");
         }
-        if (kind is null || severity is null)
+        if (form.Kind is null || form.Severity is null)
         {
             ModelState.AddModelError("Kind", "Choose what is wrong and how much.");
         }
-        else if (severity is < 0 or > FindingScales.Worst)
+        else if (form.Severity is < 0 or > FindingScales.Worst)
         {
             ModelState.AddModelError("Kind", "The scale runs from 0 to 4.");
         }
-        if (note is { Length: > 1000 })
+        if (form.Note is { Length: > 1000 })
         {
-            ModelState.AddModelError("Note", $"This note is {note.Length:#,0} characters long; 1,000 is the most.");
+            ModelState.AddModelError("Note", $"This note is {form.Note.Length:#,0} characters long; 1,000 is the most.");
         }
-        double? edge = ReadLength(fromEdge, "FromEdge", units.Units, 0, 500);
-        (int? counted, int? of) = (Whole(hits, "Count"), Whole(points, "Count"));
+        double? edge = ReadLength(form.FromEdge, "FromEdge", units.Units, 0, 500), depth = ReadLength(form.Depth, "Depth", units.Units, 0, 100), size = ReadLength(form.Size, "Size", units.Units, 0, 2000);
+        (int? counted, int? of) = (Whole(form.Hits, "Count"), Whole(form.Points, "Count"));
         if (counted is null != of is null && ModelState.IsValid)
         {
             ModelState.AddModelError("Count", "A count needs both numbers: points hit and points counted.");
@@ -123,50 +224,25 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
                 ModelState.AddModelError("Count", fault.Sentence);
             }
         }
-        if (!ModelState.IsValid)
+        return !ModelState.IsValid ? null : new Finding
         {
-            return Page();
-        }
-        DateTimeOffset now = time.GetUtcNow();
-        foreach (PartDef part in About)
-        {
-            // A look of a later round is a finding of its own, so that it can be set against the earlier one.
-            Finding? there = Tool.Findings.FirstOrDefault(f => f.Part == part.Id && f.Kind == kind && f.Round == round);
-            Finding finding = there ?? new Finding { Id = Guid.CreateVersion7(now), Part = part.Id, Kind = kind!.Value, Round = round, At = now };
-            var sent = new Finding
-            {
-                Severity = severity!.Value, Note = (note ?? "").Trim(), FromEdgeMm = edge, Place = PartGroups.Places(Tool.Tool(), part).Contains(place ?? "") ? place! : "",
-                PictureId = Tool.Pictures.FirstOrDefault(p => p.Id == picture)?.Id, CountHits = counted, CountPoints = of,
-            };
-            if (!Merge.Mine(Field(part.Id, finding.Kind, round), $"{Words.Start(part.Name)}, {FindingScales.Name(finding.Kind)}", Text(sent), there is null ? "" : Text(there), there is null ? "" : $"{there.Severity}, {there.Note}".TrimEnd(',', ' ')))
-            {
-                continue;
-            }
-            (finding.Severity, finding.Note, finding.FromEdgeMm, finding.Place, finding.PictureId) = (sent.Severity, sent.Note, sent.FromEdgeMm, sent.Place, sent.PictureId);
-            (finding.CountHits, finding.CountPoints) = (counted, of);
-            if (there is null)
-            {
-                Tool.Findings.Add(finding);
-            }
-        }
-        if (Merge.Clashed)
-        {
-            return Page();
-        }
-        await Book.Save(Tool);
-        return LocalRedirect($"/tag/{Tool.Number}/state");
+            Kind = form.Kind!.Value, Severity = form.Severity!.Value, Round = form.Round, Note = (form.Note ?? "").Trim(), FromEdgeMm = edge, DepthMm = depth, SizeMm = size, Place = form.Place ?? "",
+            PictureId = Tool.Pictures.FirstOrDefault(p => p.Id == form.Picture)?.Id, CountHits = counted, CountPoints = of,
+        };
     }
 
     /// <summary>Says that what is missing is on order, or no longer is.</summary>
     public async Task<IActionResult> OnPostOrder(Guid id, DateOnly? arrives, bool on)
     {
-        if (Tool.Findings.FirstOrDefault(f => f.Id == id && f.Kind == FindingKind.Missing) is { } finding)
+        foreach (Finding finding in RowOf(id).Where(f => f.Kind == FindingKind.Missing))
         {
             (finding.OnOrder, finding.ArrivesOn) = (on, on ? arrives : null);
-            await Book.Save(Tool);
         }
+        await Book.Save(Tool);
         return LocalRedirect($"/tag/{Tool.Number}/state");
     }
+
+    private IEnumerable<Finding> RowOf(Guid id) => Rows.FirstOrDefault(r => r.All.Any(f => f.Id == id))?.All ?? [];
 
     /// <summary>Keeps a measurement; earlier ones stay.</summary>
     public async Task<IActionResult> OnPostMeasure(string? kind, string? value, Instrument? instrument, string? off)
@@ -204,16 +280,17 @@ public sealed class StateModel(TagBook tags, PartsBox box, ViewUnits units, Time
         {
             return Page();
         }
-        await Book.Save(Tool);
+        await rods.Tried(Tool);
         return ToLeaf("state");
     }
 
-    /// <summary>Takes a finding back.</summary>
-    public async Task<IActionResult> OnPostForget(Guid id)
+    /// <summary>Takes a finding back: the one, or with all that were noted together with it.</summary>
+    public async Task<IActionResult> OnPostForget(Guid id, bool row)
     {
-        Tool.Findings.RemoveAll(f => f.Id == id);
+        List<Guid> gone = row ? [.. RowOf(id).Select(f => f.Id)] : [id];
+        Tool.Findings.RemoveAll(f => gone.Contains(f.Id));
         await Book.Save(Tool);
-        return ToLeaf("state");
+        return row ? ToLeaf("state") : LocalRedirect($"{ThisPart}#find");
     }
 
     private int? Whole(string? text, string field)

@@ -4,9 +4,9 @@
  * @typedef {{mean: number, variance: number, cost: number}} Work
  * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[], adds: Record<string, Work>, share: number, raises: string[]}} Effect
  * @typedef {{stopper: number, doubt: number, further_doubt: number, minute: number, raised: number}} Weights
- * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], answers: Effect[]}} Row
+ * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], many: boolean, answers: Effect[]}} Row
  * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
- * @typedef {{z80: number, on_shelf: Record<string, number>, weights: Weights, tables: Table[]}} Data
+ * @typedef {{z80: number, rate: number, on_shelf: Record<string, number>, weights: Weights, tables: Table[]}} Data
  */
 const nowKey = 'stall:now';
 const queueKey = 'stall:queue';
@@ -24,7 +24,7 @@ export function stall() {
   /** @type {{kind: string, path: [string, string][], pictures: boolean, ended: boolean, worth?: string, rate?: string}} */
   let now = { kind: '', path: [], pictures: false, ended: false, ...JSON.parse(localStorage.getItem(nowKey) ?? '{}') };
 
-  const loaded = fetch('/stall?handler=Data').then((answer) => answer.json()).then((got) => { data = got; show(); }).catch(() => {
+  const loaded = fetch('/stall?handler=Data').then((answer) => answer.json()).then((got) => { data = got; charge(); show(); }).catch(() => {
     part('waiting').hidden = false;
     part('waiting').textContent = 'The questions could not be fetched. Open the stall check once while the shop can be reached.';
   });
@@ -32,11 +32,17 @@ export function stall() {
   const table = () => data?.tables.find((t) => t.kind === now.kind);
   const answered = () => now.path.filter(([, a]) => a !== '');
   const effects = () => answered().map(([q, a]) => table()?.rows.find((r) => r.id === q)?.answers.find((x) => x.id === a)).filter((e) => e !== undefined);
-  const open = () => (table()?.rows ?? []).filter((r) => !now.path.some(([q]) => q === r.id) && !r.not_after.some((x) => answered().some(([q, a]) => `${q}/${a}` === x)));
+  /** A question with several answers is open until one says that is all. @param {Row} r */
+  const closed = (r) => now.path.some(([q, a]) => q === r.id && (!r.many || a === '' || a === r.answers[0].id));
+  const pending = () => (table()?.rows ?? []).find((r) => r.many && now.path.some(([q]) => q === r.id) && !closed(r));
+  const asked = () => new Set(now.path.map(([q]) => q)).size;
+  const open = () => (table()?.rows ?? []).filter((r) => !closed(r) && !r.not_after.some((x) => answered().some(([q, a]) => `${q}/${a}` === x)));
   /** What matters most for the verdict so far: the open question most hangs on, its bad answers likelier when another spoke for them. */
   const next = () => {
     const rows = open();
     const w = data?.weights;
+    const going = pending();
+    if (going) return going;
     if (!w || rows.some((r) => r.id === 'edge_there')) return rows[0];
     const soFar = effects();
     const doubted = soFar.some((e) => e.doubts.length > 0);
@@ -53,7 +59,7 @@ export function stall() {
   function show() {
     const at = table();
     const stopped = effects().some((e) => e.stoppers.length > 0);
-    const row = now.ended || stopped || now.path.length >= most ? undefined : next();
+    const row = now.ended || stopped || (asked() >= most && !pending()) ? undefined : next();
     part('kinds').hidden = at !== undefined;
     part('ask').hidden = !at || !row;
     part('verdict').hidden = !at;
@@ -67,12 +73,17 @@ export function stall() {
 
   /** @param {Row} row */
   function question(row) {
-    part('count').textContent = `Question ${now.path.length + 1} of at most ${most}`;
+    part('count').textContent = `Question ${asked() + (pending() ? 0 : 1)} of at most ${most}`;
     part('question').textContent = row.ask;
     part('look').textContent = row.look;
     part('picture').hidden = !now.pictures;
     part('picture').textContent = `Ask for a picture: ${row.picture}.`;
-    part('answers').replaceChildren(...row.answers.map((answer) => {
+    const begun = pending() === row;
+    const left = row.answers.filter((answer, i) => !begun || (i > 0 && !now.path.some(([q, a]) => q === row.id && a === answer.id)));
+    part('answers').classList.toggle('many', row.many);
+    part('skip').textContent = begun ? 'That is all' : 'Cannot see it';
+    part('skip').classList.toggle('do', begun);
+    part('answers').replaceChildren(...left.map((answer) => {
       const button = document.createElement('button');
       button.type = 'button';
       button.className = 'btn answer';
@@ -104,6 +115,7 @@ export function stall() {
         td.className = css;
         tr.append(td);
       }
+      tr.dataset.aim = aim;
       tr.dataset.mean = String(mean);
       tr.dataset.cost = String(cost);
       return tr;
@@ -111,15 +123,21 @@ export function stall() {
     price();
     const like = data?.on_shelf[at.kind] ?? 0;
     part('shelf').textContent = like === 0 ? 'None like it on the shelf.' : `${like} like it on the shelf already.`;
-    const unsure = asking ? [] : at.rows.filter((r) => now.path.some(([q, a]) => q === r.id && (a === '' || r.answers.find((x) => x.id === a)?.doubts.length)) || !now.path.some(([q]) => q === r.id));
+    const unsure = asking ? [] : at.rows.filter((r) => now.path.some(([q, a]) => q === r.id && ((a === '' && !r.many) || r.answers.find((x) => x.id === a)?.doubts.length)) || !now.path.some(([q]) => q === r.id));
     part('before').hidden = unsure.length === 0 || stoppers.length > 0;
     part('before-title').textContent = now.pictures ? 'Pictures to ask for' : 'Look at this before paying';
     lines('before-list', unsure.slice(0, 5).map((r) => (now.pictures ? r.picture : `${r.ask} ${r.look}`)), 'li');
   }
 
+  /** The shop's own rate stands in the field until another is written. */
+  function charge() {
+    const field = /** @type {HTMLInputElement | null} */ (room?.querySelector('[data-stall-money=rate]'));
+    if (field && field.value === '' && (data?.rate ?? 0) > 0) field.value = String(data?.rate);
+  }
+
   function price() {
     const worth = money('worth');
-    const work = /** @type {HTMLElement | null} */ (part('aims').children[1])?.dataset;
+    const work = /** @type {HTMLElement | null} */ (part('aims').querySelector('[data-aim=Work]'))?.dataset;
     if (worth === null) {
       part('price').textContent = '';
       return;

@@ -1,0 +1,80 @@
+namespace Foundling.Core.Tools;
+
+/// <summary>Which faults a part can have: a casting does not bend, only what is struck spreads, only what turns seizes.</summary>
+public static class Faults
+{
+    // Parts that move in use, besides screws and what is sprung, pinned or wedged.
+    private static readonly HashSet<string> Moving =
+    [
+        "adjuster", "knurl", "chuck", "pivot", "depth_stop", "tilt_rod", "lateral_lever", "yoke", "spindle", "gear", "quill", "cam_ring", "sliding_jaw", "crank", "strap", "lever_cap", "cap_iron", "iron", "frog",
+        "toe_plate", "stem", "fence", "head_handle", "upper_jaw", "lower_jaw", "clamp", "stops",
+    ];
+
+    private static readonly HashSet<FindingKind> Spots =
+        [FindingKind.Pitting, FindingKind.Crack, FindingKind.EdgeDamage, FindingKind.Repair, FindingKind.Mark, FindingKind.Bent, FindingKind.PaintSplash, FindingKind.OutOfFlat, FindingKind.OutOfSquare];
+
+    /// <summary>True for a fault that sits at a spot, of which a part can have several; else it holds for the whole part.</summary>
+    public static bool IsSpot(FindingKind kind) => Spots.Contains(kind);
+
+    /// <summary>Kinds of finding that a part of a tool can have, the commonest first.</summary>
+    public static IReadOnlyList<FindingKind> For(ToolKind tool, PartDef part) => [.. Enum.GetValues<FindingKind>().Where(k => Can(tool, part, k)).OrderBy(Order)];
+
+    /// <summary>True when a part of a tool can have a fault.</summary>
+    public static bool Can(ToolKind tool, PartDef part, FindingKind kind) => kind switch
+    {
+        FindingKind.Rust or FindingKind.Pitting => part.Ferrous,
+        FindingKind.CoatingLoss => part.Finish is not (PartFinish.Bare or PartFinish.Plated),
+        FindingKind.PlatingLoss => part.Finish == PartFinish.Plated || (part.IsFastener && part.Ferrous),
+        FindingKind.Crack => part.Material != Material.Soft || part.Id.Contains("grip", StringComparison.Ordinal),
+        FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !OnePiece(tool, part),
+        FindingKind.Seizure => part.IsFastener || Moving.Contains(part.Id) && !IsMain(tool, part) || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
+        FindingKind.EdgeDamage => part.Material == Material.EdgeSteel,
+        FindingKind.Burred => part.IsFastener,
+        FindingKind.BentTab => part.Joint == Joint.LockTab,
+        FindingKind.Mushroomed => IsStruck(tool, part),
+        FindingKind.Bent => part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood),
+        FindingKind.Damp => part.Material == Material.Wood,
+        FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Id == "body",
+        FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),
+        FindingKind.Worn => part.Material is Material.EdgeSteel && part.Id != "plate" || part.Material == Material.Soft || part.Id is "fixed_jaw" or "sliding_jaw",
+        FindingKind.OutOfFlat => part.Id == "body" && (tool.HasMetalSole || tool.HasWoodenSole) || part.Id == "frog",
+        FindingKind.OutOfSquare or FindingKind.Wind => part.Id == "body" && (tool.HasMetalSole || tool.HasWoodenSole),
+        _ => true,
+    };
+
+    /// <summary>The piece all others are attached to.</summary>
+    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part == tool.Parts[0] || part.Id == "head";
+
+    /// <summary>Forged or cast in one with the main piece: it is named apart but cannot be lost or loose.</summary>
+    public static bool OnePiece(ToolKind tool, PartDef part) => tool.Id switch
+    {
+        "adjustable-wrench" => part.Id is "handle" or "fixed_jaw",
+        "drawknife" => part.Id is "tang_left" or "tang_right",
+        "metal-hatchet" => part.Id is "bit" or "poll" or "handle",
+        "axe" or "hewing-hatchet" => part.Id is "bit" or "poll",
+        "chisel" => part.Id == "bolster",
+        "brace" or "scraper-plane" => part.Id == "post",
+        _ => false,
+    };
+
+    private static bool IsStruck(ToolKind tool, PartDef part) =>
+        part.Id is "strike" or "poll" || part.Id == "wedge" && tool.Family == Family.Plane || part.Id == "iron" && tool.Part("wedge") is not null || tool.Id == "chisel" && part.Id is "handle" or "end_cap";
+
+    private static int Order(FindingKind kind) => kind switch
+    {
+        FindingKind.Rust => 0,
+        FindingKind.EdgeDamage => 1,
+        FindingKind.Pitting => 2,
+        FindingKind.CoatingLoss or FindingKind.PlatingLoss => 3,
+        FindingKind.Crack => 4,
+        FindingKind.Looseness => 5,
+        FindingKind.Seizure => 6,
+        FindingKind.OutOfFlat or FindingKind.Wind or FindingKind.OutOfSquare => 7,
+        FindingKind.Bent => 8,
+        FindingKind.Burred or FindingKind.BentTab => 9,
+        FindingKind.Worn => 10,
+        FindingKind.Missing => 11,
+        FindingKind.Damp => 12,
+        _ => 13,
+    };
+}
