@@ -142,6 +142,15 @@ public sealed record Assumptions
     [Assumed("deg", "clearance below which to warn")] public double ClearanceWarnDeg { get; init; } = 10;
 
     [Assumed("", "chance that a trouble has a cause not on the list")] public double TroubleLeak { get; init; } = 0.1;
+    [Assumed("mm", "shaving of a smoothing or block plane that is fine enough")] public double FineShavingMm { get; init; } = 0.05;
+    [Assumed("mm", "shaving of a try plane that is fine enough")] public double TryShavingMm { get; init; } = 0.1;
+    [Assumed("mm", "shaving of a jack plane or spokeshave that is fine enough")] public double JackShavingMm { get; init; } = 0.2;
+    [Assumed("mm", "scraping of a scraper plane that is fine enough")] public double ScrapingMm { get; init; } = 0.04;
+    [Assumed("mm", "how far a groove may be out of depth")] public double GrooveOutMm { get; init; } = 0.3;
+    [Assumed("mm", "how far a hand saw may leave its line through a board")] public double HandSawDriftMm { get; init; } = 1;
+    [Assumed("mm", "how far a back saw may leave its line through a board")] public double BackSawDriftMm { get; init; } = 0.5;
+    [Assumed("mm", "run-out of a hand drill that still drills round")] public double RunOutMm { get; init; } = 0.4;
+    [Assumed("mm", "gap of closed cutter jaws that still cuts")] public double JawGapMm { get; init; } = 0.1;
 
     /// <summary>Every assumption with its unit and reason, for the Shop page and the papers.</summary>
     public IEnumerable<(string Name, double Value, string Unit, string Reason)> List() =>

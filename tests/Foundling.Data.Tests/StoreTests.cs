@@ -178,7 +178,7 @@ public sealed class StoreTests : IDisposable
         tag.Price.ShouldBe(12.5m);
         tag.Looks[0].At.ShouldBe(at);
         tag.Looks[1].ToObservation().IssueYear.ShouldBe(1911);
-        tag.Proofs[0].Judge().Verdict.ShouldBe("met");
+        tag.Proofs[0].Verdict().ShouldBe("met");
     }
 
     [Fact]

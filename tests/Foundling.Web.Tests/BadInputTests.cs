@@ -124,6 +124,36 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     }
 
     [Theory]
+    [InlineData("hand-saw", "drift,feel")]
+    [InlineData("hewing-hatchet", "notch,head")]
+    [InlineData("hand-drill", "hole-wood,hole-steel,runout")]
+    [InlineData("plough-plane", "groove,depth")]
+    public async Task A_proof_is_asked_of_each_kind_in_its_own_way(string kind, string proofs)
+    {
+        Visitor visitor = host.Visit();
+        HttpResponseMessage booked = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = kind });
+        string tag = $"/tag/{booked.Headers.Location!.ToString().Split('/')[2]}";
+        IHtmlDocument page = await visitor.Page($"{tag}/proof");
+        page.QuerySelectorAll(".proofs a").Select(a => a.GetAttribute("href")!.Split('=')[1].Split('#')[0]).ShouldBe(proofs.Split(','));
+        page.QuerySelector("main")!.TextContent.ShouldNotContain("shaving thickness", Case.Insensitive);
+        // What was seen is kept in the words it was chosen by, and stands in the papers.
+        string seen = proofs.Split(',').First(p => p is not ("drift" or "runout" or "depth"));
+        IHtmlDocument form = await visitor.Page($"{tag}/proof?Of={seen}");
+        Faults(await Visitor.Read(await visitor.Submit(form, "#take", []))).ShouldContain("Choose what you saw");
+        (await visitor.Submit(form, "#take", new() { ["degree"] = "0", ["conditions"] = "larch" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Page($"{tag}/proof")).QuerySelector("[data-verdict]")!.GetAttribute("data-verdict").ShouldBe("met");
+        (await visitor.Page($"{tag}/papers")).QuerySelector("article")!.TextContent.ShouldContain("proved (larch)");
+    }
+
+    [Fact]
+    public async Task A_target_finer_than_the_instrument_is_refused()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = "0.03 0.04 0.05", ["target"] = "0.005", ["resolution"] = "0.01" }));
+        Faults(page).ShouldContain("finer than a step of the instrument");
+    }
+
+    [Theory]
     [InlineData("9", "5", "The scale runs")]
     [InlineData("", "", "Choose what is wrong")]
     [InlineData("2", "five", "not a whole number")]

@@ -22,7 +22,14 @@ public sealed record ThicknessResult(
     [property: System.Text.Json.Serialization.JsonPropertyName("t_975")] double T975,
     double Low95Mm,
     double High95Mm,
-    string Verdict);
+    string Verdict)
+{
+    /// <summary>Readings more, with the same scatter, that would settle it; null when it is settled, or no number would.</summary>
+    public int? MoreReadings { get; init; }
+
+    /// <summary>True when the reading lies within half a step of the target: only a finer instrument can settle it.</summary>
+    public bool NeedsFinerInstrument { get; init; }
+}
 
 /// <summary>Judges repeated readings against a target beyond their error.</summary>
 public static class Thickness
@@ -59,9 +66,28 @@ public static class Thickness
         double sd = Math.Sqrt(input.ReadingsMm.Sum(x => (x - mean) * (x - mean)) / (n - 1));
         double t = StudentT.InvCDF(0, 1, n - 1, 0.975);
         double half = Math.Max(t * sd / Math.Sqrt(n), input.ResolutionMm / 2);
-        double low = mean - half, high = mean + half;
+        // A thickness is never below nothing, however wide the scatter.
+        double low = Math.Max(0, mean - half), high = mean + half;
         bool below = high <= input.TargetMm + Whole.Slack, above = low >= input.TargetMm - Whole.Slack;
         (bool good, bool bad) = input.Direction == Direction.AtMost ? (below, above) : (above, below);
-        return new ThicknessResult(mean, sd, t, low, high, good ? "met" : bad ? "not_met" : "cannot_tell");
+        var result = new ThicknessResult(mean, sd, t, low, high, good ? "met" : bad ? "not_met" : "cannot_tell");
+        return good || bad ? result : result with { MoreReadings = More(n, sd, Math.Abs(mean - input.TargetMm), input.ResolutionMm), NeedsFinerInstrument = Math.Abs(mean - input.TargetMm) < input.ResolutionMm / 2 };
+    }
+
+    /// <summary>Readings more until the interval no longer reaches the target, should mean and scatter stay.</summary>
+    private static int? More(int n, double sd, double apart, double resolution)
+    {
+        if (apart <= 0 || apart < resolution / 2)
+        {
+            return null;
+        }
+        for (int all = n + 1; all <= Most; all++)
+        {
+            if (StudentT.InvCDF(0, 1, all - 1, 0.975) * sd / Math.Sqrt(all) <= apart)
+            {
+                return all - n;
+            }
+        }
+        return null;
     }
 }

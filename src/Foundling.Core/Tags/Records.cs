@@ -128,7 +128,19 @@ public sealed class ProofRecord
     /// <summary>Wood, figure, face or edge: the conditions belong to the reading.</summary>
     public string Conditions { get; set; } = "";
 
-    /// <summary>Readings, mm.</summary>
+    /// <summary>What was tested, by the key of its <see cref="Proof.ProofKind"/>.</summary>
+    public string Kind { get; set; } = "shaving";
+
+    /// <summary>What was seen, on the scale of words; null where it was measured.</summary>
+    public int? Degree { get; set; }
+
+    /// <summary>What was seen, in the words it was chosen by; empty where it was measured.</summary>
+    public string Seen { get; set; } = "";
+
+    /// <summary>Which side of the target is good.</summary>
+    public Proof.Direction Direction { get; set; }
+
+    /// <summary>Readings, mm; empty where it was seen.</summary>
     public List<double> ReadingsMm { get; set; } = [];
 
     /// <summary>Target, mm.</summary>
@@ -137,7 +149,10 @@ public sealed class ProofRecord
     /// <summary>Least step of the instrument, mm.</summary>
     public double ResolutionMm { get; set; }
 
-    /// <summary>The verdict on these readings.</summary>
-    public Proof.ThicknessResult Judge() =>
-        Proof.Thickness.Judge(new Proof.ThicknessInput(ReadingsMm, Proof.Direction.AtMost, TargetMm, ResolutionMm));
+    /// <summary>What the readings say; null where it was seen.</summary>
+    public Proof.ThicknessResult? Judge() =>
+        Degree is null ? Proof.Thickness.Judge(new Proof.ThicknessInput(ReadingsMm, Direction, TargetMm, ResolutionMm)) : null;
+
+    /// <summary>met, not_met or cannot_tell.</summary>
+    public string Verdict() => Degree is int seen ? seen == 0 ? "met" : "not_met" : Judge()!.Verdict;
 }

@@ -114,6 +114,9 @@ public static class TagCheck
         Each(nameof(Tag.Proofs), tag.Proofs, p => p.Id.ToString(), p =>
         {
             Line("conditions", p.Conditions);
+            Line("kind", p.Kind);
+            Line("seen", p.Seen);
+            Range("degree", p.Degree ?? 0, 0, 9);
             p.Judge();
         });
         return faults;

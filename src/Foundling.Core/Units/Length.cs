@@ -60,6 +60,8 @@ public static partial class Length
             "m" => 1000,
             "um" or "µm" or "μm" => 0.001,
             "thou" or "mil" => MmPerInch / 1000,
+            // A machinist's tenth is a tenth of a thou.
+            "tenth" or "tenths" => MmPerInch / 10_000,
             "" when !match.Groups["num"].Success => bare == LengthUnits.Metric ? 1 : MmPerInch,
             _ => MmPerInch,
         };
@@ -88,8 +90,24 @@ public static partial class Length
             : size < 0.1 ? $"{mm:0.000} mm" : size < 10 ? $"{mm:0.00} mm" : size < 100 ? $"{mm:0.#} mm" : $"{mm:0} mm";
     }
 
+    /// <summary>Writes a reading no finer than the instrument that took it reads.</summary>
+    /// <param name="mm">Length in millimetres.</param>
+    /// <param name="stepMm">Least step of the instrument, mm; 0 when it is not known.</param>
+    /// <param name="units">Units to show.</param>
+    public static string Show(double mm, double stepMm, LengthUnits units)
+    {
+        if (stepMm <= 0)
+        {
+            return Show(mm, units);
+        }
+        double unit = units == LengthUnits.Imperial ? MmPerInch / 1000 : 1;
+        // A step of 0.5 is read to one figure behind the point, and so is the mean of such readings.
+        int places = Math.Clamp((int)Math.Ceiling(-Math.Log10(stepMm / unit) - 0.05), 0, 4);
+        return $"{(mm / unit).ToString("F" + places, CultureInfo.CurrentCulture)} {(units == LengthUnits.Imperial ? "thou" : "mm")}";
+    }
+
     private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);
 
-    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)|(?<whole>(?:\d+(?:[.,]\d+)?|[.,]\d+)))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
+    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)|(?<whole>(?:\d+(?:[.,]\d+)?|[.,]\d+)))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|tenths?|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
     private static partial Regex Pattern();
 }

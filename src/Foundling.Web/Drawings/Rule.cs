@@ -44,7 +44,8 @@ public sealed record RuleView(double X, double Y, double Width, double From, dou
         {
             double v = i * tick;
             bool big = Math.Abs(Math.Round(v / Figure) - (v / Figure)) < 1e-6;
-            yield return (At(v), big, big ? $"{v:0.##}" : "");
+            // As many places as the figures need, and no "-0" at the left end.
+            yield return (At(v), big, big ? (Math.Round(v, 6) + 0.0).ToString("0.####") : "");
         }
     }
 }

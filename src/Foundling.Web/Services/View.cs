@@ -16,6 +16,9 @@ public sealed class ViewUnits(IHttpContextAccessor http)
     /// <summary>A length in these units.</summary>
     public string Show(double? mm) => mm is double value ? Length.Show(value, Units) : "not measured";
 
+    /// <summary>A reading in these units, no finer than its instrument.</summary>
+    public string Show(double mm, double stepMm) => Length.Show(mm, stepMm, Units);
+
     /// <summary>A temperature in these units.</summary>
     public string Temperature(double celsius) => Units == LengthUnits.Imperial ? $"{(celsius * 9 / 5) + 32:0} °F" : $"{celsius:0} °C";
 
@@ -73,6 +76,19 @@ public static class Words
 {
     /// <summary>A count with its noun: "1 look", "3 looks".</summary>
     public static string Count(int n, string one, string? many = null) => n == 1 ? $"1 {one}" : $"{n} {many ?? one + "s"}";
+
+    /// <summary>A text that begins small, for the middle of a sentence.</summary>
+    public static string Uncap(string text) => text.Length == 0 ? text : char.ToLowerInvariant(text[0]) + text[1..];
+
+    /// <summary>What a proof came to.</summary>
+    public static string Proved(ProofRecord proof) => (proof.Verdict(), proof.Degree) switch
+    {
+        ("met", null) => "target met",
+        ("met", _) => "proved",
+        ("not_met", null) => "target not met",
+        ("not_met", _) => "not yet",
+        _ => "cannot tell yet",
+    };
 
     /// <summary>A chance as a person says it.</summary>
     public static string Chance(double p) => p switch

@@ -1,3 +1,4 @@
+using Foundling.Core.Proof;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -16,7 +17,7 @@ internal static class ArrivalRules
         Family.Plane when tool.HasMetalSole => "One cut in soft wood, then a marker rub: where does the sole touch?",
         Family.Plane => "One cut along the grain of soft wood. Does it jam, and where?",
         Family.Saw => "One crosscut in soft wood: does it wander, and to which side?",
-        Family.EdgeTool => "One cut across end grain of soft wood.",
+        Family.EdgeTool => tool.Id is "chisel" ? "One cut across end grain of soft wood." : tool.Id is "drawknife" ? "One pass along a piece of green wood." : "A few cuts into green wood: does it stick, is the head tight?",
         Family.Wrench => "Close it on a nut: how far does the jaw rock?",
         Family.BoringTool => "One hole in wood: does it run true, do the jaws hold?",
         _ => "One cut on the soft side of what it is for; never at its rated size.",
@@ -52,7 +53,7 @@ internal static class ArrivalRules
         }),
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q => new PlanStep(PlanStep.TryAsFound, Stage.AsFound, "Try it as found", 2, 5, 12)
         {
-            Parts = Ids(q.Edges), Materials = ["scrap of softwood"], How = How(q.Tool), Reason = "What works already is left alone.", FinishTest = "It is written down what it did.", Caution = q.Tool.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
+            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose)[0].Kit], How = How(q.Tool), Reason = "What works already is left alone.", FinishTest = "It is written down what it did.", Caution = q.Tool.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
         }, buys: 2),
         PlanRule.One("settings as found", "Frog, cap and pivot settings are lost the moment it comes apart.", [Always], q => new PlanStep("note-settings", Stage.AsFound, Settings(q.Tool), 1, 3, 5)
         {

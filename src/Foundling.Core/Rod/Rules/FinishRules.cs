@@ -1,3 +1,4 @@
+using Foundling.Core.Proof;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -9,23 +10,13 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for the end: protect, prove, put away, look again.</summary>
 internal static class FinishRules
 {
-    private static (string Title, string Test) Proof(ToolKind tool) => tool.Id switch
+    private static string Title(IReadOnlyList<ProofKind> proofs) => "Prove it: " + string.Join(", ", proofs.Select(p => char.ToLowerInvariant(p.Name[0]) + p.Name[1..]));
+
+    private static string Test(IReadOnlyList<ProofKind> proofs)
     {
-        "metal-bench-plane" or "block-plane" => ("Prove it: three full-width shavings, measured", "Three readings within the target beyond their error."),
-        "wooden-bench-plane" or "rebate-plane" => ("Prove it: three full-width shavings, clear of the mouth", "Three readings within the target, no jam."),
-        "plough-plane" => ("Prove it: a groove in pine and one in hardwood", "Sides clean, depth even from end to end."),
-        "scraper-plane" => ("Prove it: scrape a figured board", "Shavings, not dust, and no tracks."),
-        "toothing-plane" => ("Prove it: tooth a panel both ways", "Even lines over the whole panel."),
-        "spokeshave" => ("Prove it: a curve in ash, with and against", "Clean both ways, no chatter."),
-        "hand-saw" or "back-saw" => ("Prove it: a crosscut to a line", "It keeps the line by its own weight."),
-        "chisel" => ("Prove it: pare end grain of pine", "A clean shaving, no white line."),
-        "drawknife" => ("Prove it: a stave of green wood", "Long shavings, both hands even."),
-        "axe" or "hewing-hatchet" or "metal-hatchet" => ("Prove it: a notch in green wood", "Chips fly clean, the head does not move."),
-        "adjustable-wrench" => ("Prove it on a nut of known size", "No slip and no mark on the flats."),
-        "hand-drill" or "brace" => ("Prove it: a hole in wood and one in mild steel", "Round, in place, the bit does not slip."),
-        "bolt-cutter" => ("Prove it on a soft bolt well under its rating", "Cut through, no mark on the jaws."),
-        _ => ("Prove it: a green twig, then a dry one", "A clean cut, it springs open."),
-    };
+        string said = string.Join("; ", proofs.Select(p => p is SeenProof seen ? seen.Degrees[0] : $"{((MeasuredProof)p).Measures.ToLowerInvariant()} within the target beyond its error"));
+        return char.ToUpperInvariant(said[0]) + said[1..] + ".";
+    }
 
     private static string Protect(PlanQuestion q) => q.Tool.Family switch
     {
@@ -49,9 +40,9 @@ internal static class FinishRules
         {
             Materials = ["paste wax: 5 g", "light oil: 3 mL", "lint-free cloth: 1 pieces"], How = "Thin coat, wait for the haze, buff.", WaitMin = 10, Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.", Caution = q.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
         }, buys: 6),
-        PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q => new PlanStep("prove", Stage.Finish, Proof(q.Tool).Title, 5, 10, 20)
+        PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q => new PlanStep("prove", Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose)), 5, 10, 20)
         {
-            Parts = Ids(q.Edges), Materials = q.Tool.Family == Family.Wrench ? ["a nut of known size"] : ["scrap of softwood", "scrap of hardwood"], How = "Wood, figure, face or edge belong to the reading. The same test as the try as found.", Reason = "Someone else should be able to trust the papers.", FinishTest = Proof(q.Tool).Test, Caution = q.Tool.Family == Family.Cutter ? $"{Cautions.BareEdge} {Cautions.Shatter}" : q.Tool.Family == Family.BoringTool ? Cautions.Rotating : q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
+            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose).SelectMany(p => p.Kit).Distinct()], How = "The same test as the try as found; what it was tried on belongs to the reading.", Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose)), Caution = q.Tool.Family == Family.Cutter ? $"{Cautions.BareEdge} {Cautions.Shatter}" : q.Tool.Family == Family.BoringTool ? Cautions.Rotating : q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any() || q.Tool.Family == Family.Saw)], q => new PlanStep("store", Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back" : "Cover the edge and hang it dry", 0.5, 1, 2)
         {

@@ -461,12 +461,27 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<int?>("Degree")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Direction")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.PrimitiveCollection<string>("ReadingsMm")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.Property<double>("ResolutionMm")
                         .HasColumnType("REAL");
+
+                    b.Property<string>("Seen")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.Property<int?>("TagNumber")
                         .HasColumnType("INTEGER");

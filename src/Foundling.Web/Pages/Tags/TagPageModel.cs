@@ -117,7 +117,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
                 new("aim", "Aim", Tool.Aim?.ToString() ?? "not chosen"),
                 new("rod", "Rod", Tool.Steps.Count == 0 ? "no plan yet" : $"{done} of {Tool.Steps.Count}"),
                 new("log", "Log", minutes < 1 ? "nothing yet" : Typed.Hours(minutes)),
-                new("proof", "Proof", Tool.Proofs.Count == 0 ? "not tried" : Tool.Proofs.Any(p => !p.AsFound) ? Tool.Proofs.Last(p => !p.AsFound).Judge().Verdict.Replace('_', ' ') : "as found"),
+                new("proof", "Proof", Tool.Proofs.Count == 0 ? "not tried" : Tool.Proofs.LastOrDefault(p => !p.AsFound) is { } proved ? Words.Proved(proved) : "as found"),
                 new("papers", "Papers", Tool.Status == TagStatus.Left ? "left" : Tool.Status == TagStatus.Done ? "ready" : "draft"),
             ];
         }
