@@ -114,4 +114,61 @@ public sealed class HardTimesTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Until(() => _b.Driver.Url.Contains("Part=knob"), "the knob is chosen");
         _b.Text("#find").ShouldContain("knob");
     }
+
+    [Fact]
+    public void Booking_in_asks_only_what_the_kind_has_and_loses_nothing()
+    {
+        _b.Go(Address + "/new");
+        bool Asked(string id) => _b.Driver.FindElement(By.Id(id)).Displayed;
+        Asked("f-sole").ShouldBeTrue("nothing is chosen yet");
+        _b.Click("label.choice:has(input[value=metal-bench-plane])");
+        _b.Type("#f-sole", "60");
+        _b.Click("label.choice:has(input[value=adjustable-wrench])");
+        _b.Until(() => !Asked("f-sole"), "a wrench has no sole");
+        (Asked("f-iron") || Asked("f-mouth") || Asked("f-purpose") || Asked("f-hand")).ShouldBeFalse();
+        _b.Text("[data-length-is]").ShouldBe("Length over all");
+        _b.Click("label.choice:has(input[value=axe])");
+        _b.Until(() => Asked("f-iron"), "an axe has an edge");
+        _b.Text("[data-width-is]").ShouldBe("Length of the edge");
+        _b.Click("label.choice:has(input[value=metal-bench-plane])");
+        _b.Until(() => Asked("f-sole"), "a plane has a sole");
+        _b.Find("#f-sole").GetAttribute("value").ShouldBe("60");
+    }
+
+    [Fact]
+    public void Every_room_can_be_reached_on_a_phone()
+    {
+        _b.Size(390, 844);
+        try
+        {
+            foreach (string room in new[] { "/gauges", "/patterns", "/stores/parts", "/shop", "/new", "/marks", "/lots" })
+            {
+                _b.Go(Address + "/");
+                _b.Click(".rooms summary");
+                _b.Click($".rooms a[href='{room}']");
+                _b.Until(() => new Uri(_b.Driver.Url).AbsolutePath == room, room);
+            }
+        }
+        finally
+        {
+            _b.Size(1280, 900);
+        }
+    }
+
+    [Fact]
+    public void The_list_of_marks_is_narrowed_as_one_types()
+    {
+        _b.Go(Address + "/marks");
+        int Shown() => _b.Driver.FindElements(By.CssSelector("[data-narrow-row]")).Count(r => r.Displayed);
+        int all = Shown();
+        _b.Type("#narrow", "plating");
+        _b.Until(() => Shown() is > 0 and < 12, "only platings are left");
+        _b.Text("[data-narrow-count]").ShouldContain("left");
+        _b.Driver.FindElements(By.CssSelector(".marks tbody")).Count(t => t.Displayed).ShouldBeLessThan(4);
+        _b.Type("#narrow", "zzyzx");
+        _b.Until(() => Shown() == 0, "nothing has that");
+        _b.Type("#narrow", "");
+        _b.Find("#narrow").SendKeys(Keys.Space + Keys.Backspace);
+        _b.Until(() => Shown() == all, "all are back");
+    }
 }

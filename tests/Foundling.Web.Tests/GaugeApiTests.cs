@@ -1,3 +1,4 @@
+using AngleSharp.Html.Dom;
 using System.Net;
 using System.Text;
 using System.Text.Json;
@@ -116,12 +117,30 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
         int pages = 0;
         foreach (Gauge gauge in GaugeCatalogue.All.Where(g => Services.GaugeForm.Fields(g) is not null))
         {
-            (await visitor.Page($"/gauges/{gauge.File}/{gauge.Calculation}")).QuerySelector("form .btn")!.TextContent.ShouldBe("Work it out");
+            IHtmlDocument page = await visitor.Page($"/gauges/{gauge.File}/{gauge.Calculation}");
+            page.QuerySelector("form .btn")!.TextContent.ShouldBe("Work it out");
+            // Each field says what it means, and what must be given stands before what may be.
+            Services.GaugeForm.Fields(gauge)!.Where(f => string.IsNullOrEmpty(f.Means)).Select(f => $"{gauge.Calculation}: {f.Name}").ShouldBeEmpty();
+            page.QuerySelectorAll("main form [name]:not([type=hidden])").Select(f => f.GetAttribute("name")).ShouldBe(
+                Services.GaugeForm.Fields(gauge)!.OrderByDescending(f => f.Required && !f.YesNo).Select(f => f.Name));
             pages++;
         }
         pages.ShouldBeGreaterThan(10);
         (await visitor.Page("/gauges/edges/bevel?thickness_mm=2.2&bevel_face_mm=5.2")).QuerySelector("table")!.TextContent.ShouldContain("25.029 °");
         (await visitor.Page("/gauges/edges/bevel?thickness_mm=1/8%22&bevel_face_mm=two")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"two\" is not a length");
         (await visitor.Get("/gauges/edges/spoon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_list_that_may_be_empty_is_typed_line_by_line()
+    {
+        Visitor visitor = host.Visit();
+        const string Iron = "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30";
+        (await visitor.Page(Iron + "&pits=")).QuerySelector("table").ShouldNotBeNull();
+        (await visitor.Page(Iron + "&pits=0.1+3%0A0.2+5+1")).QuerySelector("table").ShouldNotBeNull();
+        (await visitor.Page(Iron + "&pits=0.1")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("on each line");
+        (await visitor.Page(Iron + "&pits=deep+3")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"deep\" is not a length");
+        (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+2+thou&direction=at_most&target_mm=0.05")).QuerySelector(".fault:not(:empty)").ShouldNotBeNull();
+        (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+0.03&direction=at_most&target_mm=0.05")).QuerySelector("table")!.TextContent.ShouldContain("met");
     }
 }

@@ -24,10 +24,10 @@ public sealed record Account(IReadOnlyList<PlanStep> Done, IReadOnlyList<PlanSte
     {
         List<PlanStep> done = [.. tag.Steps.Where(s => s.State == StepState.Done).OrderBy(s => s.Order)];
         List<PlanStep> leftOut = [.. tag.Steps.Where(s => s.State == StepState.Skipped && !s.OnlyIfNeeded).OrderBy(s => s.Order)];
-        return new Account(done, leftOut, booked.All, done.Count(s => booked.ByStep.GetValueOrDefault(s.Key) > 0), [.. Taken(done, question)]);
+        return new Account(done, leftOut, booked.All, done.Count(s => booked.ByStep.GetValueOrDefault(s.Key) > 0), [.. Taken(done, question, tag)]);
     }
 
-    private static IEnumerable<string> Taken(List<PlanStep> done, PlanQuestion question)
+    private static IEnumerable<string> Taken(List<PlanStep> done, PlanQuestion question, Tag tag)
     {
         List<IGrouping<string, PlanStep>> chosen = [.. done.Where(s => s.Choice.Length > 0).GroupBy(s => s.Choice)];
         if (chosen.Count == 0)
@@ -40,7 +40,8 @@ public sealed record Account(IReadOnlyList<PlanStep> Done, IReadOnlyList<PlanSte
         {
             if (chosen.Find(g => g.Key == choice.Id) is { } steps && steps.All(s => today.Contains((s.Choice, s.Key))))
             {
-                yield return $"{choice.Question} {choice.Take(question).Name}";
+                string? why = tag.WayReasons.Find(r => r.StartsWith(choice.Id + "=", StringComparison.Ordinal))?[(choice.Id.Length + 1)..];
+                yield return $"{choice.Question} {choice.Take(question).Name}{(why is null ? "" : $", because {why}")}";
             }
         }
     }

@@ -36,6 +36,9 @@ public enum LogKind
 
     /// <summary>Words that go with the tool in its papers.</summary>
     PapersNote,
+
+    /// <summary>Money spent on it beyond its price.</summary>
+    Spent,
 }
 
 /// <summary>Something that happened at the bench.</summary>
@@ -64,6 +67,9 @@ public sealed class LogEntry
 
     /// <summary>Minutes, for a stop or a correction.</summary>
     public double? Minutes { get; set; }
+
+    /// <summary>Money, for what was spent.</summary>
+    public decimal? Amount { get; set; }
 
     /// <summary>In words.</summary>
     public string Text { get; set; } = "";

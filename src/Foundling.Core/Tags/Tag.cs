@@ -110,6 +110,12 @@ public sealed class Tag
     /// <summary>Ways chosen for this tool, each as "choice=way".</summary>
     public List<string> Ways { get; set; } = [];
 
+    /// <summary>Why a way was chosen, each as "choice=words"; only for choices that stand.</summary>
+    public List<string> WayReasons { get; set; } = [];
+
+    /// <summary>What it was sold for when it went; null while it is here, or it was given away.</summary>
+    public decimal? SoldFor { get; set; }
+
     /// <summary>Cautions that were seen on this tool.</summary>
     public List<string> SeenCautions { get; set; } = [];
 

@@ -146,6 +146,8 @@ public static class TagCheck
             throw Bad("mouth_front_mm", tag.MouthFrontMm, "less than the length", "Its mouth lies behind its heel.");
         }
         Range("price", (double)(tag.Price ?? 0), 0, MostMoney);
+        Range("sold_for", (double)(tag.SoldFor ?? 0), 0, MostMoney);
+        tag.WayReasons.ForEach(w => Line("way_reasons", w));
         Range("worth_sound", (double)(tag.WorthSound ?? 0), 0, MostMoney);
         Range("arrived_on", tag.ArrivedOn.Year, FirstYear, LastYear);
         Range("promised_on", tag.PromisedOn?.Year ?? FirstYear, FirstYear, LastYear);

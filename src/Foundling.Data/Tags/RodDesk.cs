@@ -15,7 +15,7 @@ namespace Foundling.Data.Tags;
 /// <summary>Plans tags and keeps what is done to their rods.</summary>
 public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, ShopBook shop, StoreRoom stores)
 {
-    private const int MostWords = 500;
+    private const int MostWords = 500, MostReason = 150;
 
     /// <summary>The question a plan for this tag answers.</summary>
     public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default) =>
@@ -56,6 +56,8 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
             throw new InputException("way_blocked", choice, way, "an open way", $"{Choices.Find(choice).Find(way).Name}: {blocked}");
         }
         tag.Ways = Choices.Keep(tag.Ways, choice, way);
+        // The reason was for the way that stood before.
+        tag.WayReasons = [.. tag.WayReasons.Where(r => !r.StartsWith(choice + "=", StringComparison.Ordinal))];
         await Aim(tag, aim, cancel).ConfigureAwait(false);
     }
 
@@ -132,6 +134,31 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         string said = Said(reason, $"Say why \"{step.Title}\" is left out; the papers show it.");
         (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), said);
         Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {said}");
+        await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Keeps why the way of a choice was taken; no words take the reason back.</summary>
+    public Task Because(Tag tag, string choice, string? reason, CancellationToken cancel = default)
+    {
+        string[] said = string.IsNullOrWhiteSpace(reason) ? [] : [$"{choice}={Shorten.To(reason, MostReason)}"];
+        tag.WayReasons = [.. tag.WayReasons.Where(r => !r.StartsWith(choice + "=", StringComparison.Ordinal)), .. said];
+        return tags.Save(tag, cancel);
+    }
+
+    /// <summary>Leaves several steps out at once, all for one reason.</summary>
+    /// <exception cref="InputException">No step was chosen, or no reason given.</exception>
+    public async Task SkipAll(Tag tag, IReadOnlyList<PlanStep> steps, string? reason, CancellationToken cancel = default)
+    {
+        if (steps.Count == 0)
+        {
+            throw new InputException("required", "steps", null, "one step or more", "Tick the steps that are left out.");
+        }
+        string said = Said(reason, "Say why they are left out; the papers show it.");
+        foreach (PlanStep step in steps.Where(s => s.State == StepState.Open))
+        {
+            (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), said);
+            Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {said}");
+        }
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }
 

@@ -47,6 +47,10 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     public async Task<IReadOnlyList<LogEntry>> PapersNotes(int number, CancellationToken cancel = default) =>
         await LogOf(number).Where(e => e.Kind == LogKind.PapersNote).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
 
+    /// <summary>What was spent on a tag beyond its price, oldest first.</summary>
+    public async Task<IReadOnlyList<LogEntry>> Spent(int number, CancellationToken cancel = default) =>
+        await LogOf(number).Where(e => e.Kind == LogKind.Spent).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
+
     /// <summary>Reads the whole log of a tag into it, for what leaves the shop.</summary>
     public async Task ReadLog(Tag tag, CancellationToken cancel = default)
     {

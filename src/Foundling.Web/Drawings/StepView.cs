@@ -13,4 +13,8 @@ namespace Foundling.Web.Drawings;
 /// <param name="Gate">What must be seen, agreed or have come before it starts.</param>
 /// <param name="Gauges">Gauges that help with it, filled in.</param>
 /// <param name="Opened">Its details stand open, because something typed there was refused.</param>
-public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext, double? SpentMinutes, Gate Gate, IReadOnlyList<StepGauge> Gauges, bool Opened);
+public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext, double? SpentMinutes, Gate Gate, IReadOnlyList<StepGauge> Gauges, bool Opened)
+{
+    /// <summary>What the shop has not got of what it needs, and when it should come.</summary>
+    public IReadOnlyList<(string Item, Foundling.Data.Stores.Stock Stock, DateOnly? ArrivesOn)> Lacking { get; init; } = [];
+}

@@ -171,7 +171,7 @@ public static class Words
     };
 
     /// <summary>A sum in the shop's money.</summary>
-    public static string Money(double amount) => amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
+    public static string Money(double amount) => amount < -0.005 ? "−" + Money(-amount) : amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>Minutes more or less.</summary>
     public static string More(double minutes) => minutes == 0 ? "as long" : $"{Wait(Math.Abs(minutes))} {(minutes > 0 ? "more" : "less")}";

@@ -145,6 +145,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
 
+                    b.Property<decimal?>("Amount")
+                        .HasColumnType("TEXT");
+
                     b.Property<long>("At")
                         .HasColumnType("INTEGER");
 
@@ -606,6 +609,9 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<decimal?>("SoldFor")
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("SoleWidthMm")
                         .HasColumnType("REAL");
 
@@ -631,6 +637,10 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("WayReasons")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.PrimitiveCollection<string>("Ways")
                         .IsRequired()

@@ -14,7 +14,7 @@ public sealed class IndexModel(PatternShelf patterns) : PageModel
     /// <summary>Gauges that can be used here, by room.</summary>
     public IReadOnlyList<IGrouping<string, Gauge>> Rooms { get; } = [.. GaugeCatalogue.All.Where(g => GaugeForm.Fields(g) is not null).GroupBy(g => g.File)];
 
-    private const int MostTyped = 100;
+    private const int MostTyped = 4000;
 
     /// <summary>The chosen gauge.</summary>
     public Gauge? Chosen { get; private set; }

@@ -1,3 +1,4 @@
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Tags;
@@ -28,6 +29,12 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Note, string? Minutes, bool Papers) Sent { get; private set; }
 
+    /// <summary>What was typed as money spent, kept when it is refused.</summary>
+    public (string? What, string? Amount) SentMoney { get; private set; }
+
+    /// <summary>What it cost and brought.</summary>
+    public Money Money { get; private set; } = new(null, 0, null);
+
     /// <summary>Shows the log.</summary>
     public Task OnGet(int skip) => Read(skip);
 
@@ -35,6 +42,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     {
         Skipped = Math.Clamp(skip, 0, 10_000_000);
         IReadOnlyList<LogEntry> read = await Book.Log(Tool.Number, Skipped, PerPage + 1);
+        Money = Money.Of(Tool, await Book.Spent(Tool.Number));
         (Shown, More) = ([.. read.Take(PerPage)], read.Count > PerPage);
     }
 
@@ -49,6 +57,29 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
             return Page();
         }
         await Add(papers ? LogKind.PapersNote : LogKind.Note, note.Trim(), Step(step), null);
+        return ToLeaf("log");
+    }
+
+    /// <summary>Notes money spent on it.</summary>
+    public async Task<IActionResult> OnPostSpent(string? what, string? amount)
+    {
+        SentMoney = (what, amount);
+        if (!Typed.TryMoney(amount, out decimal money) || money == 0)
+        {
+            ModelState.AddModelError("Amount", $"\"{Shorten.To(amount, 40)}\" is not an amount of money. Type a number such as 6 or 12.50.");
+        }
+        if (string.IsNullOrWhiteSpace(what) || what.Length > 200)
+        {
+            ModelState.AddModelError("What", "Say in a few words what it went for.");
+        }
+        if (!ModelState.IsValid)
+        {
+            await Read();
+            return Page();
+        }
+        LogEntry entry = LogEntry.New(time.GetUtcNow(), LogKind.Spent, what!.Trim());
+        entry.Amount = money;
+        await Book.Note(Tool.Number, entry);
         return ToLeaf("log");
     }
 

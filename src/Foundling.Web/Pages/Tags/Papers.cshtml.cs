@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Papers;
 using Foundling.Core.Tags;
+using Foundling.Core.Units;
 using Foundling.Data.Papers;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
@@ -16,6 +17,9 @@ public sealed class PapersModel(TagBook tags, RodDesk rods, BundleDesk bundles, 
 
     /// <summary>What the work came to.</summary>
     public Account Account { get; private set; } = null!;
+
+    /// <summary>What was typed as the price it went for, kept when it is refused.</summary>
+    public string? TypedSold { get; private set; }
 
     /// <summary>Notes that go with the tool.</summary>
     public IReadOnlyList<LogEntry> Notes { get; private set; } = [];
@@ -54,8 +58,17 @@ public sealed class PapersModel(TagBook tags, RodDesk rods, BundleDesk bundles, 
     }
 
     /// <summary>Closes or opens the book.</summary>
-    public async Task<IActionResult> OnPostStatus(TagStatus status)
+    /// <param name="status">Where it stands.</param>
+    /// <param name="sold">What it was sold for, as typed.</param>
+    public async Task<IActionResult> OnPostStatus(TagStatus status, string? sold)
     {
+        TypedSold = sold;
+        if (!string.IsNullOrWhiteSpace(sold) && !Typed.TryMoney(sold, out _))
+        {
+            ModelState.AddModelError("Sold", $"\"{Shorten.To(sold, 40)}\" is not an amount of money. Type a number such as 60 or 12.50, or leave it empty.");
+            return Page();
+        }
+        Tool.SoldFor = Typed.TryMoney(sold, out decimal amount) ? amount : null;
         await rods.Stand(Tool, status);
         return ToLeaf("papers");
     }

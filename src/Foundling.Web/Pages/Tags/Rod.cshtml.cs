@@ -5,6 +5,7 @@ using Foundling.Core.Rod.Ways;
 using Foundling.Core.Units;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Microsoft.AspNetCore.Mvc;
@@ -12,7 +13,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The rod: every step in order.</summary>
-public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBook clock) : TagPageModel(tags)
+public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoom stores, ClockBook clock) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "rod";
@@ -48,10 +49,17 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
     /// <summary>A step as a line of the list.</summary>
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null, Gate.Of(Tool, step, Settings.Name),
-        step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key);
+        step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key)
+    {
+        Lacking = step.State != StepState.Open ? [] : [.. step.Materials.Select(m => Need.Parse(m).Item).Distinct().Where(i => StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
+    };
+
+    /// <summary>What the shop has said of its stores.</summary>
+    private IReadOnlyDictionary<string, StoreItem> Said { get; set; } = new Dictionary<string, StoreItem>();
 
     private async Task Read()
     {
+        Said = await stores.All();
         Running = await clock.Running();
         Settings = await shop.Read();
     }
@@ -131,6 +139,23 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, ClockBoo
 
     /// <summary>Leaves a step out, with the reason.</summary>
     public Task<IActionResult> OnPostSkip(string? step, string? reason) => Do(step, found => rods.Skip(Tool, found, reason), reason: reason);
+
+    /// <summary>Leaves several steps out at once.</summary>
+    public async Task<IActionResult> OnPostSkipAll(List<string> steps, string? reason)
+    {
+        Sent = (null, null, reason, null);
+        await Read();
+        await rods.SkipAll(Tool, [.. Tool.Steps.Where(s => steps.Contains(s.Key))], reason);
+        return ToLeaf("rod");
+    }
+
+    /// <summary>Says how much of something there is, and when it should come.</summary>
+    public async Task<IActionResult> OnPostStock(string? item, Stock stock, DateOnly? arrives)
+    {
+        await Read();
+        await stores.Say(item, stock, arrives);
+        return ToLeaf("rod");
+    }
 
     /// <summary>Notes that a step which cannot be undone may be done.</summary>
     public Task<IActionResult> OnPostAgree(string? step, string? reason) => Do(step, found => rods.Agree(Tool, found, reason), reason: reason);

@@ -20,6 +20,9 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     /// <summary>The choices this tool asks, with their ways.</summary>
     public List<(Choice Choice, Way Way, ChosenBy By, string Why, IReadOnlyList<WayReview> Ways)> Open { get; } = [];
 
+    /// <summary>Why a way was chosen for this tool; empty when nothing was said.</summary>
+    public string ReasonFor(string choice) => Tool.WayReasons.FirstOrDefault(r => r.StartsWith(choice + "=", StringComparison.Ordinal))?[(choice.Length + 1)..] ?? "";
+
     /// <summary>Shows the ways.</summary>
     public Task OnGet() => Read();
 
@@ -31,6 +34,13 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
             (Way way, ChosenBy by) = choice.Taken(Asked);
             Open.Add((choice, way, by, choice.Advice(Asked).Way == way.Id ? choice.Advice(Asked).Why : $"The book would take: {choice.Find(choice.Advice(Asked).Way).Name}. {choice.Advice(Asked).Why}", WayReview.Of(choice, Asked)));
         }
+    }
+
+    /// <summary>Keeps why a way was chosen.</summary>
+    public async Task<IActionResult> OnPostBecause(string? choice, string? reason)
+    {
+        await rods.Because(Tool, Choices.Find(choice ?? "").Id, reason);
+        return LocalRedirect($"/tag/{Tool.Number}/ways#{choice}");
     }
 
     /// <summary>Takes a way for this tool; no way goes back to the shop's or the book's.</summary>

@@ -3,18 +3,19 @@ import { shortcuts } from './shortcuts.js';
 import { clock } from './clock.js';
 import { keep, letGo, restoreKept } from './keep.js';
 import { swap } from './swap.js';
-import { parts, scales } from './parts.js';
+import { parts } from './parts.js';
 import { fileSizes } from './files.js';
 import { bands } from './bands.js';
 import { pads } from './pad.js';
 import { counting } from './count.js';
 import { stall } from './stall.js';
 import { narrow } from './narrow.js';
+import { booking, fit } from './booking.js';
 
 /** What must be set up anew when the page's content was exchanged. */
 function dress() {
   restoreKept();
-  scales();
+  fit();
   counting();
   stall();
 }
@@ -28,5 +29,6 @@ fileSizes();
 bands();
 pads();
 narrow();
+booking();
 swap(dress);
 dress();

@@ -16,17 +16,5 @@ export function parts() {
   document.addEventListener('change', (event) => {
     if (!(event.target instanceof Element)) return;
     if (event.target.closest('form[data-part-choice]')) /** @type {HTMLFormElement} */ (event.target.closest('form')).submit();
-    if (event.target.matches('[data-scale]')) scales();
   });
-}
-
-/** Shows the written scale of the kind of finding that is chosen. */
-export function scales() {
-  for (const select of /** @type {NodeListOf<HTMLSelectElement>} */ (document.querySelectorAll('[data-scale]'))) {
-    for (const set of /** @type {NodeListOf<HTMLFieldSetElement>} */ (select.form?.querySelectorAll('[data-scale-of]') ?? [])) {
-      const chosen = set.getAttribute('data-scale-of') === select.value;
-      set.hidden = !chosen;
-      set.disabled = !chosen;
-    }
-  }
 }
