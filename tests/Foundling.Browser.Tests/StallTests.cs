@@ -149,4 +149,35 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Until(() => _b.Text("[data-done]") == "8", "kept");
         _b.Driver.FindElements(By.CssSelector(".pt.y")).Count.ShouldBe(5);
     }
+
+    [Fact]
+    public void The_outline_starts_from_the_drawing_laid_between_two_points_and_the_picture_comes_nearer()
+    {
+        _b.Go(Address + "/tag/31/state");
+        _b.Click("a[href*='/count/']");
+        IWebElement picture = _b.Find("svg[data-zoom]");
+        string Shown() => picture.GetDomAttribute("viewBox")!;
+        string first = Shown();
+        _b.Click("[data-zoom-by='0.7']");
+        _b.Until(() => Shown() != first && double.Parse(Shown().Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture) < double.Parse(first.Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture), "nearer");
+        string near = Shown();
+        new Actions(_b.Driver).MoveToElement(picture).ClickAndHold().MoveByOffset(60, 10).Release().Perform();
+        _b.Until(() => Shown() != near, "moved");
+        _b.Find("#outline").GetAttribute("value").ShouldBeEmpty("a drag sets no corner");
+        _b.Click("[data-zoom-by='0']");
+        _b.Until(() => Shown().StartsWith("0 0 ", StringComparison.Ordinal), "the whole picture");
+        _b.Choose("#part", "body");
+        _b.Click("input[name=tap][value=ends]");
+        int width = picture.Size.Width, height = picture.Size.Height;
+        foreach (int side in new[] { -1, 1 })
+        {
+            new Actions(_b.Driver).MoveToElement(picture, side * (int)(width * 0.45), (int)(height * 0.3)).Click().Perform();
+        }
+        _b.Until(() => _b.Find("#outline").GetAttribute("value")!.Split(' ').Length > 8, "the body's outline is laid");
+        double[] xs = [.. _b.Find("#outline").GetAttribute("value")!.Split(' ').Select(p => double.Parse(p.Split(',')[0], System.Globalization.CultureInfo.InvariantCulture))];
+        double whole = double.Parse(Shown().Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture);
+        (xs.Max() - xs.Min()).ShouldBeGreaterThan(whole * 0.7);
+        _b.Click("form[action*='handler=Start'] .btn.do");
+        _b.Until(() => _b.Has("[data-count]"), "the points are laid");
+    }
 }

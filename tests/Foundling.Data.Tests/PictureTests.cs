@@ -180,6 +180,18 @@ public sealed class PictureTests : IDisposable
         BenchPhotograph.Paint(plane, weathering with { Seed = 32 }, 600).Jpeg.ShouldNotBe(one.Jpeg);
     }
 
+    [Fact]
+    public void The_tool_fills_the_picture_also_a_long_one()
+    {
+        foreach (ToolKind kind in ToolCatalogue.Kinds)
+        {
+            Profile profile = Profile.Of(kind.Id);
+            PaintedPhotograph photo = BenchPhotograph.Paint(profile, new Weathering(1, 0.2, 0, 0), 400);
+            double across = Math.Min(0.94, 0.76 * photo.Height * profile.Width / profile.Height / photo.Width), high = across * photo.Width * profile.Height / profile.Width / photo.Height;
+            (across * high).ShouldBeGreaterThan(0.6, $"{kind.Id} {photo.Width} x {photo.Height}");
+        }
+    }
+
     private sealed class ZeroStream(long length) : Stream
     {
         public override bool CanRead => true;

@@ -144,6 +144,36 @@ public sealed class Outline
     /// <summary>Every point of the outline in order, the handles of its curves among them, mm.</summary>
     public IEnumerable<Spot> Corners() => _segments.SelectMany(s => s.Points);
 
+    /// <summary>The first closed run of the outline as a polygon, its curves taken in short straight pieces.</summary>
+    /// <param name="pieces">Pieces of a curve.</param>
+    public IReadOnlyList<Spot> Polygon(int pieces)
+    {
+        var corners = new List<Spot>();
+        foreach ((char command, Spot[] points) in _segments)
+        {
+            if (command is 'Z' or 'z' || (command == 'M' && corners.Count > 0))
+            {
+                break;
+            }
+            if (command != 'C')
+            {
+                corners.AddRange(points);
+                continue;
+            }
+            for (int i = 0; i + 2 < points.Length; i += 3)
+            {
+                Spot from = corners[^1];
+                for (int k = 1; k <= pieces; k++)
+                {
+                    double t = (double)k / pieces, u = 1 - t;
+                    double At(double a, double b, double c, double d) => (u * u * u * a) + (3 * u * u * t * b) + (3 * u * t * t * c) + (t * t * t * d);
+                    corners.Add(new Spot(At(from.X, points[i].X, points[i + 1].X, points[i + 2].X), At(from.Y, points[i].Y, points[i + 1].Y, points[i + 2].Y)));
+                }
+            }
+        }
+        return corners;
+    }
+
     /// <summary>Box around all points and control points.</summary>
     public (Spot Low, Spot High) Box()
     {

@@ -29,6 +29,9 @@ public sealed record PaintedPhotograph(byte[] Jpeg, int Width, int Height, bool[
 /// </summary>
 public static class BenchPhotograph
 {
+    // Share of the picture the tool takes, across and high, and how low the picture of a long one may be.
+    private const double FillsWide = 0.94, FillsHigh = 0.76, LowestShare = 0.2;
+
     private static readonly Dictionary<string, SKColor> Tones = new()
     {
         ["cast"] = new(0x2c, 0x2e, 0x30), ["iron"] = new(0x86, 0x8c, 0x8a), ["steel"] = new(0xb2, 0xb8, 0xb6), ["dark-steel"] = new(0x6a, 0x70, 0x6e),
@@ -42,10 +45,11 @@ public static class BenchPhotograph
     /// <param name="width">Width of the picture, pixels.</param>
     public static PaintedPhotograph Paint(Profile profile, Weathering weathering, int width = 1200)
     {
-        int height = width * 3 / 4;
+        // One steps back from a tall tool and turns the camera for a long one: the tool fills the picture either way.
+        int height = (int)Math.Round(Math.Clamp(width * FillsWide / FillsHigh * profile.Height / profile.Width, width * LowestShare, width));
         var info = new SKImageInfo(width, height, SKColorType.Rgba8888, SKAlphaType.Premul);
-        float scale = Math.Min(width * 0.84f / (float)profile.Width, height * 0.66f / (float)profile.Height);
-        var place = SKMatrix.CreateScaleTranslation(scale, scale, (width - ((float)profile.Width * scale)) / 2, (height * 0.80f) - ((float)profile.RestY * scale));
+        float scale = (float)Math.Min(width * FillsWide / profile.Width, height * FillsHigh / profile.Height);
+        var place = SKMatrix.CreateScaleTranslation(scale, scale, (width - ((float)profile.Width * scale)) / 2, (height - ((float)profile.Height * scale)) / 2);
 
         using var picture = new SKBitmap(info);
         using var parts = new SKBitmap(info);

@@ -59,6 +59,9 @@ internal sealed record DemoTag(int Number, string Kind, string Name, int DaysAgo
 
     public (int Hits, int Points)? Counted { get; init; }
 
+    /// <summary>How it looks after the work, for a second picture from the same place.</summary>
+    public Weathering? After { get; init; }
+
     public (string Part, string Kind, double Value, Instrument With)[] Measured { get; init; } = [];
 
     public (string Part, FindingKind Kind, int Degree, string Note)[] AfterWash { get; init; } = [];
@@ -73,8 +76,9 @@ internal static class DemoTags
 
     public static IReadOnlyList<DemoTag> All { get; } =
     [
-        new(17, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 96, AimKind.Work, 1, new(17, 0.06, 0.1, 4))
+        new(17, "metal-bench-plane", "Smoothing plane, Pellow & Tarn", 96, AimKind.Work, 1, new(17, 0.52, 0.3, 12))
         {
+            After = new(17, 0.03, 0.04, 5),
             LengthMm = 248, IronWidthMm = 50.7, SoleWidthMm = 63, MouthFrontMm = 77, Purpose = SolePurpose.Smoothing, Source = "Loft, back shelf", Story = "Used on the ribs of the yawl; came back into service this autumn.",
             Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("wheel", "large_brass", Sure), ("knob_form", "tall_ball", Sure), ("cap_hole", "pear", Likely)],
             Wrong = [("body", FindingKind.Rust, 2, "cheeks"), ("tote", FindingKind.Looseness, 2, "turns on its rod"), ("iron", FindingKind.EdgeDamage, 1, "")],

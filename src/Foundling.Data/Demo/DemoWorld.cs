@@ -28,11 +28,12 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         var settings = new ShopSettings { Name = "Skerrow Slip", TemperatureC = 14, HumidityPercent = 66, Dress = "the loft's blue", HourRate = 12 };
         // Painting and keeping the pictures is most of the work, so they are done side by side.
-        var painted = new ConcurrentDictionary<int, Picture>();
-        await Parallel.ForEachAsync(DemoTags.All, cancel, async (demo, stop) =>
+        var painted = new ConcurrentDictionary<(int Number, bool After), Picture>();
+        var shots = DemoTags.All.SelectMany(d => new[] { (Demo: d, After: false, Looks: d.Looks) }.Concat(d.After is null ? [] : [(d, true, d.After)]));
+        await Parallel.ForEachAsync(shots, cancel, async (shot, stop) =>
         {
-            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(demo.Kind, demo.LengthMm, demo.MouthFrontMm), demo.Looks, PictureWidth).Jpeg);
-            painted[demo.Number] = await pictures.Add(stream, "demo", "as it came", stop).ConfigureAwait(false);
+            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(shot.Demo.Kind, shot.Demo.LengthMm, shot.Demo.MouthFrontMm), shot.Looks, PictureWidth).Jpeg);
+            painted[(shot.Demo.Number, shot.After)] = await pictures.Add(stream, "demo", shot.After ? "finished, from the same place" : "as it came", stop).ConfigureAwait(false);
         }).ConfigureAwait(false);
         Core.Origin.PatternBook book = await patterns.Read(cancel).ConfigureAwait(false);
         Writing write = await db.Write(cancel).ConfigureAwait(false);
@@ -44,15 +45,20 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
     }
 
     /// <summary>All of it or nothing: a start that is killed meanwhile leaves an empty shop, to be filled by the next.</summary>
-    private async Task Fill(ShopSettings settings, ConcurrentDictionary<int, Picture> painted, Core.Origin.PatternBook book, CancellationToken cancel)
+    private async Task Fill(ShopSettings settings, ConcurrentDictionary<(int Number, bool After), Picture> painted, Core.Origin.PatternBook book, CancellationToken cancel)
     {
         await shop.Save(settings, cancel).ConfigureAwait(false);
         foreach (DemoTag demo in DemoTags.All)
         {
             Tag tag = Make(demo, settings, book);
-            Picture picture = painted[demo.Number];
+            Picture picture = painted[(demo.Number, false)];
             picture.At = tag.BookedAt;
             tag.Pictures.Add(picture);
+            if (painted.TryGetValue((demo.Number, true), out Picture? after))
+            {
+                after.At = tag.Steps.Max(s => s.EndedAt) ?? tag.BookedAt.AddDays(1);
+                tag.Pictures.Add(after);
+            }
             db.Tags.Add(tag);
         }
         DateTimeOffset now = time.GetUtcNow();

@@ -1,7 +1,7 @@
 // Keeps the stall check at hand when the connection is gone. Nothing else of the shop is kept here.
-const name = 'stall-3';
+const name = 'stall-4';
 const kept = ['/stall', '/stall?handler=Data', '/css/app.css', '/icon.svg', '/fonts/archivo.woff2', '/fonts/besley.woff2',
-  ...['main', 'shortcuts', 'clock', 'keep', 'swap', 'parts', 'files', 'bands', 'pad', 'count', 'stall', 'narrow', 'booking'].map((file) => `/js/${file}.js`)];
+  ...['main', 'shortcuts', 'clock', 'keep', 'swap', 'parts', 'files', 'bands', 'pad', 'count', 'stall', 'narrow', 'booking', 'zoom'].map((file) => `/js/${file}.js`)];
 
 self.addEventListener('install', (event) => event.waitUntil(caches.open(name).then((cache) => cache.addAll(kept)).then(() => self.skipWaiting())));
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
@@ -36,6 +37,38 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
 
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Outline, string? Reference, string? Length, string? Points, string? Part) Typed { get; private set; }
+
+    /// <summary>Part of the picture that holds the tool: where it was outlined before, else where its contrast lies.</summary>
+    public PictureFrame Frame
+    {
+        get
+        {
+            List<double[]> marked = [.. Tool.Counts.Where(c => c.PictureId == Photo.Id).SelectMany(c => c.OutlinePx)];
+            return marked.Count < 3 ? FrameFinder.Of(store.Find(Photo.File, PictureSize.Thumb))
+                : new PictureFrame(marked.Min(p => p[0]) / Photo.Width, marked.Min(p => p[1]) / Photo.Height, marked.Max(p => p[0]) / Photo.Width, marked.Max(p => p[1]) / Photo.Height);
+        }
+    }
+
+    /// <summary>The part of the picture that is shown first, as an SVG view box.</summary>
+    public string ViewBox
+    {
+        get
+        {
+            PictureFrame f = Frame;
+            return string.Create(CultureInfo.InvariantCulture, $"{f.Left * Photo.Width:0.#} {f.Top * Photo.Height:0.#} {Math.Max(0.05, f.Right - f.Left) * Photo.Width:0.#} {Math.Max(0.05, f.Bottom - f.Top) * Photo.Height:0.#}");
+        }
+    }
+
+    /// <summary>The drawing of the tool for laying over its picture: its ends and the outline of each part, mm.</summary>
+    public string Overlay
+    {
+        get
+        {
+            static double[] P(Spot s) => [Math.Round(s.X, 2), Math.Round(s.Y, 2)];
+            Overlay drawn = Core.Tools.Overlay.Of(Profile.Of(Tool));
+            return JsonSerializer.Serialize(new { left = P(drawn.Left), right = P(drawn.Right), parts = drawn.Parts.ToDictionary(p => p.Key, p => p.Value.Select(P)) });
+        }
+    }
 
     /// <summary>Kinds of finding that cover a share of a surface.</summary>
     public static IReadOnlyList<FindingKind> Kinds { get; } = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.Pitting];

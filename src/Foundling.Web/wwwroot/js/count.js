@@ -1,3 +1,5 @@
+import { place } from './zoom.js';
+
 /**
  * Marking an outline on a picture and answering its points one by one. Answers are kept by the server as they come, and
  * it works out the share; here is only which point is next.
@@ -14,9 +16,10 @@ function outline() {
   const svg = /** @type {SVGSVGElement | null} */ (document.querySelector('svg[data-outline]'));
   if (!svg || svg.dataset.ready) return;
   svg.dataset.ready = '1';
-  const box = svg.viewBox.baseVal;
+  const [, , width, height] = (svg.dataset.whole ?? '').split(' ').map(Number);
+  const shown = svg.viewBox.baseVal;
   const step = Number(svg.dataset.step);
-  const cross = { x: box.width / 2, y: box.height / 2 };
+  const cross = { x: shown.x + shown.width / 2, y: shown.y + shown.height / 2 };
   const field = () => /** @type {HTMLInputElement} */ (document.getElementById(document.querySelector('input[name=tap]:checked')?.getAttribute('value') ?? 'outline'));
   const show = () => {
     for (const [id, css] of [['outline', '.rim'], ['reference', '.reference']]) {
@@ -27,21 +30,33 @@ function outline() {
   const add = (/** @type {number} */ x, /** @type {number} */ y) => {
     const input = field();
     const all = input.value.split(' ').filter(Boolean);
-    if (input.id === 'reference' && all.length >= 2) all.length = 0;
-    all.push(`${round(Math.min(box.width, Math.max(0, x)))},${round(Math.min(box.height, Math.max(0, y)))}`);
+    if (input.id !== 'outline' && all.length >= 2) all.length = 0;
+    all.push(`${round(Math.min(width, Math.max(0, x)))},${round(Math.min(height, Math.max(0, y)))}`);
     input.value = all.join(' ');
+    lay();
     show();
   };
+  /** Lays the part's drawing between the two ends of the tool, once both and the part are known. */
+  const lay = () => {
+    const ends = /** @type {HTMLInputElement} */ (document.getElementById('ends')).value.split(' ').filter(Boolean).map((p) => p.split(',').map(Number));
+    const part = /** @type {HTMLSelectElement} */ (document.getElementById('part')).value;
+    /** @type {{left: number[], right: number[], parts: Record<string, number[][]>}} */
+    const drawn = JSON.parse(svg.dataset.overlay ?? '{}');
+    const polygon = drawn.parts?.[part];
+    if (ends.length < 2 || !polygon) return;
+    /** @type {HTMLInputElement} */ (document.getElementById('outline')).value = laid(polygon, drawn.left, drawn.right, ends[0], ends[1])
+      .map(([x, y]) => `${round(Math.min(width, Math.max(0, x)))},${round(Math.min(height, Math.max(0, y)))}`).join(' ');
+  };
   svg.addEventListener('click', (event) => {
-    const at = svg.getBoundingClientRect();
-    add(((event.clientX - at.left) / at.width) * box.width, ((event.clientY - at.top) / at.height) * box.height);
+    const at = place(svg, event);
+    add(at.x, at.y);
   });
   svg.addEventListener('keydown', (event) => {
     const far = event.shiftKey ? 5 : 1;
     const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
     if (by) {
-      cross.x = Math.min(box.width, Math.max(0, cross.x + by[0] * step * far));
-      cross.y = Math.min(box.height, Math.max(0, cross.y + by[1] * step * far));
+      cross.x = Math.min(width, Math.max(0, cross.x + by[0] * step * far));
+      cross.y = Math.min(height, Math.max(0, cross.y + by[1] * step * far));
     } else if (event.key === 'Enter') add(cross.x, cross.y);
     else if (event.key === 'Backspace') field().value = field().value.split(' ').filter(Boolean).slice(0, -1).join(' ');
     else return;
@@ -51,7 +66,29 @@ function outline() {
   });
   svg.addEventListener('focus', show);
   document.getElementById('outline')?.addEventListener('input', show);
+  document.getElementById('part')?.addEventListener('change', () => {
+    lay();
+    show();
+  });
   show();
+}
+
+/**
+ * Corners of a drawing moved, turned and scaled so that its two ends lie on two points. Where that would stand it on its
+ * head the picture shows the other side, and it is mirrored instead.
+ * @param {number[][]} corners @param {number[]} left @param {number[]} right @param {number[]} from @param {number[]} to
+ */
+function laid(corners, left, right, from, to) {
+  const [dx, dy] = [right[0] - left[0], right[1] - left[1]];
+  const [ex, ey] = [to[0] - from[0], to[1] - from[1]];
+  const flip = ex < 0 ? -1 : 1;
+  const square = dx * dx + dy * dy;
+  // Complex division of the two directions, with the drawing mirrored first where the picture shows its other side.
+  const [a, b] = [(ex * dx + ey * dy * flip) / square, (ey * dx - ex * dy * flip) / square];
+  return corners.map(([x, y]) => {
+    const [u, v] = [x - left[0], (y - left[1]) * flip];
+    return [from[0] + a * u - b * v, from[1] + b * u + a * v];
+  });
 }
 
 function points() {

@@ -9,6 +9,7 @@ import { bands } from './bands.js';
 import { pads } from './pad.js';
 import { counting } from './count.js';
 import { stall } from './stall.js';
+import { zoom } from './zoom.js';
 import { narrow } from './narrow.js';
 import { booking, fit } from './booking.js';
 
@@ -16,6 +17,7 @@ import { booking, fit } from './booking.js';
 function dress() {
   restoreKept();
   fit();
+  zoom();
   counting();
   stall();
 }
