@@ -8,14 +8,14 @@ namespace Foundling.Web.Tests;
 /// <summary>Counting points on a picture, over an in-memory host.</summary>
 public sealed class CountPageTests(DemoHost host) : IClassFixture<DemoHost>
 {
-    private const string Outline = "250,480 900,480 960,690 240,690";
+    private const string Outline = "250,150 900,150 950,225 240,225";
 
     private static async Task<string> Address(Visitor visitor) =>
         (await visitor.Page("/tag/19/state")).QuerySelector("figcaption a")!.GetAttribute("href")!;
 
     private static async Task<IHtmlDocument> Begin(Visitor visitor, Dictionary<string, string>? change = null)
     {
-        var fields = new Dictionary<string, string> { ["part"] = "body", ["kind"] = "CoatingLoss", ["round"] = "AsFound", ["points"] = "40", ["outline"] = Outline, ["reference"] = "240,690 960,690", ["length"] = "24.5 cm" };
+        var fields = new Dictionary<string, string> { ["part"] = "body", ["kind"] = "CoatingLoss", ["round"] = "AsFound", ["points"] = "40", ["outline"] = Outline, ["reference"] = "240,225 950,225", ["length"] = "24.5 cm" };
         foreach ((string name, string value) in change ?? [])
         {
             fields[name] = value;

@@ -61,7 +61,7 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         IHtmlDocument page = await host.Visit().Page("/tag/31/condition");
         string report = page.QuerySelector("article")!.TextContent;
-        foreach (string expected in new[] { "43 %, 33 to 54, by 84 points", "after washing", "0.080 mm ± 0.020 mm", "chatters and tracks", "3.00 mm from the edge" })
+        foreach (string expected in new[] { "43 %, 33 to 54, by 84 points", "after washing", "0.08 mm ± 0.02 mm", "chatters and tracks", "3.00 mm from the edge" })
         {
             report.ShouldContain(expected);
         }

@@ -162,7 +162,7 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelector("aside")!.TextContent.ShouldContain("361 sharpenings");
         page = await Measure("edge_to_hard_end", "9", "0.5");
         page.QuerySelector("aside")!.TextContent.ShouldContain("112 sharpenings");
-        page.QuerySelector("main")!.TextContent.ShouldContain("9.00 mm ± 0.50 mm");
+        page.QuerySelector("main")!.TextContent.ShouldContain("9.0 mm ± 0.5 mm");
         page = await Note(visitor, number, "iron", FindingKind.Pitting, 3, new() { ["fromEdge"] = "8" });
         page.QuerySelector("aside")!.TextContent.ShouldContain("6 sharpenings");
         page.QuerySelector("aside")!.TextContent.ShouldContain("Keep it for its parts");

@@ -161,7 +161,7 @@ public sealed class Visitor(TestServer server)
     public async Task<HttpResponseMessage> Submit(IHtmlFormElement form, IHtmlDocument page, Dictionary<string, string> values, params (string Field, string Name, HttpContent Content)[] files)
     {
         var fields = new List<KeyValuePair<string, string>>();
-        foreach (IHtmlInputElement input in form.QuerySelectorAll<IHtmlInputElement>("input[type=hidden], input[type=checkbox]").Where(i => !values.ContainsKey(i.Name!) && (i.Type != "checkbox" || i.IsChecked)))
+        foreach (IHtmlInputElement input in form.QuerySelectorAll<IHtmlInputElement>("input[type=hidden], input[type=checkbox]").Where(i => i.Name is { Length: > 0 } && !values.ContainsKey(i.Name) && (i.Type != "checkbox" || i.IsChecked)))
         {
             fields.Add(new(input.Name!, input.Value));
         }

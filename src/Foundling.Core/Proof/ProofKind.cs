@@ -54,7 +54,7 @@ public static class Proofs
             "plough-plane" =>
             [
                 new SeenProof("groove", "A groove in softwood and in hardwood", "One along the grain in each; look at both walls.", "woods, width of the iron", [Softwood, Hardwood], ["walls clean, shavings leave freely", "walls furred", "it jams or wanders off the fence"]),
-                new MeasuredProof("depth", "Depth along the groove", "How far the depth differs from what the stop was set to, at both ends and in the middle.", "wood, depth set", [Softwood, Caliper], "Out of depth by", Direction.AtMost, a.GrooveOutMm, 0.05),
+                new MeasuredProof("depth", "Depth along the groove", "How far the depth differs from what the stop was set to, at both ends and in the middle.", "wood, depth set", [Softwood, Caliper], "Error of depth", Direction.AtMost, a.GrooveOutMm, 0.05),
             ],
             "scraper-plane" =>
             [
@@ -69,7 +69,7 @@ public static class Proofs
             ],
             "hand-saw" or "back-saw" =>
             [
-                new MeasuredProof("drift", "A cut to a line", "Cut to a line, the saw's own weight alone; measure how far it left the line at the bottom, three cuts or more.", "wood, along or across the grain, depth of the cut", [Softwood, Square], "Off the line by", Direction.AtMost,
+                new MeasuredProof("drift", "A cut to a line", "Cut to a line, the saw's own weight alone; measure how far it left the line at the bottom, three cuts or more.", "wood, along or across the grain, depth of the cut", [Softwood, Square], "Drift off the line", Direction.AtMost,
                     tool.Id == "back-saw" ? a.BackSawDriftMm : a.HandSawDriftMm, 0.1),
                 new SeenProof("feel", "How it cuts", "Long even strokes: listen, and look at the far side.", "wood, along or across the grain", [Softwood], ["runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"]),
             ],

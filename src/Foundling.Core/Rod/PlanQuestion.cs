@@ -163,6 +163,13 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
         return names.Count switch { 0 => "nothing", 1 => names[0], <= 4 => string.Join(", ", names[..^1]) + " and " + names[^1], _ => string.Join(", ", names[..3]) + $" and {names.Count - 3} more" };
     }
 
+    /// <summary>The verb that agrees with parts in a sentence: "is" for one thing, "are" for several.</summary>
+    public static string Verb(IEnumerable<PartDef> parts, string one = "is", string several = "are") =>
+        parts.Take(2).ToList() is [var only] && !only.Name.EndsWith('s') ? one : several;
+
+    /// <summary>How hand work runs on parts: along the machining of a casting, lengthwise on what was forged or rolled.</summary>
+    public static string Along(IEnumerable<PartDef> parts) => parts.Any(p => p.Material == Material.CastIron) ? "With the machining lines" : "Lengthwise";
+
     /// <summary>Keys of parts.</summary>
     public static List<string> Ids(IEnumerable<PartDef> parts) => [.. parts.Select(p => p.Id)];
 }

@@ -146,7 +146,9 @@ public sealed record PartDef(string Id, string Name, Material Material, PartFini
     public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
 
     /// <summary>A screw, bolt, nut or pin.</summary>
-    public bool IsFastener => Id.Contains("screw", StringComparison.Ordinal) || Id.Contains("bolt", StringComparison.Ordinal) || Id.Contains("nut", StringComparison.Ordinal) || Id.Contains("pin", StringComparison.Ordinal) && !Id.Contains("pinion", StringComparison.Ordinal);
+    public bool IsFastener => Fasteners.Any(f => Id.Contains(f, StringComparison.Ordinal)) || Id.EndsWith("_pin", StringComparison.Ordinal) || Held?.StartsWith("screws ", StringComparison.Ordinal) == true;
+
+    private static readonly string[] Fasteners = ["screw", "bolt", "nut"];
 
     /// <summary>The part whose drawing stands for this one.</summary>
     public string DrawnAs => On ?? Id;

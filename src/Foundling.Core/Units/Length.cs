@@ -22,6 +22,9 @@ public static partial class Length
     /// <summary>Millimetres in an inch.</summary>
     public const double MmPerInch = 25.4;
 
+    // From a tenth of an inch on a length is said in inches.
+    private const double LeastInches = 2.54;
+
     /// <summary>
     /// Reads a length: <c>0.05 mm</c>, <c>1/16"</c>, <c>9 3/4 in</c>, <c>2 thou</c>, <c>0,05</c>. A bare number is in
     /// <paramref name="bare"/> units.
@@ -86,7 +89,7 @@ public static partial class Length
     {
         double size = Math.Abs(mm);
         return units == LengthUnits.Imperial
-            ? size < 2.54 ? $"{mm / MmPerInch * 1000:0.#} thou" : $"{mm / MmPerInch:0.##} in"
+            ? size < LeastInches ? $"{mm / MmPerInch * 1000:0.#} thou" : $"{mm / MmPerInch:0.##} in"
             : size < 0.1 ? $"{mm:0.000} mm" : size < 10 ? $"{mm:0.00} mm" : size < 100 ? $"{mm:0.#} mm" : $"{mm:0} mm";
     }
 
@@ -100,10 +103,11 @@ public static partial class Length
         {
             return Show(mm, units);
         }
-        double unit = units == LengthUnits.Imperial ? MmPerInch / 1000 : 1;
+        bool inches = units == LengthUnits.Imperial && Math.Abs(mm) >= LeastInches;
+        double unit = inches ? MmPerInch : units == LengthUnits.Imperial ? MmPerInch / 1000 : 1;
         // A step of 0.5 is read to one figure behind the point, and so is the mean of such readings.
         int places = Math.Clamp((int)Math.Ceiling(-Math.Log10(stepMm / unit) - 0.05), 0, 4);
-        return $"{(mm / unit).ToString("F" + places, CultureInfo.CurrentCulture)} {(units == LengthUnits.Imperial ? "thou" : "mm")}";
+        return $"{(mm / unit).ToString("F" + places, CultureInfo.CurrentCulture)} {(inches ? "in" : units == LengthUnits.Imperial ? "thou" : "mm")}";
     }
 
     private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);

@@ -17,7 +17,8 @@ internal static class ApartRules
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened) || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood && p.Joint != Joint.Destroyed && !q.Opened));
 
-    private static string Why(PartDef part) => part.Held ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
+    // What is said after the colon in how it is held is what this list is for.
+    private static string Why(PartDef part) => part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
     private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
     {
@@ -42,7 +43,7 @@ internal static class ApartRules
         string[] notes =
         [
             Order(q.Tool).How,
-            q.Present.Any(p => p.Joint == Joint.ReverseThread) ? $"{Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))}: reverse thread, turn it the other way." : "",
+            q.Present.Any(p => p.Joint == Joint.ReverseThread) ? $"The {Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))} has a reverse thread: turn it the other way." : "",
             q.Present.Any(p => p.Joint == Joint.TaperedPin) ? "Tapered pins: from the thin end, with a punch that fits." : "",
             q.Present.Any(p => p.Joint == Joint.SplitNut) ? "Soft brass nuts: a driver that fills the slot." : "",
         ];
@@ -71,7 +72,7 @@ internal static class ApartRules
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q => new PlanStep("apart", Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1), Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.8, 1), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.", FinishTest = "A box for every screw, in the order they came out.", Caution = q.Handling(heavy: true),
+            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.", FinishTest = q.Present.Any(p => p.IsFastener) ? "A box for every screw, in the order they came out." : "Every part lies there in the order it came off.", Caution = q.Handling(heavy: true),
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q => new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
         {

@@ -54,7 +54,7 @@ internal static class CoatingRules
         }, Id, 6),
         PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way("touch")], q => new PlanStep("coat-touch", Stage.Coating, "Touch in the bare patches of coating", 8, 15, 30)
         {
-            Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), WaitMin = Enamel(q).CureMin, LookInMin = 60, Materials = [(Japanned(q) ? "gloss black enamel" : "enamel, matched in colour") + ": 5 mL", "fine brush", "white spirit: 10 mL"], How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q.Tool)}.", Reason = "Bare casting rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Caution = Cautions.OldPaint,
+            Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), WaitMin = Enamel(q).CureMin, LookInMin = 60, Materials = [(Japanned(q) ? "gloss black enamel" : "enamel, matched in colour") + ": 5 mL", "fine brush", "white spirit: 10 mL"], How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q.Tool)}.", Reason = Ways.SurfaceWays.Coated(q).Any(p => p.Material == Material.CastIron) ? "Bare casting rusts again; the rest is original." : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Caution = Cautions.OldPaint,
         }, Id, 5),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way("respray", "bake")], q => new PlanStep("coat-colour", Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives", 2, 5, 10)
         {
@@ -86,7 +86,7 @@ internal static class CoatingRules
         }, Id, 8),
         PlanRule.One("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way("bake")], q => new PlanStep("coat-bake", Stage.Coating, "Three thin coats of japanning, flashed off and baked between", 30, 55, 90)
         {
-            Parts = Parts(q), WaitMin = 8 * 60, LookInMin = 60, Materials = ["japanning: 80 mL", "fine brush", "shop oven"], How = "Let each coat flash off for half an hour, then raise the heat slowly, hold, and let it fall with the door shut.", Reason = "It left the works baked.", FinishTest = "Hard to the nail, even in raking light.", Caution = Cautions.Oven, Undoable = false,
+            Parts = Parts(q), WaitMin = 8 * 60, LookInMin = 60, Materials = ["japanning: 80 mL", "fine brush", "shop oven"], How = "Let each coat flash off for half an hour, then raise the heat slowly, hold, and let it fall with the door shut.", Reason = Parts(q).Any(p => q.Tool.Part(p) is { Finish: PartFinish.Japanned }) ? "It left the works baked." : "Baked it stands more than the paint it had.", FinishTest = "Hard to the nail, even in raking light.", Caution = Cautions.Oven, Undoable = false,
         }, Id, 14),
     ];
 

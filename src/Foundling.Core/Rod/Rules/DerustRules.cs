@@ -29,17 +29,17 @@ internal static class DerustRules
     [
         PlanRule.One("keep out of the bath", "Baths crack wood, redden brass and lift plate.", [Soaks, If("something of it may not go in", q => q.Bath is not null && KeptOut(q).Any())], q => new PlanStep("keep-out", Stage.Derust, $"Not for the bath: {Names(KeptOut(q))}", 1, 2, 4)
         {
-            Parts = Ids(KeptOut(q)), How = q.StaysWithMetal.Any() ? "Set aside what is loose; what stays on hangs above the liquid." : "Set it aside, dry.", Reason = "Wood swells and cracks, brass turns pink, springs turn brittle in acid.", FinishTest = "Only iron and steel that may go in lies by the tub.",
+            Parts = Ids(KeptOut(q)), How = q.StaysWithMetal.Any() ? "Set aside what is loose; what stays on hangs above the liquid." : "Set it aside, dry.", Reason = WhyOut(q), FinishTest = "Only iron and steel that may go in lies by the tub.",
         }, RustWays.Id),
         PlanRule.One("soak", "A bath reaches what no brush does.", [Soaks], Soaking, RustWays.Id, 14),
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
         PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, "wire")], q => new PlanStep("derust-wire", Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, 4, 1), ByHand(q, 8, 2), ByHand(q, 20, 4))
         {
-            Parts = Ids(q.Rusty), Materials = ["wire wheel", "light oil: 10 mL"], How = "Slow and fine for screws and springs, held in pliers; along the machining lines on faces. Oil as each comes off.", Reason = "No wetting, no waiting.", FinishTest = "No brown comes off on an oily cloth.", Caution = $"{Cautions.Wire} {Cautions.Rotating}", SurfaceLost = Surfaces.SomePatina,
+            Parts = Ids(q.Rusty), Materials = ["wire wheel", "light oil: 10 mL"], How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.", FinishTest = "No brown comes off on an oily cloth.", Caution = $"{Cautions.Wire} {Cautions.Rotating}", SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep, Chosen(RustWays.Id, "abrasive")], q => new PlanStep("derust-abrasive", Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2), ByHand(q, 10, 5), ByHand(q, 25, 10))
         {
-            Parts = Ids(q.Rusty), Materials = ["nylon abrasive pad: 1 pieces", "P400 sheet: 1 sheets", "light oil: 20 mL", "clean cloth: 2 pieces"], How = q.Present.Any(q.Etched) ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool." : "With the machining lines, never across. Lighter round stamps.",
+            Parts = Ids(q.Rusty), Materials = ["nylon abrasive pad: 1 pieces", "P400 sheet: 1 sheets", "light oil: 20 mL", "clean cloth: 2 pieces"], How = q.Present.Any(q.Etched) ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool." : $"{Along(q.Rusty)}, never across. Lighter round stamps.",
             Reason = q.Present.Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye." : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = Surfaces.SomePatina, Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.", [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any()), If("the way is the blade, or the aim is Keep", q => q.Way(RustWays.Id) == "scrape" || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new PlanStep("derust-scrape", Stage.Derust, "Lift active rust with a blade held flat, leave the dark skin", 10, 25, 60)
@@ -56,8 +56,8 @@ internal static class DerustRules
         }, RustWays.Id),
         PlanRule.One("derust what the bath may not take", "Some rust must come off by hand.", [Soaks, If("some rusty parts may not go in", q => Rest(q).Count > 0)], q => new PlanStep("derust-rest", Stage.Derust, $"Derust by hand: {Names(Rest(q))}", 3 + (2 * Rest(q).Count), 8 + (4 * Rest(q).Count), 20 + (8 * Rest(q).Count))
         {
-            Parts = Ids(Rest(q)), Materials = [Rest(q).Any(Delicate) ? "0000 steel wool: 1 pads" : "fine wire brush", "nylon abrasive pad: 1 pieces", "light oil: 15 mL"], How = Rest(q).Any(Delicate) ? "Springs, screws and plate: fine wool and oil, no wheel." : "With the machining lines, never across.",
-            Reason = q.Bath is BathKind bath && Rest(q).Select(p => q.Limit(bath, p).Reason).FirstOrDefault(r => r is not null) is string why ? $"{why}." : "The bath would harm it.", FinishTest = "No brown comes off on an oily cloth.", Caution = Cautions.Wire, SurfaceLost = Surfaces.SomePatina,
+            Parts = Ids(Rest(q)), Materials = [Rest(q).Any(Delicate) ? "0000 steel wool: 1 pads" : "fine wire brush", "nylon abrasive pad: 1 pieces", "light oil: 15 mL"], How = Rest(q).Any(Delicate) ? "Springs, screws and plating: fine wool and oil, no wheel." : $"{Along(Rest(q))}, never across.",
+            Reason = q.Bath is BathKind bath && Rest(q).Select(p => q.Limit(bath, p).Reason).FirstOrDefault(r => r is not null) is string why ? $"Not for the bath: {char.ToLowerInvariant(why[0])}{why[1..]}." : "The bath would harm it.", FinishTest = "No brown comes off on an oily cloth.", Caution = Cautions.Wire, SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q => new PlanStep("derust-bloom", Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", 3, 6, 15)
         {
@@ -65,9 +65,23 @@ internal static class DerustRules
         }, buys: 6),
         PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen("dark", "remove"), If("bare iron has darkened or was rusty", q => q.Present.Any(p => p.Ferrous && p.Finish == PartFinish.Bare))], q => new PlanStep("dark-remove", Stage.Derust, "Take the dark skin off the bare iron", 10, 25, 60)
         {
-            Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)), Materials = ["P240 sheet: 2 sheets", "P400 sheet: 2 sheets", "light oil: 20 mL"], How = "With the machining lines, block behind the paper. No coarser than the marks allow: go round every stamp.", Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01, Caution = q.Edges.Any() ? Cautions.BareEdge : "",
+            Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)), Materials = ["P240 sheet: 2 sheets", "P400 sheet: 2 sheets", "light oil: 20 mL"], How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.", Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01, Caution = q.Edges.Any() ? Cautions.BareEdge : "",
         }, "dark", 8),
     ];
+
+    /// <summary>What a bath would do to the parts that are kept out of it, and to no others.</summary>
+    private static string WhyOut(PlanQuestion q)
+    {
+        List<PartDef> kept = [.. KeptOut(q)];
+        string[] harms =
+        [
+            kept.Any(p => p.Material == Material.Wood) ? "wood swells and cracks" : "", kept.Any(p => p.Material == Material.Soft) ? "grips go soft and let go" : "",
+            kept.Any(p => p.Material == Material.Brass) ? "brass turns pink" : "", kept.Any(p => p.Ferrous && p.Material == Material.SpringSteel) ? "springs turn brittle" : "",
+            kept.Any(p => p.Ferrous && p.Finish == PartFinish.Plated) ? "plating lifts" : "", kept.Any(q.DullPlate) ? "plating that may be cadmium comes off" : "", kept.Any(p => p.Ferrous && p.Finish is PartFinish.Japanned or PartFinish.Painted) ? "the coating lifts" : "",
+        ];
+        string said = string.Join(", ", harms.Where(h => h.Length > 0));
+        return said.Length == 0 ? "The bath would harm it." : $"{char.ToUpperInvariant(said[0])}{said[1..]}.";
+    }
 
     private static IEnumerable<PartDef> KeptOut(PlanQuestion q) => q.Present.Except(q.Discarded).Where(p => !q.SoakLoad.Contains(p) && (!p.Ferrous || !q.Limit(q.Bath!.Value, p).Allowed));
 
@@ -94,7 +108,7 @@ internal static class DerustRules
                 BathKind.Electrolysis => [$"washing soda: {Assumptions.Standard.WashingSodaGL * litres:0} g", "plain iron anode: 1 pieces", "bench power supply"],
                 _ => new[] { $"chelating bath: {litres:0} L" },
             }, "bath tub, longer than the longest part"],
-            How = $"{(above.Count > 0 ? $"Hang it so that {Names(above)} stay a hand above the liquid." : "Covered by 15 mm, nothing touching.")} {(q.Present.Any(q.Etched) ? "Look at the etch every half hour." : "Coatings watched.")}{(soak.Soaks > 1 ? $" {soak.Soaks} soaks with a scrub between." : "")}",
+            How = $"{(above.Count > 0 ? $"Hang it so that the {Names(above)} {Verb(above, "stays", "stay")} a hand above the liquid." : "Covered by 15 mm, nothing touching.")}{(q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched." : "")}{(soak.Soaks > 1 ? $" {soak.Soaks} soaks with a scrub between." : "")}",
             Reason = $"{soak.HoursEach:0.#} h at {q.TemperatureC:0} °C for rust like this. {limit.Reason}{(limit.Reason is null ? "" : ".")}".TrimEnd(), FinishTest = "Rust wipes off as a black film.", Caution = Caution(bath), Undoable = false, SurfaceLost = Surfaces.Patina,
         };
     }

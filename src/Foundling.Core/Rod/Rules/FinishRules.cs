@@ -14,7 +14,7 @@ internal static class FinishRules
 
     private static string Test(IReadOnlyList<ProofKind> proofs)
     {
-        string said = string.Join("; ", proofs.Select(p => p is SeenProof seen ? seen.Degrees[0] : $"{((MeasuredProof)p).Measures.ToLowerInvariant()} within the target beyond its error"));
+        string said = string.Join("; ", proofs.Select(p => p is SeenProof seen ? seen.Degrees[0] : $"{((MeasuredProof)p).Measures.ToLowerInvariant()} within the target beyond its error").Distinct());
         return char.ToUpperInvariant(said[0]) + said[1..] + ".";
     }
 

@@ -24,7 +24,7 @@ internal static class HandleRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("why is it loose", "A loose nut and a rod that bottoms feel alike.", [NotKeep, If("a handle on a rod is loose, and its gap was not measured", q => LooseOnRod(q).Count > 0 && Gap(q) is null)], q => new PlanStep("rod-why", Stage.Wood, $"Find out why {Names(LooseOnRod(q))} is loose: nut or rod", 2, 4, 8)
+        PlanRule.One("why is it loose", "A loose nut and a rod that bottoms feel alike.", [NotKeep, If("a handle on a rod is loose, and its gap was not measured", q => LooseOnRod(q).Count > 0 && Gap(q) is null)], q => new PlanStep("rod-why", Stage.Wood, $"Find out why {Names(LooseOnRod(q))} {Verb(LooseOnRod(q))} loose: nut or rod", 2, 4, 8)
         {
             Parts = Ids(LooseOnRod(q)), Materials = ["fitted screwdrivers", "straightedge and feelers"], How = "Tighten the nut. If it stops and the wood still turns, wood has shrunk and the rod bottoms: measure the gap.", Reason = "Forcing the nut splits the wood.", FinishTest = "The gap stands on the tag, or it is tight.",
         }),

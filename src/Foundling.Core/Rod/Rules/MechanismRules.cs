@@ -35,7 +35,7 @@ internal static class MechanismRules
         }, buys: 16),
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q => new PlanStep("pivot-clean", Stage.Mechanism, "Clean pivots and bores", 4, 8, 20)
         {
-            Parts = Ids(q.Present.Where(p => p.Id is "pivot" or "bolts" or "toggle_bolts" or "strap")), Materials = ["fine wire brush", "white spirit: 15 mL", "grease: 2 g"], How = "Bores by a roll of cloth. Worn bolts are changed in pairs.", Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
+            Parts = Ids(q.Present.Where(p => p.Id is "pivot" or "bolts" or "toggle_bolts" or "strap")), Materials = ["fine wire brush", "white spirit: 15 mL", "grease: 2 g"], How = q.Has("bolts") ? "Bores by a roll of cloth. Worn bolts are changed in pairs." : "The bore by a roll of cloth, its faces with the brush.", Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [Kind("pruner"), There("spring", "spring"), If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != "spring"))], _ => new PlanStep("spring-clean", Stage.Mechanism, "Clean and oil the spring by hand", 2, 4, 8)
         {

@@ -34,7 +34,7 @@ internal static class SmallPartRules
         {
             Parts = Ids(Knurled(q)), Materials = ["fine wire brush", "light oil: 3 mL"], How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.", FinishTest = "Clean to the root, points sharp.",
         }),
-        PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q => new PlanStep("brass", Stage.SmallParts, $"{(q.Aim == AimKind.Work ? "Clean" : "Brighten")} brass: {Names(Brass(q))}", 3, 8, 20)
+        PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q => new PlanStep("brass", Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
         {
             Parts = Ids(Brass(q)), Materials = q.Aim == AimKind.Show ? ["metal polish: 5 mL", "clean cloth: 2 pieces"] : ["detergent: 5 mL", "soft brush"], How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.", Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.", FinishTest = "Clean in every corner, edges still crisp.", Caution = q.Aim == AimKind.Show ? Cautions.Polish : "", SurfaceLost = q.Aim == AimKind.Show ? Surfaces.Brass : "",
         }, buys: 2),

@@ -29,11 +29,13 @@ internal static class TogetherRules
         _ => ("Put it together", "Reverse of how it came apart."),
     };
 
+    private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsFastener || p.Joint is Joint.LockTab or Joint.ReverseThread || p.Id == "chuck");
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart], q => new PlanStep("assemble", Stage.Together, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.5, 1), q.Tool.Parts.Count(p => !p.InSet), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = q.Present.Any(p => p.IsFastener) ? ["light oil: 3 mL", "fitted screwdrivers"] : ["light oil: 3 mL"], How = $"Oil every thread. Start all, then tighten all. {Order(q.Tool).How}", Reason = "A thread started straight stays whole.", FinishTest = "Nothing left in the box.", Caution = q.Handling(),
+            Materials = q.Present.Any(p => p.IsFastener) ? ["light oil: 3 mL", "fitted screwdrivers"] : ["light oil: 3 mL"], How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Order(q.Tool).How}", Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.", FinishTest = "Nothing left in the box.", Caution = q.Handling(),
         }),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.", [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part("haft") is null)], q => new PlanStep("close-joint", Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 10, 20, 45)
         {
@@ -45,7 +47,7 @@ internal static class TogetherRules
         }, "order", 4),
         PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There("cap_iron", "cap iron"), There("iron", "iron")], q => new PlanStep("set-cap", Stage.Tune, "Swing on the cap iron and set it back", 1, q.Way("cap") == "hard" ? 4 : 2, 6)
         {
-            Parts = ["cap_iron", "iron"], How = $"Crosswise on, then turn, so it never drags over the edge. {q.Way("cap") switch { "hard" => "As near as the eye can set it: two to four tenths.", "two" => "About 2 mm.", _ => "About 1 mm." }}", Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Caution = Cautions.BareEdge,
+            Parts = ["cap_iron", "iron"], How = $"Crosswise on, then turn, so it never drags over the edge. {q.Way("cap") switch { "hard" => "As near as the eye can set it: two to four tenths of a millimetre.", "two" => "About 2 mm.", _ => "About 1 mm." }}", Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Caution = Cautions.BareEdge,
         }, "cap", 3),
         PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep, Kind("metal-bench-plane", "block-plane")], q => new PlanStep("set-mouth", Stage.Tune, q.Tool.Id == "block-plane" ? "Set the toe and the mouth" : "Set the frog square and the mouth to its work", 2, 5, 10)
         {

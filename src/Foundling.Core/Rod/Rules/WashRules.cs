@@ -14,11 +14,11 @@ internal static class WashRules
     [
         PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new PlanStep("wash-dust", Stage.Wash, "Brush and blow off the dust", 1, 3, 6)
         {
-            Materials = ["soft brush"], How = "Outdoors, away from the bench where finishing is done.", Reason = "Wetted dust is mud in every thread.", FinishTest = "A finger stays clean.",
+            Materials = ["soft brush"], How = "Outdoors, away from the bench where finishing is done.", Reason = "Wetted dust is mud in every corner.", FinishTest = "A finger stays clean.",
         }),
         PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [Found(FindingKind.Packed)], q => new PlanStep("wash-packed", Stage.Wash, $"Pick out what is packed in {Names(q.With(FindingKind.Packed))}", 2, 5, 12)
         {
-            Parts = Ids(q.With(FindingKind.Packed)), Materials = ["wooden scraper", "soft brush"], How = "Wood against metal, never a screwdriver. Old shavings tell the last wood it planed: keep one.", Reason = "It keeps parts off their seats and damp on them.", FinishTest = "Light shows in every corner.",
+            Parts = Ids(q.With(FindingKind.Packed)), Materials = ["wooden scraper", "soft brush"], How = $"Wood against metal, never a screwdriver.{(q.Tool.Family == Family.Plane ? " Old shavings tell the last wood it planed: keep one." : "")}", Reason = "It keeps parts off their seats and damp on them.", FinishTest = "Light shows in every corner.",
         }),
         PlanRule.One("sap and tar", "Sap turns hard in a bath and glues brushes.", [Found(FindingKind.Sap)], q => new PlanStep("wash-sap", Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}", 4, 10, 25)
         {

@@ -22,6 +22,9 @@ internal static class WoodRules
 
     private static List<string> Parts(PlanQuestion q) => Ids(SurfaceWays.Wooden(q));
 
+    /// <summary>True when a broken part is bored for a rod or a bolt.</summary>
+    private static bool Bored(PlanQuestion q) => Broken(q).Any(p => q.Tool.Part(p.Id + "_bolt") is not null || p.Id is "handle" && q.Tool.Family == Family.Saw);
+
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c && !(p.Id == "haft" && c >= 3))];
 
     private static Cond Way(params string[] ways) => Chosen(Id, ways);
@@ -46,7 +49,7 @@ internal static class WoodRules
         }, buys: 3),
         PlanRule.One("glue a break", "A clean break holds better than the wood beside it.", [Has, If("wood is cracked or broken", q => Broken(q).Count > 0)], q => new PlanStep("wood-glue", Stage.Wood, $"Glue and clamp {Names(Broken(q))}", 8, 15, 30)
         {
-            Parts = Ids(Broken(q)), WaitMin = Assumptions.Standard.GlueCureHours * 60, LookInMin = 60, Undoable = q.Aim == AimKind.Keep, Materials = [q.Aim == AimKind.Keep ? "liquid hide glue: 8 mL" : "wood glue: 8 mL", "clamps", "scrap of softwood"], How = "Dry run first. A waxed rod keeps the bore open; no glue in it. Clamps off after an hour, load after a day.", Reason = "Glue before any finish, or it will not hold.", FinishTest = "No line to feel, bore free.",
+            Parts = Ids(Broken(q)), WaitMin = Assumptions.Standard.GlueCureHours * 60, LookInMin = 60, Undoable = q.Aim == AimKind.Keep, Materials = [q.Aim == AimKind.Keep ? "liquid hide glue: 8 mL" : "wood glue: 8 mL", "clamps", "scrap of softwood"], How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Clamps off after an hour, load after a day.", Reason = "Glue before any finish, or it will not hold.", FinishTest = Bored(q) ? "No line to feel, bore free." : "No line to feel.",
         }, buys: 6),
         PlanRule.One("scrape the wood", "A new surface starts at clean wood.", [Has, Dry, Way("shellac", "lacquer")], q => new PlanStep("wood-scrape", Stage.Wood, "Scrape the old finish off the wood", 15, 30, 60)
         {

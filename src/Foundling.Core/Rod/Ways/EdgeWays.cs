@@ -53,7 +53,7 @@ public static class EdgeWays
     [
         new("cuts", "goes as far as it takes to cut", "the user's"),
         new("shines", "goes on until it shines", "for show, and for end grain"),
-    ], q => q.Aim == AimKind.Show ? ("shines", "It will be looked at.") : ("cuts", "A ploughed groove or a shaving does not see the shine."));
+    ], q => q.Aim == AimKind.Show ? ("shines", "It will be looked at.") : ("cuts", q.Tool.Id == "plough-plane" ? "A groove does not see the shine." : q.Tool.Family == Family.Plane ? "A shaving does not see the shine." : "It has to cut, not to shine."));
 
     private static readonly Choice Cap = new("cap", "The cap iron sits", "how far behind the edge", q => q.Aim != AimKind.Keep && q.Has("cap_iron") && q.Has("iron"),
     [

@@ -39,8 +39,8 @@ public static class SurfaceWays
     {
         AimKind.Keep => CoatingLoss(q) >= 1 ? ("seal", "A lifting edge lets damp creep under.") : ("leave", "It is whole."),
         AimKind.Own => ("respray", "Dressed to this shop's taste; the papers say so."),
-        AimKind.Show => CoatingLoss(q) >= 2 ? ("bake", "It left the works with an even coat.") : CoatingLoss(q) == 1 ? ("touch", "Only chips are gone.") : ("leave", "It is whole."),
-        _ => CoatingLoss(q) switch { >= 4 => ("respray", "Only traces are left."), >= 2 => ("touch", "Bare casting rusts again; the rest is original."), _ => ("leave", "Chips at corners do no harm.") },
+        AimKind.Show => CoatingLoss(q) >= 2 ? (Coated(q).Any(p => p.Finish == PartFinish.Japanned) ? "bake" : "respray", "It left the works with an even coat.") : CoatingLoss(q) == 1 ? ("touch", "Only chips are gone.") : ("leave", "It is whole."),
+        _ => CoatingLoss(q) switch { >= 4 => ("respray", "Only traces are left."), >= 2 => ("touch", "Bare metal rusts again; the rest is original."), _ => ("leave", "Chips at corners do no harm.") },
     })
     {
         ShopMay = (q, way) => q.Aim == AimKind.Keep ? way is "leave" or "seal" : (CoatingLoss(q) >= 4 || q.Aim == AimKind.Show && CoatingLoss(q) >= 2) == way is "respray" or "bake" && q.Aim != AimKind.Own,
@@ -59,7 +59,7 @@ public static class SurfaceWays
     ], q => q.Aim switch
     {
         AimKind.Keep => ("wax", "Clean wood under wax keeps what is there."),
-        AimKind.Show => ("shellac", "As it left the works."),
+        AimKind.Show => OldWood(q).All(p => p.Finish is PartFinish.Oiled or PartFinish.Bare) ? ("oil-wax", "It left the works oiled.") : ("shellac", "It left the works with a shine."),
         AimKind.Own => ("oil-wax", "To this shop's taste; the papers say so."),
         _ => ("oil", "Thirsty wood cracks."),
     })

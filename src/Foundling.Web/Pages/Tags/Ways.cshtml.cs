@@ -32,7 +32,7 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
         foreach (Choice choice in Choices.All.Where(c => c.Asked(Asked)))
         {
             (Way way, ChosenBy by) = choice.Taken(Asked);
-            Open.Add((choice, way, by, choice.Advice(Asked).Way == way.Id ? choice.Advice(Asked).Why : $"The book would take: {choice.Find(choice.Advice(Asked).Way).Name}. {choice.Advice(Asked).Why}", WayReview.Of(choice, Asked)));
+            Open.Add((choice, way, by, Says(choice, way), WayReview.Of(choice, Asked)));
         }
     }
 
@@ -41,6 +41,15 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     {
         await rods.Because(Tool, Choices.Find(choice ?? "").Id, reason);
         return LocalRedirect($"/tag/{Tool.Number}/ways#{choice}");
+    }
+
+    /// <summary>What the book says beside the way that is taken; what it would take but is closed here is said to be closed.</summary>
+    private string Says(Choice choice, Way taken)
+    {
+        (string advised, string why) = choice.Advice(Asked);
+        return advised == taken.Id ? why
+            : choice.Find(advised).Blocked(Asked) is string shut ? $"The book's first choice, {choice.Find(advised).Name}, is closed here: {char.ToLowerInvariant(shut[0])}{shut[1..]}"
+            : $"The book would take: {choice.Find(advised).Name}. {why}";
     }
 
     /// <summary>Takes a way for this tool; no way goes back to the shop's or the book's.</summary>
