@@ -137,6 +137,7 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
         Visitor visitor = host.Visit();
         const string Iron = "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30";
         (await visitor.Page(Iron + "&pits=")).QuerySelector("table").ShouldNotBeNull();
+        (await visitor.Page(Iron + "&pits=0.1+3")).QuerySelector("table")!.TextContent.ShouldNotContain("{", customMessage: "a result within a result is a table, too");
         (await visitor.Page(Iron + "&pits=0.1+3%0A0.2+5+1")).QuerySelector("table").ShouldNotBeNull();
         (await visitor.Page(Iron + "&pits=0.1")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("on each line");
         (await visitor.Page(Iron + "&pits=deep+3")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"deep\" is not a length");
