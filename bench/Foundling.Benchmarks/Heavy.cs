@@ -22,10 +22,14 @@ internal static class Heavy
         var random = new Random(1);
         await using var db = new FoundlingDb(options);
         DateTimeOffset now = DateTimeOffset.UtcNow;
-        var tag = new Tag { Number = 1, Kind = "metal-bench-plane", Name = "Heavy", LengthMm = 245, IronWidthMm = 50, SoleWidthMm = 60, ArrivedOn = DateOnly.FromDateTime(DateTime.UtcNow), BookedAt = now, Aim = AimKind.Work };
-        tag.Log.AddRange(Enumerable.Range(0, LogEntries).Select(i => new LogEntry { Id = Guid.NewGuid(), At = now.AddMinutes(-i), Kind = LogKind.Stopped, Step = "wash", Minutes = 1, Text = "Wash" }));
-        double[][] points = [.. Enumerable.Range(0, Readings).Select(_ => new[] { random.NextDouble() * 245, random.NextDouble() * 60, random.NextDouble() * 0.1 })];
-        tag.Surveys.Add(new SoleRecord { Id = Guid.NewGuid(), At = now, Source = "indicator", Input = new GridSurveyInput(245, 60, points, 76, SolePurpose.Smoothing) });
+        var tag = new Tag { Number = 1, Kind = "metal-bench-plane", Name = "Heavy", LengthMm = 245, IronWidthMm = 50, SoleWidthMm = 60,
+            ArrivedOn = DateOnly.FromDateTime(DateTime.UtcNow), BookedAt = now, Aim = AimKind.Work };
+        tag.Log.AddRange(Enumerable.Range(0, LogEntries).Select(i => new LogEntry { Id = Guid.NewGuid(), At = now.AddMinutes(-i), Kind = LogKind.Stopped,
+            Step = "wash", Minutes = 1, Text = "Wash" }));
+        double[][] points = [.. Enumerable.Range(0, Readings).Select(_ => new[] { random.NextDouble() * 245, random.NextDouble() * 60,
+            random.NextDouble() * 0.1 })];
+        tag.Surveys.Add(new SoleRecord { Id = Guid.NewGuid(), At = now, Source = "indicator", Input = new GridSurveyInput(245, 60, points, 76,
+            SolePurpose.Smoothing) });
         PatternBook book = Book(random);
         tag.Looks.AddRange(book.Traits.Take(8).Select((t, i) => new Look { Id = Guid.NewGuid(), Order = i, Trait = t.Id, Variant = t.Variants[0], At = now }));
         db.Tags.Add(tag);
@@ -41,11 +45,13 @@ internal static class Heavy
     private static PatternBook Book(Random random)
     {
         string[] parts = ["body", "knob", "tote", "lever_cap", "iron", "frog"];
-        List<Trait> traits = [.. Enumerable.Range(0, Traits).Select(t => new Trait($"t{t}", parts[t % parts.Length], (LookEffort)(t % 4), ["a", "b", "c", "d"], $"Trait {t}"))];
+        List<Trait> traits = [.. Enumerable.Range(0, Traits).Select(t => new Trait($"t{t}", parts[t % parts.Length], (LookEffort)(t % 4), ["a", "b", "c", "d"],
+            $"Trait {t}"))];
         return new PatternBook(traits, [.. Enumerable.Range(0, Lines).Select(l =>
         {
             int first = random.Next(1840, 1920), last = first + random.Next(20, 70);
-            return new PatternLine($"l{l}", first, last, traits.ToDictionary(t => t.Id, t => (IReadOnlyDictionary<string, int?[]>)t.Variants.ToDictionary(v => v, v =>
+            return new PatternLine($"l{l}", first, last, traits.ToDictionary(t => t.Id, t => (IReadOnlyDictionary<string, int?[]>)t.Variants.ToDictionary(v =>
+                v, v =>
             {
                 int from = random.Next(first, last), to = random.Next(from, last);
                 return new int?[] { from, Math.Min(from + 2, to), to, Math.Min(to + 3, last) };

@@ -46,10 +46,13 @@ namespace Foundling.Benchmarks
             List<PatternLine> lines = [.. Enumerable.Range(0, 60).Select(l => new PatternLine($"l{l}", 1850, 1975, traits.ToDictionary(t => t.Id, t =>
             {
                 int x = random.Next(1865, 1900), y = x + random.Next(10, 50);
-                return (IReadOnlyDictionary<string, int?[]>)new Dictionary<string, int?[]> { ["a"] = [null, null, x, x + 4], ["b"] = [x, x + 4, y, y + 5], ["c"] = [y, y + 5, null, null] };
+                return (IReadOnlyDictionary<string, int?[]>)new Dictionary<string, int?[]> { ["a"] = [null, null, x, x + 4], ["b"] = [x, x + 4, y, y + 5],
+                    ["c"] = [y, y + 5, null, null] };
             })))];
-            _large = new DatingInput([.. traits.Take(9).Select((t, i) => new Observation($"o{i}", Confidence.Sure, t.Id, "b"))], new PatternBook(traits, lines), [.. lines.Select(l => l.Id)]);
-            _demo = new DatingInput([new Observation("a", Confidence.Sure, "side_wing", "peaked"), new Observation("b", Confidence.Sure, "wheel", "large_brass")], ReferenceData.Book, ["pellow_tarn_bench", "brandreth_coy"], new Measurements(245, 50.8));
+            _large = new DatingInput([.. traits.Take(9).Select((t, i) => new Observation($"o{i}", Confidence.Sure, t.Id, "b"))], new PatternBook(traits,
+                lines), [.. lines.Select(l => l.Id)]);
+            _demo = new DatingInput([new Observation("a", Confidence.Sure, "side_wing", "peaked"), new Observation("b", Confidence.Sure, "wheel",
+                "large_brass")], ReferenceData.Book, ["pellow_tarn_bench", "brandreth_coy"], new Measurements(245, 50.8));
         }
 
         [Benchmark]
@@ -101,13 +104,16 @@ namespace Foundling.Benchmarks
         {
             _question = new PlanQuestion(ToolCatalogue.Kind("metal-bench-plane"), AimKind.Work,
             [
-                new Finding { Part = "body", Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = "iron", Kind = FindingKind.Pitting, Severity = 3 }, new Finding { Part = "tote", Kind = FindingKind.Crack, Severity = 4 },
-                new Finding { Part = "body", Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = "adjuster", Kind = FindingKind.Seizure, Severity = 2 },
+                new Finding { Part = "body", Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = "iron", Kind = FindingKind.Pitting, Severity = 3 },
+                    new Finding { Part = "tote", Kind = FindingKind.Crack, Severity = 4 },
+                new Finding { Part = "body", Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = "adjuster", Kind = FindingKind.Seizure,
+                    Severity = 2 },
             ], ReferenceData.Baths);
             _made = Planner.Plan(_question);
             _made[0].State = StepState.Done;
             var random = new Random(3);
-            _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i => new[] { 2 + ((i / 3) * 14.0), 3 + ((i % 3) * 27.0), random.NextDouble() * 0.1 })], 80);
+            _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i =>
+                new[] { 2 + ((i / 3) * 14.0), 3 + ((i % 3) * 27.0), random.NextDouble() * 0.1 })], 80);
         }
 
         [Benchmark]

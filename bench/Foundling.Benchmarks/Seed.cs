@@ -25,8 +25,10 @@ internal static class Seed
                 ToolKind kind = ToolCatalogue.Kinds[n % ToolCatalogue.Kinds.Count];
                 var tag = new Tag
                 {
-                    Number = n, Kind = kind.Id, Name = $"{kind.Name} {n}", Owner = $"Owner {n % 40}", Source = $"Stall {n % 90}", ArrivedOn = new DateOnly(2020, 1, 1).AddDays(n % 2000),
-                    BookedAt = DateTimeOffset.UnixEpoch.AddDays(18_000 + (n % 2000)), Aim = AimKind.Work, Status = n % 200 == 0 ? TagStatus.InHand : TagStatus.Done, LengthMm = kind.NominalLengthMm,
+                    Number = n, Kind = kind.Id, Name = $"{kind.Name} {n}", Owner = $"Owner {n % 40}", Source = $"Stall {n % 90}",
+                    ArrivedOn = new DateOnly(2020, 1, 1).AddDays(n % 2000),
+                    BookedAt = DateTimeOffset.UnixEpoch.AddDays(18_000 + (n % 2000)), Aim = AimKind.Work,
+                    Status = n % 200 == 0 ? TagStatus.InHand : TagStatus.Done, LengthMm = kind.NominalLengthMm,
                 };
                 tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = kind.Parts[0].Id, Kind = FindingKind.Looseness, Severity = random.Next(5) });
                 tag.Steps.AddRange(Planner.Plan(new PlanQuestion(kind, AimKind.Work, tag.Findings, ReferenceData.Baths)));

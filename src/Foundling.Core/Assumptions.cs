@@ -157,7 +157,8 @@ public sealed record Assumptions
         from property in typeof(Assumptions).GetProperties()
         let mark = property.GetCustomAttribute<AssumedAttribute>()
         where mark is not null
-        select (Gauges.SnakeCase.Of(property.Name), Convert.ToDouble(property.GetValue(this), System.Globalization.CultureInfo.InvariantCulture), mark.Unit, mark.Reason);
+        select (Gauges.SnakeCase.Of(property.Name), Convert.ToDouble(property.GetValue(this), System.Globalization.CultureInfo.InvariantCulture), mark.Unit,
+            mark.Reason);
 }
 
 /// <summary>Rounding rules that hold everywhere.</summary>

@@ -31,9 +31,12 @@ public sealed class FuzzTests : IDisposable
 
     private static readonly string[] Hostile =
     [
-        .. Marks, "", " ", "é😀\u202e", "a\0b", "'; DROP TABLE Tags; --", "../../etc/passwd", "1e308", "-1", "0", "NaN", "Infinity", "99999999999999999999999", "1/0", "2147483648", "-0.0000001", "1 2 3", "x,y x,y",
-        "\r\nSet-Cookie: x=1", "%00%n%s", "null", "[]", "{}", "0001-01-01", "9999-12-31", "2026-02-30", Guid.Empty.ToString(), "true", "body", "Keep", "open", "1/16\"", "2 thou", "12:99", "=1+1", "a/b/c", "way=way",
-        new string('9', 16_000) + "x", string.Concat(Enumerable.Repeat("0.03 ", 20_000)), new string('a', 100_000), string.Concat(Enumerable.Repeat("1,1 ", 3000)), new string('<', 5000), string.Concat(Enumerable.Repeat("x=1,", 2000)),
+        .. Marks, "", " ", "é😀\u202e", "a\0b", "'; DROP TABLE Tags; --", "../../etc/passwd", "1e308", "-1", "0", "NaN", "Infinity", "99999999999999999999999",
+            "1/0", "2147483648", "-0.0000001", "1 2 3", "x,y x,y",
+        "\r\nSet-Cookie: x=1", "%00%n%s", "null", "[]", "{}", "0001-01-01", "9999-12-31", "2026-02-30", Guid.Empty.ToString(), "true", "body", "Keep", "open",
+            "1/16\"", "2 thou", "12:99", "=1+1", "a/b/c", "way=way",
+        new string('9', 16_000) + "x", string.Concat(Enumerable.Repeat("0.03 ", 20_000)), new string('a', 100_000),
+            string.Concat(Enumerable.Repeat("1,1 ", 3000)), new string('<', 5000), string.Concat(Enumerable.Repeat("x=1,", 2000)),
     ];
 
     private readonly RunningShop _shop = new();
@@ -41,7 +44,8 @@ public sealed class FuzzTests : IDisposable
     private readonly Random _random = new(Effort.Long ? Environment.TickCount : 20261126);
     private readonly List<string> _wrong = [];
 
-    public FuzzTests() => _client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false, CookieContainer = new CookieContainer() }) { BaseAddress = new Uri(_shop.Address), Timeout = TimeSpan.FromSeconds(20) };
+    public FuzzTests() => _client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false,
+        CookieContainer = new CookieContainer() }) { BaseAddress = new Uri(_shop.Address), Timeout = TimeSpan.FromSeconds(20) };
 
     public void Dispose()
     {
@@ -93,12 +97,15 @@ public sealed class FuzzTests : IDisposable
 
     private async Task<IHtmlDocument> Page(string path) => new HtmlParser().ParseDocument(await Send(() => new HttpRequestMessage(HttpMethod.Get, path), path));
 
-    private static readonly string[] Leaves = ["origin", "state", "aim", "rod", "log", "proof", "papers", "book", "sole", "ways", "needs", "rules", "condition"];
+    private static readonly string[] Leaves = ["origin", "state", "aim", "rod", "log", "proof", "papers", "book", "sole", "ways", "needs", "rules",
+        "condition"];
 
     private static IEnumerable<string> Starts() =>
     [
-        "/", "/shelf", "/stall", "/new", "/gauges", "/stores/parts", "/stores/supplies", "/patterns", "/patterns/trait/new", "/lots", "/shop", "/identify", "/marks", "/clock", "/identify?length=245&iron=50",
-        .. new[] { 31, 42, 28, 40 }.SelectMany(t => Leaves.Select(l => $"/tag/{t}/{l}")), "/tag/31/state?Part=body", "/tag/42/state?Part=blade", "/marks?mark=pat+apr+19+1910",
+        "/", "/shelf", "/stall", "/new", "/gauges", "/stores/parts", "/stores/supplies", "/patterns", "/patterns/trait/new", "/lots", "/shop", "/identify",
+            "/marks", "/clock", "/identify?length=245&iron=50",
+        .. new[] { 31, 42, 28, 40 }.SelectMany(t => Leaves.Select(l => $"/tag/{t}/{l}")), "/tag/31/state?Part=body", "/tag/42/state?Part=blade",
+            "/marks?mark=pat+apr+19+1910",
         .. GaugeCatalogue.All.Select(g => $"/gauges/{g.File}/{g.Calculation}"),
     ];
 
@@ -110,12 +117,14 @@ public sealed class FuzzTests : IDisposable
         {
             pages.Add((path, await Page(path)));
         }
-        string? line = pages.Select(p => p.Item2).SelectMany(p => p.QuerySelectorAll("a[href^='/patterns/']")).Select(a => a.GetAttribute("href")).FirstOrDefault(h => !h!.Contains("trait") && !h.Contains('?'));
+        string? line = pages.Select(p => p.Item2).SelectMany(p => p.QuerySelectorAll("a[href^='/patterns/']")).Select(a =>
+            a.GetAttribute("href")).FirstOrDefault(h => !h!.Contains("trait") && !h.Contains('?'));
         pages.Add((line!, await Page(line!)));
         return pages;
     }
 
-    private static string Shape(IHtmlFormElement form) => form.Method + Uri.UnescapeDataString(form.GetAttribute("action") ?? "").Split('?')[^1] + string.Join(',', Fields(form).Select(f => f.Name).Distinct());
+    private static string Shape(IHtmlFormElement form) => form.Method + Uri.UnescapeDataString(form.GetAttribute("action")
+        ?? "").Split('?')[^1] + string.Join(',', Fields(form).Select(f => f.Name).Distinct());
 
     private static IEnumerable<(string Name, string Value, bool IsFile)> Fields(IElement form)
     {
@@ -153,7 +162,8 @@ public sealed class FuzzTests : IDisposable
     private Func<HttpRequestMessage> Post(string from, IHtmlFormElement form)
     {
         List<(string Name, string Value, bool IsFile)> fields = [.. Fields(form)];
-        List<int> spoiled = [.. Enumerable.Range(0, fields.Count).Where(i => fields[i].Name is not ("_once" or "__RequestVerificationToken") && _random.Next(3) == 0)];
+        List<int> spoiled = [.. Enumerable.Range(0, fields.Count).Where(i => fields[i].Name is not ("_once" or "__RequestVerificationToken")
+            && _random.Next(3) == 0)];
         spoiled.ForEach(i => fields[i] = (fields[i].Name, Bad(), fields[i].IsFile));
         fields = [.. fields.Select(f => f.Name == "_once" ? (f.Name, Guid.NewGuid().ToString("N"), false) : f)];
         string action = form.GetAttribute("action") is { Length: > 0 } to ? to : from;
@@ -180,7 +190,8 @@ public sealed class FuzzTests : IDisposable
             }
             else
             {
-                content = new StringContent(string.Join('&', fields.Select(f => $"{WebUtility.UrlEncode(f.Name)}={WebUtility.UrlEncode(f.Value)}")), new MediaTypeHeaderValue("application/x-www-form-urlencoded"));
+                content = new StringContent(string.Join('&', fields.Select(f => $"{WebUtility.UrlEncode(f.Name)}={WebUtility.UrlEncode(f.Value)}")),
+                    new MediaTypeHeaderValue("application/x-www-form-urlencoded"));
             }
             return new HttpRequestMessage(HttpMethod.Post, action) { Content = content };
         };
@@ -190,7 +201,8 @@ public sealed class FuzzTests : IDisposable
     public async Task Whatever_is_sent_every_page_stands()
     {
         List<(string Path, IHtmlDocument Page)> pages = await Crawl();
-        List<(string Path, IHtmlFormElement Form)> forms = [.. pages.SelectMany(p => p.Page.QuerySelectorAll("form").OfType<IHtmlFormElement>().Select(f => (p.Path, f))).DistinctBy(f => f.Path.Split('?')[0].Split('/').Where(s => !s.All(char.IsDigit)).Aggregate("", string.Concat) + Shape(f.f))];
+        List<(string Path, IHtmlFormElement Form)> forms = [.. pages.SelectMany(p => p.Page.QuerySelectorAll("form").OfType<IHtmlFormElement>().Select(f =>
+            (p.Path, f))).DistinctBy(f => f.Path.Split('?')[0].Split('/').Where(s => !s.All(char.IsDigit)).Aggregate("", string.Concat) + Shape(f.f))];
         forms.Count.ShouldBeGreaterThan(60);
         int sent = 0;
         foreach ((string path, IHtmlFormElement form) in forms)
@@ -203,7 +215,8 @@ public sealed class FuzzTests : IDisposable
                 }
                 else
                 {
-                    string query = string.Join('&', Fields(form).Select(f => $"{f.Name}={Uri.EscapeDataString(_random.Next(2) == 0 && Bad() is { Length: < 2000 } bad ? bad : f.Value)}"));
+                    string query = string.Join('&', Fields(form).Select(f =>
+                        $"{f.Name}={Uri.EscapeDataString(_random.Next(2) == 0 && Bad() is { Length: < 2000 } bad ? bad : f.Value)}"));
                     string to = (form.GetAttribute("action") is { Length: > 0 } action ? action.Split('#')[0].Split('?')[0] : path.Split('?')[0]) + "?" + query;
                     await Send(() => new HttpRequestMessage(HttpMethod.Get, to), $"GET {to[..Math.Min(160, to.Length)]}");
                 }
@@ -211,7 +224,8 @@ public sealed class FuzzTests : IDisposable
         }
         foreach (string path in Starts().Where(p => !p.Contains('?')))
         {
-            foreach (string parameter in new[] { "Part", "skip", "was", "show", "Near", "mark", "tag", "look", "Find", "Leaf", "handler", "id" }.OrderBy(_ => _random.Next()).Take(Rounds(1)))
+            foreach (string parameter in new[] { "Part", "skip", "was", "show", "Near", "mark", "tag", "look", "Find", "Leaf", "handler", "id" }.OrderBy(_ =>
+                _random.Next()).Take(Rounds(1)))
             {
                 string to = $"{path}?{parameter}={Uri.EscapeDataString(Bad() is { Length: < 2000 } bad ? bad : "x")}";
                 await Send(() => new HttpRequestMessage(HttpMethod.Get, to), $"GET {to[..Math.Min(160, to.Length)]}");
@@ -321,7 +335,8 @@ public sealed class FuzzTests : IDisposable
                     Spoil(spoiled);
                 }
                 string body = spoiled.ToJsonString();
-                string text = await Send(() => new HttpRequestMessage(HttpMethod.Post, path) { Content = new StringContent(body, Encoding.UTF8, "application/json") }, $"POST {path} {body[..Math.Min(300, body.Length)]}");
+                string text = await Send(() => new HttpRequestMessage(HttpMethod.Post, path) { Content = new StringContent(body, Encoding.UTF8,
+                    "application/json") }, $"POST {path} {body[..Math.Min(300, body.Length)]}");
                 Should.NotThrow(() => JsonDocument.Parse(text), path);
             }
         }

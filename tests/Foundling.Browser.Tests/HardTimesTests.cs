@@ -89,12 +89,14 @@ public sealed class HardTimesTests(DemoShop demo) : IClassFixture<DemoShop>
         Press("b");
         _b.Driver.Url.ShouldEndWith("/shelf");
         _b.Go(Address + "/tag/31/origin");
-        foreach ((string key, string leaf) in new[] { ("2", "state"), ("3", "aim"), ("4", "rod"), ("5", "log"), ("6", "proof"), ("7", "papers"), ("1", "origin") })
+        foreach ((string key, string leaf) in new[] { ("2", "state"), ("3", "aim"), ("4", "rod"), ("5", "log"), ("6", "proof"), ("7", "papers"),
+            ("1", "origin") })
         {
             Press(key);
             _b.Until(() => _b.Driver.Url.EndsWith(leaf, StringComparison.Ordinal), leaf);
         }
-        void Question(string type) => _b.Driver.ExecuteCdpCommand("Input.dispatchKeyEvent", new() { ["type"] = type, ["key"] = "?", ["text"] = type == "keyDown" ? "?" : "" });
+        void Question(string type) => _b.Driver.ExecuteCdpCommand("Input.dispatchKeyEvent", new() { ["type"] = type, ["key"] = "?",
+            ["text"] = type == "keyDown" ? "?" : "" });
         Question("keyDown");
         _b.Find("#keys").Text.ShouldContain("start or stop the clock");
         Question("keyUp");

@@ -60,7 +60,8 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
         int number = int.Parse(new Uri(_b.Driver.Url).Segments[2].TrimEnd('/'), CultureInfo.InvariantCulture);
 
         // Six looks; each narrows the years or leaves them.
-        (string, string)[] looks = [("side_wing", "peaked"), ("heel_edge", "rounded_heel"), ("cast_number", "ahead_of_knob"), ("wheel", "small_brass"), ("cap_hole", "pear"), ("knob_form", "low_bun")];
+        (string, string)[] looks = [("side_wing", "peaked"), ("heel_edge", "rounded_heel"), ("cast_number", "ahead_of_knob"), ("wheel", "small_brass"),
+            ("cap_hole", "pear"), ("knob_form", "low_bun")];
         int width = 200, narrowed = 0;
         foreach ((string trait, string variant) in looks)
         {
@@ -83,7 +84,8 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
         _b.Until(() => _b.Driver.Url.EndsWith("/rod", StringComparison.Ordinal), "planned");
         List<string> steps = [.. _b.Driver.FindElements(By.CssSelector("li.step")).Select(e => e.GetAttribute("id")!)];
         steps.Count.ShouldBeGreaterThanOrEqualTo(15);
-        foreach ((string before, string after) in new[] { ("photos", "apart"), ("wash", "soak"), ("soak", "soak-oil"), ("frog-seat", "assemble"), ("tension", "sole-lap"), ("sole-lap", "final-hone"), ("protect", "prove") })
+        foreach ((string before, string after) in new[] { ("photos", "apart"), ("wash", "soak"), ("soak", "soak-oil"), ("frog-seat", "assemble"),
+            ("tension", "sole-lap"), ("sole-lap", "final-hone"), ("protect", "prove") })
         {
             steps.IndexOf("step-" + before).ShouldBeLessThan(steps.IndexOf("step-" + after), $"{before} before {after}");
             steps.ShouldContain("step-" + before);

@@ -71,7 +71,8 @@ public sealed class KillTests
                 }),
                 Write(async person =>
                 {
-                    if (await person.Post("/shop", "form[action*='handler=Import']", [], ("bundle", "a.zip", bundle)) && await person.Post(person.LedTo, "form[action*='/shop/incoming/']", []))
+                    if (await person.Post("/shop", "form[action*='handler=Import']", [], ("bundle", "a.zip", bundle)) && await person.Post(person.LedTo,
+                        "form[action*='/shop/incoming/']", []))
                     {
                         Interlocked.Increment(ref taken);
                     }
@@ -155,7 +156,8 @@ public sealed class KillTests
     /// <summary>Someone who fills in forms without a browser.</summary>
     private sealed class Person(string address) : IDisposable
     {
-        private readonly HttpClient _client = new(new HttpClientHandler { AllowAutoRedirect = false, CookieContainer = new CookieContainer() }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(30) };
+        private readonly HttpClient _client = new(new HttpClientHandler { AllowAutoRedirect = false,
+            CookieContainer = new CookieContainer() }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(30) };
 
         public void Dispose() => _client.Dispose();
 

@@ -69,7 +69,8 @@ public sealed partial class OriginTests(DemoShop demo) : IClassFixture<DemoShop>
 
         // A band that has the focus shows the years without it.
         TabTo(() => Focus("class") == "ev", "a band");
-        _b.Until(() => _b.Driver.FindElements(By.CssSelector(".strata .ev:focus text.oddtext, .strata .ev:focus g.without text")).Any(t => t.Displayed && t.Text.StartsWith("without it", StringComparison.Ordinal)), "the profile without it");
+        _b.Until(() => _b.Driver.FindElements(By.CssSelector(".strata .ev:focus text.oddtext, .strata .ev:focus g.without text")).Any(t => t.Displayed
+            && t.Text.StartsWith("without it", StringComparison.Ordinal)), "the profile without it");
         _b.Driver.FindElements(By.CssSelector(".strata path.without")).Count(p => p.Displayed).ShouldBe(1);
     }
 
@@ -147,7 +148,8 @@ public sealed partial class OriginTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Driver.ExecuteScript("arguments[0].scrollIntoView({block: 'center'})", pad);
         _b.Click("[data-pad] [data-do=clear]");
         new Actions(_b.Driver).MoveToElement(pad, -60, -20).ClickAndHold().MoveByOffset(40, 30).MoveByOffset(40, -20).Release().Perform();
-        _b.Until(() => _b.Driver.FindElement(By.CssSelector("[data-pad] [data-drawn]")).GetAttribute("value")!.Split('L').Length == 3, "a stroke of three points");
+        _b.Until(() => _b.Driver.FindElement(By.CssSelector("[data-pad] [data-drawn]")).GetAttribute("value")!.Split('L').Length == 3,
+            "a stroke of three points");
         _b.Click("form:has(#name) > .btn.do");
         _b.Until(() => _b.Driver.Url.EndsWith("/patterns/quillan_hand", StringComparison.Ordinal), "kept");
         _b.Go(Address + "/patterns/trait/nib");

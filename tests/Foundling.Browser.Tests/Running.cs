@@ -37,7 +37,8 @@ public sealed class RunningShop : IDisposable
     public int Port { get; }
 
     /// <summary>Most memory the program has held so far, MB.</summary>
-    public long MostMegabytes => long.Parse(File.ReadLines($"/proc/{_process!.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[^2]) / 1024;
+    public long MostMegabytes => long.Parse(File.ReadLines($"/proc/{_process!.Id}/status").First(l =>
+        l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[^2]) / 1024;
 
     public string Address => $"http://localhost:{Port}";
 
@@ -84,7 +85,8 @@ public sealed class RunningShop : IDisposable
     private ProcessStartInfo Command()
     {
         // The program built beside these tests, in the same configuration.
-        string output = AppContext.BaseDirectory.Replace(Path.Combine("tests", "Foundling.Browser.Tests"), Path.Combine("src", "Foundling.Web"), StringComparison.Ordinal);
+        string output = AppContext.BaseDirectory.Replace(Path.Combine("tests", "Foundling.Browser.Tests"), Path.Combine("src", "Foundling.Web"),
+            StringComparison.Ordinal);
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         start.ArgumentList.Add(Path.Combine(output, "Foundling.Web.dll"));
         foreach (string argument in new[] { "--port", Port.ToString(), "--data", Folder }.Concat(Demo ? ["--demo"] : []))
@@ -134,7 +136,8 @@ public sealed class Browser : IDisposable
     public Browser()
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage",
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage",
             "--window-size=1280,900", $"--user-data-dir={_profile}");
         options.AddUserProfilePreference("download.default_directory", Downloads);
         options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
@@ -147,7 +150,8 @@ public sealed class Browser : IDisposable
 
     public WebDriverWait Wait => new(Driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
 
-    public void Size(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
+    public void Size(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string,
+        object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
 
     public void Go(string url) => Driver.Navigate().GoToUrl(url);
 

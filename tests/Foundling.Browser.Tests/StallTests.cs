@@ -13,7 +13,8 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
     private void Offline(bool offline)
     {
         _b.Driver.ExecuteCdpCommand("Network.enable", []);
-        _b.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new() { ["offline"] = offline, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
+        _b.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new() { ["offline"] = offline, ["latency"] = 0, ["downloadThroughput"] = -1,
+            ["uploadThroughput"] = -1 });
     }
 
     private bool Shown(string css) => _b.Driver.FindElements(By.CssSelector(css)).Any(e => e.Displayed);
@@ -40,7 +41,8 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
                 string question = _b.Text("[data-stall-question]");
                 // Sound, but for brown rust and a loose handle.
                 var answers = _b.Driver.FindElements(By.CssSelector("[data-answer]"));
-                string wanted = answers.Select(a => a.GetAttribute("data-answer")!).FirstOrDefault(a => a is "rust/brown" or "wood/loose") ?? answers[0].GetAttribute("data-answer")!;
+                string wanted = answers.Select(a => a.GetAttribute("data-answer")!).FirstOrDefault(a => a is "rust/brown" or "wood/loose")
+                    ?? answers[0].GetAttribute("data-answer")!;
                 _b.Click($"[data-answer='{wanted}']");
                 taps++;
                 _b.Until(() => !Shown("[data-stall-ask]") || _b.Text("[data-stall-question]") != question, "the next question");
@@ -159,7 +161,9 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
         string Shown() => picture.GetDomAttribute("viewBox")!;
         string first = Shown();
         _b.Click("[data-zoom-by='0.7']");
-        _b.Until(() => Shown() != first && double.Parse(Shown().Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture) < double.Parse(first.Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture), "nearer");
+        _b.Until(() => Shown() != first && double.Parse(Shown().Split(' ')[2],
+            System.Globalization.CultureInfo.InvariantCulture) < double.Parse(first.Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture),
+            "nearer");
         string near = Shown();
         new Actions(_b.Driver).MoveToElement(picture).ClickAndHold().MoveByOffset(60, 10).Release().Perform();
         _b.Until(() => Shown() != near, "moved");
@@ -174,7 +178,8 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
             new Actions(_b.Driver).MoveToElement(picture, side * (int)(width * 0.45), (int)(height * 0.3)).Click().Perform();
         }
         _b.Until(() => _b.Find("#outline").GetAttribute("value")!.Split(' ').Length > 8, "the body's outline is laid");
-        double[] xs = [.. _b.Find("#outline").GetAttribute("value")!.Split(' ').Select(p => double.Parse(p.Split(',')[0], System.Globalization.CultureInfo.InvariantCulture))];
+        double[] xs = [.. _b.Find("#outline").GetAttribute("value")!.Split(' ').Select(p =>
+            double.Parse(p.Split(',')[0], System.Globalization.CultureInfo.InvariantCulture))];
         double whole = double.Parse(Shown().Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture);
         (xs.Max() - xs.Min()).ShouldBeGreaterThan(whole * 0.7);
         _b.Click("form[action*='handler=Start'] .btn.do");

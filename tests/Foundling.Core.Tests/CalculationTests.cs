@@ -45,7 +45,8 @@ public sealed class CalculationTests
         Edge.Bevel(new BevelInput(t, t / Math.Sin(beta * Math.PI / 180))).BevelDeg!.Value.ShouldBe(beta, 1e-6));
 
     [Fact]
-    public void More_grinding_never_leaves_more_steel() => Gen.Select(Gen.Double[0.03, 0.4], Gen.Double[0.2, 6], Gen.Double[5, 40]).Sample((depth, far, reserve) =>
+    public void More_grinding_never_leaves_more_steel() => Gen.Select(Gen.Double[0.03, 0.4], Gen.Double[0.2, 6],
+        Gen.Double[5, 40]).Sample((depth, far, reserve) =>
     {
         SaveTheBackResult one = SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, reserve, [new Pit(depth, far)]));
         SaveTheBackResult two = SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, reserve, [new Pit(depth, far), new Pit(depth * 1.5, far + 2, far + 1)]));
@@ -72,7 +73,8 @@ public sealed class CalculationTests
     [Fact]
     public void Colder_weaker_and_older_baths_take_longer() => Gen.Select(Gen.Double[5, 30], Gen.Double[2, 9], Gen.Double[0, 0.7]).Sample((t, percent, spent) =>
     {
-        double Hours(double temperature, double strength, double used) => Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Medium, temperature, strength, used)).SoakHours;
+        double Hours(double temperature, double strength, double used) =>
+            Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Medium, temperature, strength, used)).SoakHours;
         double now = Hours(t, percent, spent);
         Hours(t - 4, percent, spent).ShouldBeGreaterThan(now);
         Hours(t, percent * 0.8, spent).ShouldBeGreaterThan(now);

@@ -9,13 +9,15 @@ namespace Foundling.Core.Tests;
 /// <summary>What is assumed can be given with a question, and nothing given is ignored.</summary>
 public sealed class GivenAssumptionTests
 {
-    private static readonly PropertyInfo[] Constants = [.. typeof(Assumptions).GetProperties().Where(p => p.GetCustomAttribute<AssumedAttribute>() is not null)];
+    private static readonly PropertyInfo[] Constants = [.. typeof(Assumptions).GetProperties().Where(p =>
+        p.GetCustomAttribute<AssumedAttribute>() is not null)];
 
     private static readonly GaugeContext Context = new(Assumptions.Standard, new PatternBook([], []));
 
     public static TheoryData<string, string> Gauges() => [.. GaugeCatalogue.All.Select(g => (g.File, g.Calculation))];
 
-    private static IEnumerable<JsonElement> Inputs(Gauge gauge) => WorkedExamples.Of(gauge.File).Select(e => e.GetProperty("input")).Where(i => i.GetProperty("calculation").GetString() == gauge.Calculation).Select(WorkedExamples.WithBook);
+    private static IEnumerable<JsonElement> Inputs(Gauge gauge) => WorkedExamples.Of(gauge.File).Select(e => e.GetProperty("input")).Where(i =>
+        i.GetProperty("calculation").GetString() == gauge.Calculation).Select(WorkedExamples.WithBook);
 
     private static string Run(Gauge gauge, JsonElement input, GaugeContext context)
     {
@@ -61,7 +63,8 @@ public sealed class GivenAssumptionTests
     public void A_key_nobody_knows_is_refused_by_name(string file, string calculation)
     {
         Gauge gauge = GaugeCatalogue.Find(file, calculation)!;
-        JsonObject with = JsonNode.Parse((Inputs(gauge).FirstOrDefault() is { ValueKind: JsonValueKind.Object } some ? some : JsonSerializer.SerializeToElement(new { })).GetRawText())!.AsObject();
+        JsonObject with = JsonNode.Parse((Inputs(gauge).FirstOrDefault() is { ValueKind: JsonValueKind.Object } some ? some
+            : JsonSerializer.SerializeToElement(new { })).GetRawText())!.AsObject();
         with["sharpness"] = 3;
         InputException fault = Should.Throw<InputException>(() => GaugeCatalogue.Run(gauge, JsonSerializer.SerializeToElement(with), Context));
         fault.ErrorKey.ShouldBe("unknown_key");

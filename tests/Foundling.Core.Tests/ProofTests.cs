@@ -48,7 +48,8 @@ public sealed class ProofTests
     }
 
     [Fact]
-    public void Cannot_tell_says_how_many_more_would_settle_it() => Gen.Select(Gen.Double[0.02, 0.08].Array[3, 8], Gen.Double[0.03, 0.07]).Sample((readings, target) =>
+    public void Cannot_tell_says_how_many_more_would_settle_it() => Gen.Select(Gen.Double[0.02, 0.08].Array[3, 8],
+        Gen.Double[0.03, 0.07]).Sample((readings, target) =>
     {
         ThicknessResult r = Thickness.Judge(new ThicknessInput(readings, Direction.AtMost, target, 0.001));
         if (r.Verdict != "cannot_tell")
@@ -99,5 +100,6 @@ public sealed class ProofTests
     [InlineData(0.0328, 0.0254, LengthUnits.Imperial, "1 thou")]
     [InlineData(0.0328, 0.00254, LengthUnits.Imperial, "1.3 thou")]
     [InlineData(0.45, 0.05, LengthUnits.Metric, "0.45 mm")]
-    public void A_reading_is_shown_to_the_step_of_its_instrument(double mm, double step, LengthUnits units, string shown) => Length.Show(mm, step, units).ShouldBe(shown);
+    public void A_reading_is_shown_to_the_step_of_its_instrument(double mm, double step, LengthUnits units, string shown) => Length.Show(mm, step,
+        units).ShouldBe(shown);
 }

@@ -91,7 +91,8 @@ public static class WorkedExamples
                         faults.Add($"{path}.{p.Name} is missing");
                         continue;
                     }
-                    JsonElement here = tolerance.TryGetProperty("per_key", out JsonElement keys) && keys.TryGetProperty(p.Name, out JsonElement own) ? own : tolerance;
+                    JsonElement here = tolerance.TryGetProperty("per_key", out JsonElement keys) && keys.TryGetProperty(p.Name, out JsonElement own) ? own
+                        : tolerance;
                     faults.AddRange(Compare(p.Value, value, here, $"{path}.{p.Name}"));
                 }
                 break;
@@ -107,7 +108,8 @@ public static class WorkedExamples
                 }
                 break;
             case JsonValueKind.Number:
-                double allowed = tolerance.GetProperty("absolute").GetDouble() + (tolerance.GetProperty("relative").GetDouble() * Math.Abs(expected.GetDouble()));
+                double allowed = tolerance.GetProperty("absolute").GetDouble() + (tolerance.GetProperty("relative")
+                    .GetDouble() * Math.Abs(expected.GetDouble()));
                 if (actual.ValueKind != JsonValueKind.Number || !(Math.Abs(actual.GetDouble() - expected.GetDouble()) <= allowed))
                 {
                     faults.Add($"{path} wanted {expected}, got {actual}");

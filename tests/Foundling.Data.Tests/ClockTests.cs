@@ -88,5 +88,6 @@ public sealed class ClockTests : IDisposable
     [InlineData(61, 25, false)]
     [InlineData(75, 25, true)]
     [InlineData(-1, 25, true)]
-    public void What_cannot_be_right_is_three_times_the_likely_and_an_hour(double minutes, double likely, bool doubted) => (ClockDoubts.Of(minutes, likely, true) is not null).ShouldBe(doubted);
+    public void What_cannot_be_right_is_three_times_the_likely_and_an_hour(double minutes, double likely, bool doubted) =>
+        (ClockDoubts.Of(minutes, likely, true) is not null).ShouldBe(doubted);
 }

@@ -42,7 +42,8 @@ public sealed class CoverageTests : IDisposable
     {
         foreach (PaintedPhotograph photo in Photographs.Value)
         {
-            ColourMaskResult guess = ColourMask.Of(photo.Jpeg, (x, y) => photo.IronMask[((int)(y * photo.Height) * photo.Width) + (int)(x * photo.Width)], Assumptions.Standard);
+            ColourMaskResult guess = ColourMask.Of(photo.Jpeg, (x, y) => photo.IronMask[((int)(y * photo.Height) * photo.Width) + (int)(x * photo.Width)],
+                Assumptions.Standard);
             guess.RustShare.ShouldBe(photo.TrueRust, 0.08);
             guess.Png.Length.ShouldBeGreaterThan(100);
         }
@@ -54,7 +55,8 @@ public sealed class CoverageTests : IDisposable
         PaintedPhotograph photo = Photographs.Value[0];
         double Share(Assumptions a) => ColourMask.Of(photo.Jpeg, (_, _) => true, a).RustShare;
         Share(Assumptions.Standard with { RustChromaLow = 60, RustChromaHigh = 61 }).ShouldBeLessThan(Share(Assumptions.Standard));
-        Share(Assumptions.Standard with { RustHueLow = 0, RustHueHigh = 360, RustChromaLow = 0, RustChromaHigh = 200, RustLightLow = 0, RustLightHigh = 100 }).ShouldBeGreaterThan(0.95);
+        Share(Assumptions.Standard with { RustHueLow = 0, RustHueHigh = 360, RustChromaLow = 0, RustChromaHigh = 200, RustLightLow = 0, RustLightHigh = 100 })
+            .ShouldBeGreaterThan(0.95);
     }
 
     [Fact]
@@ -64,7 +66,8 @@ public sealed class CoverageTests : IDisposable
         Picture photo = await _shop.Pictures.Add(picture, "plane.jpg", "side");
         var count = new CountRecord
         {
-            Id = Guid.NewGuid(), PictureId = photo.Id, Part = "body", Kind = FindingKind.Rust, Round = Round.Washed, OutlinePx = [[10, 10], [400, 12.5], [390, 300]], ReferencePx = [[0, 0], [100, 0]], ReferenceMm = 50,
+            Id = Guid.NewGuid(), PictureId = photo.Id, Part = "body", Kind = FindingKind.Rust, Round = Round.Washed,
+            OutlinePx = [[10, 10], [400, 12.5], [390, 300]], ReferencePx = [[0, 0], [100, 0]], ReferenceMm = 50,
             Points = 40, Seed = 7, Answers = "yynsy", At = _shop.Time.GetUtcNow(),
         };
         int number = await _shop.BookIn(t =>

@@ -46,7 +46,8 @@ public sealed class IncomingTests : IDisposable
             Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, "Photograph it", 1, 2, 3) { Order = 1, Parts = ["body"], Materials = ["light oil: 5 mL"] }],
             Log = [new LogEntry { Id = Guid.NewGuid(), At = at, Kind = LogKind.Note, Text = "hello" }],
             Proofs = [new ProofRecord { Id = Guid.NewGuid(), At = at, ReadingsMm = [0.03, 0.031, 0.029], TargetMm = 0.05 }],
-            Surveys = [new SoleRecord { Id = Guid.NewGuid(), At = at, Source = "x", Input = new Core.Soles.GridSurveyInput(245, 60, [[1, 1, 0], [200, 1, 0], [100, 50, 0]]) }],
+            Surveys = [new SoleRecord { Id = Guid.NewGuid(), At = at, Source = "x", Input = new Core.Soles.GridSurveyInput(245, 60,
+                [[1, 1, 0], [200, 1, 0], [100, 50, 0]]) }],
         };
         return JsonNode.Parse(BundleDesk.Document(tag, ReferenceData.Book))!.AsObject();
     }
@@ -121,14 +122,21 @@ public sealed class IncomingTests : IDisposable
 
     public static TheoryData<string, string> Spoilt => new()
     {
-        { "findings.0.count_hits=0;findings.0.count_points=0", "" }, { "findings.0.count_points=-1", "" }, { "findings.0.part=\"zzz\"", "no part" }, { "findings.0.severity=9", "" }, { "findings.0=null", "gap" },
-        { "findings.0.count_points=null", "both numbers" }, { "findings.0.from_edge_mm=1e9", "" }, { "findings.0.picture_id=\"00000000-0000-0000-0000-000000000001\"", "does not have" },
+        { "findings.0.count_hits=0;findings.0.count_points=0", "" }, { "findings.0.count_points=-1", "" }, { "findings.0.part=\"zzz\"", "no part" },
+            { "findings.0.severity=9", "" }, { "findings.0=null", "gap" },
+        { "findings.0.count_points=null", "both numbers" }, { "findings.0.from_edge_mm=1e9", "" },
+            { "findings.0.picture_id=\"00000000-0000-0000-0000-000000000001\"", "does not have" },
         { "measurements.0={}", "" }, { "measurements.0.part=\"zzz\"", "" }, { "measurements.0.kind=\"speed\"", "speed" }, { "measurements.0.value=1e308", "" },
-        { "ways=[null]", "gap" }, { "ways=[\"rust=magic\"]", "none the program knows" }, { "steps.0.choice=\"zzz\"", "choice" }, { "steps.0.materials=[null]", "gap" }, { "steps.0.low_min=5", "rise" },
-        { "steps.0.likely_min=1e308;steps.0.high_min=1e308", "" }, { "steps.0.key=\"a\\nb\"", "key" }, { "steps.0.parts=[\"zzz\"]", "zzz" }, { "steps.0.wait_min=-1", "" }, { "log.0.minutes=1e12", "" },
-        { "length_mm=-5", "" }, { "length_mm=1e308", "" }, { "price=-5", "" }, { "number=0", "" }, { "kind=\"spaceship\"", "spaceship" }, { "proofs.0.readings_mm=[1e9,1e9,1e9]", "" }, { "proofs.0.readings_mm=[]", "three" },
-        { "surveys.0.input.points_mm=[[1],[2],[3]]", "three numbers" }, { "looks.0.not_before_year=99999", "" }, { "looks.0.mark=null", "" }, { "name=null", "" }, { "log.0.text=null", "" }, { "story=null", "" },
-        { "mouth_front_mm=300", "behind its heel" }, { "status=\"stolen\"", "status" }, { "status=3", "status" }, { "arrived_on=\"0001-01-01\"", "" }, { "findings=null", "" },
+        { "ways=[null]", "gap" }, { "ways=[\"rust=magic\"]", "none the program knows" }, { "steps.0.choice=\"zzz\"", "choice" }, { "steps.0.materials=[null]",
+            "gap" }, { "steps.0.low_min=5", "rise" },
+        { "steps.0.likely_min=1e308;steps.0.high_min=1e308", "" }, { "steps.0.key=\"a\\nb\"", "key" }, { "steps.0.parts=[\"zzz\"]", "zzz" },
+            { "steps.0.wait_min=-1", "" }, { "log.0.minutes=1e12", "" },
+        { "length_mm=-5", "" }, { "length_mm=1e308", "" }, { "price=-5", "" }, { "number=0", "" }, { "kind=\"spaceship\"", "spaceship" },
+            { "proofs.0.readings_mm=[1e9,1e9,1e9]", "" }, { "proofs.0.readings_mm=[]", "three" },
+        { "surveys.0.input.points_mm=[[1],[2],[3]]", "three numbers" }, { "looks.0.not_before_year=99999", "" }, { "looks.0.mark=null", "" },
+            { "name=null", "" }, { "log.0.text=null", "" }, { "story=null", "" },
+        { "mouth_front_mm=300", "behind its heel" }, { "status=\"stolen\"", "status" }, { "status=3", "status" }, { "arrived_on=\"0001-01-01\"", "" },
+            { "findings=null", "" },
     };
 
     [Theory]
@@ -160,7 +168,8 @@ public sealed class IncomingTests : IDisposable
     {
         JsonObject document = Sound();
         JsonNode entry = document["tag"]!["log"]![0]!;
-        document["tag"]!["log"] = new JsonArray([.. Enumerable.Range(0, 26_000).Select(_ => { JsonNode copy = entry.DeepClone(); copy["id"] = Guid.NewGuid(); return copy; })]);
+        document["tag"]!["log"] = new JsonArray([.. Enumerable.Range(0, 26_000).Select(_ =>
+            { JsonNode copy = entry.DeepClone(); copy["id"] = Guid.NewGuid(); return copy; })]);
         (await Refusal(Zip(document.ToJsonString())))!.ShouldContain("25,000 are the most");
         document = Sound();
         document["tag"]!["story"] = new string('x', 15_000_000);
@@ -215,7 +224,8 @@ public sealed class IncomingTests : IDisposable
             return plain;
         }
         // Orientation, and a pointer to a directory of places with one latitude reference.
-        byte[] tiff = [.. "MM\0*"u8, 0, 0, 0, 8, 0, 2, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, held, 0, 0, 0x88, 0x25, 0, 4, 0, 0, 0, 1, 0, 0, 0, 38, 0, 0, 0, 0, 0, 1, 0, 1, 0, 2, 0, 0, 0, 2, (byte)'N', 0, 0, 0, 0, 0, 0, 0];
+        byte[] tiff = [.. "MM\0*"u8, 0, 0, 0, 8, 0, 2, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, held, 0, 0, 0x88, 0x25, 0, 4, 0, 0, 0, 1, 0, 0, 0, 38, 0, 0, 0, 0, 0,
+            1, 0, 1, 0, 2, 0, 0, 0, 2, (byte)'N', 0, 0, 0, 0, 0, 0, 0];
         byte[] exif = [0xFF, 0xE1, 0, (byte)(8 + tiff.Length), .. "Exif\0\0"u8, .. tiff];
         return [.. plain[..2], .. exif, .. plain[2..]];
     }
@@ -254,7 +264,8 @@ public sealed class IncomingTests : IDisposable
     public async Task A_missing_original_is_said_and_the_rest_travels()
     {
         await using FoundlingDb db = _shop.Open();
-        Picture kept = await _shop.Pictures.Add(new MemoryStream(Jpeg(false)), "a.jpg", "kept"), lost = await _shop.Pictures.Add(new MemoryStream(Jpeg(true)), "b.jpg", "lost");
+        Picture kept = await _shop.Pictures.Add(new MemoryStream(Jpeg(false)), "a.jpg", "kept"), lost = await _shop.Pictures.Add(new MemoryStream(Jpeg(true)),
+            "b.jpg", "lost");
         int number = await _shop.BookIn(t => t.Pictures.AddRange([kept, lost]));
         File.Delete(_shop.Pictures.Find(lost.File, Pictures.PictureSize.Original)!);
         using var stream = new MemoryStream();
@@ -284,6 +295,7 @@ public sealed class IncomingTests : IDisposable
         Origin.PatternImport import = Origin.PatternFile.Read(text.ToString(), new Core.Origin.PatternBook([], []));
         import.Faults.ShouldBeEmpty();
         import.Book.Lines.Single().Variants.Sum(t => t.Value.Count).ShouldBe(3000);
-        Should.Throw<InputException>(() => Origin.PatternFile.Read("record,line,trait\n" + string.Concat(Enumerable.Repeat("years,nowhere,t\n", 20_000)), ReferenceData.Book)).Sentence.ShouldNotBeEmpty();
+        Should.Throw<InputException>(() => Origin.PatternFile.Read("record,line,trait\n" + string.Concat(Enumerable.Repeat("years,nowhere,t\n", 20_000)),
+            ReferenceData.Book)).Sentence.ShouldNotBeEmpty();
     }
 }

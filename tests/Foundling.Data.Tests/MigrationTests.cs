@@ -30,8 +30,11 @@ public sealed class MigrationTests : IDisposable
         {
             await old.GetService<IMigrator>().MigrateAsync("First");
             await old.Database.ExecuteSqlRawAsync("INSERT INTO Shop (Id, Name, TemperatureC, HumidityPercent, Rust) VALUES (1, 'Old loft', 12, 70, 'Citric')");
-            await Insert(old, "Tags", new() { ["Number"] = 7, ["Kind"] = "chisel", ["Name"] = "Paring chisel", ["Status"] = "InHand", ["Hand"] = "Either", ["ArrivedOn"] = "2026-01-02" });
-            await Insert(old, "Steps", new() { ["TagNumber"] = 7, ["Key"] = "wash", ["Order"] = 1, ["Stage"] = "Wash", ["Title"] = "Wash it", ["State"] = "Done", ["Parts"] = "[]", ["Materials"] = "[\"white spirit\"]", ["Caution"] = "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat outdoors." });
+            await Insert(old, "Tags", new() { ["Number"] = 7, ["Kind"] = "chisel", ["Name"] = "Paring chisel", ["Status"] = "InHand", ["Hand"] = "Either",
+                ["ArrivedOn"] = "2026-01-02" });
+            await Insert(old, "Steps", new() { ["TagNumber"] = 7, ["Key"] = "wash", ["Order"] = 1, ["Stage"] = "Wash", ["Title"] = "Wash it",
+                ["State"] = "Done", ["Parts"] = "[]", ["Materials"] = "[\"white spirit\"]",
+                ["Caution"] = "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat outdoors." });
         }
         await using (FoundlingDb db = Open())
         {

@@ -121,7 +121,8 @@ public sealed class PapersTests : IDisposable
     [Fact]
     public async Task Broken_bundles_get_a_sentence()
     {
-        int number = await _shop.BookIn(t => t.Pictures.Add(new Picture { Id = Guid.NewGuid(), File = new string('a', 32) + ".jpg", Width = 4, Height = 4, At = _shop.Time.GetUtcNow() }));
+        int number = await _shop.BookIn(t => t.Pictures.Add(new Picture { Id = Guid.NewGuid(), File = new string('a', 32) + ".jpg", Width = 4, Height = 4,
+            At = _shop.Time.GetUtcNow() }));
         (_, string document) = await Export(number);
         async Task<string> Refusal(byte[] zip) => (await Should.ThrowAsync<InputException>(() => Import(_shop, zip))).Sentence;
         (await Refusal(Encoding.UTF8.GetBytes("not a zip"))).ShouldContain("not a zip");

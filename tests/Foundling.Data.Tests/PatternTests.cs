@@ -99,9 +99,11 @@ public sealed class PatternTests : IDisposable
         var random = new Random(seed);
         string? Maybe(string text) => random.Next(3) == 0 ? null : text;
         int? Years(int from) => from;
-        List<Trait> traits = [.. Enumerable.Range(0, random.Next(1, 5)).Select(t => new Trait($"t{t}", random.Next(2) == 0 ? "body" : "iron", (LookEffort)random.Next(4), [.. Enumerable.Range(0, random.Next(2, 5)).Select(v => $"v{v}")],
+        List<Trait> traits = [.. Enumerable.Range(0, random.Next(1, 5)).Select(t => new Trait($"t{t}", random.Next(2) == 0 ? "body" : "iron",
+            (LookEffort)random.Next(4), [.. Enumerable.Range(0, random.Next(2, 5)).Select(v => $"v{v}")],
             Maybe($"A trait, \"quoted\" {t}"), random.Next(2) == 0 ? null : new Dictionary<string, string> { ["v0"] = "first; with a semicolon" },
-            random.Next(2) == 0 ? null : new Dictionary<string, VariantDrawing> { ["v1"] = new("M0 0H9Z", null, Maybe("M1.5 2L3 4")) }, Maybe("line one\nline two")))];
+            random.Next(2) == 0 ? null : new Dictionary<string, VariantDrawing> { ["v1"] = new("M0 0H9Z", null, Maybe("M1.5 2L3 4")) },
+                Maybe("line one\nline two")))];
         List<PatternLine> lines = [.. Enumerable.Range(0, random.Next(0, 4)).Select(l =>
         {
             var variants = new Dictionary<string, IReadOnlyDictionary<string, int?[]>>();
@@ -109,14 +111,16 @@ public sealed class PatternTests : IDisposable
             foreach (Trait t in traits.Where(_ => random.Next(3) > 0))
             {
                 int a = random.Next(1800, 1900), b = random.Next(a, 1930), c = random.Next(b, 1960), d = random.Next(c, 2001);
-                variants[t.Id] = new Dictionary<string, int?[]> { ["v0"] = random.Next(2) == 0 ? [null, null, c, d] : [a, b, c, d], ["v1"] = random.Next(2) == 0 ? [a, b, null, null] : [null, null, null, null] };
+                variants[t.Id] = new Dictionary<string, int?[]> { ["v0"] = random.Next(2) == 0 ? [null, null, c, d] : [a, b, c, d],
+                    ["v1"] = random.Next(2) == 0 ? [a, b, null, null] : [null, null, null, null] };
                 if (random.Next(2) == 0)
                 {
                     said[t.Id] = new Dictionary<string, Statement> { ["v1"] = new(Maybe("a list of 1902") ?? "x", Maybe("=not a formula")) };
                 }
             }
             return new PatternLine($"l{l}", 1820 + l, 1950 + l, variants, $"Maker {l}", Maybe("planes, long"), random.NextDouble() + 0.1,
-                random.Next(2) == 0 ? null : [new LineSize("No. 3", 245.5, null, Years(1900), null), new LineSize("x", null, 50.8)], random.Next(2) == 0 ? null : ["chisel", "axe"], Maybe("source"), Maybe("über, note"), said.Count == 0 ? null : said);
+                random.Next(2) == 0 ? null : [new LineSize("No. 3", 245.5, null, Years(1900), null), new LineSize("x", null, 50.8)], random.Next(2) == 0 ? null
+                    : ["chisel", "axe"], Maybe("source"), Maybe("über, note"), said.Count == 0 ? null : said);
         })];
         return new PatternBook(traits, lines);
     });
@@ -206,7 +210,8 @@ public sealed class PatternTests : IDisposable
         using var other = new TestShop();
         await using (FoundlingDb db = other.Open())
         {
-            await other.Patterns(db).Change("less", b => b.WithoutLine("pellow_tarn_bench").WithYears("brandreth_coy", "wheel", "steel", [1950, 1951, null, null]));
+            await other.Patterns(db).Change("less", b => b.WithoutLine("pellow_tarn_bench").WithYears("brandreth_coy", "wheel", "steel",
+                [1950, 1951, null, null]));
             bundle.Position = 0;
             await other.Bring(db, bundle);
             PatternBook there = await other.Patterns(db).Read();

@@ -49,7 +49,8 @@ public sealed class PictureTests : IDisposable
         picture.File.ShouldEndWith("." + ending);
         (picture.Width, picture.Height).ShouldBe((2000, 1000));
         (await File.ReadAllBytesAsync(_shop.Pictures.Find(picture.File, PictureSize.Original)!)).ShouldBe(bytes);
-        using SKBitmap view = SKBitmap.Decode(_shop.Pictures.Find(picture.File, PictureSize.View)), thumb = SKBitmap.Decode(_shop.Pictures.Find(picture.File, PictureSize.Thumb));
+        using SKBitmap view = SKBitmap.Decode(_shop.Pictures.Find(picture.File, PictureSize.View)),
+            thumb = SKBitmap.Decode(_shop.Pictures.Find(picture.File, PictureSize.Thumb));
         (view.Width, view.Height).ShouldBe((1600, 800));
         (thumb.Width, thumb.Height).ShouldBe((320, 160));
         new FileInfo(_shop.Pictures.Find(picture.File, PictureSize.Thumb)!).Length.ShouldBeLessThan(20_000);
@@ -136,7 +137,8 @@ public sealed class PictureTests : IDisposable
     [Fact]
     public async Task What_crashes_leave_is_swept_and_what_is_used_or_young_stays()
     {
-        Picture used = await Add(Halves(100, 80, SKEncodedImageFormat.Jpeg)), orphan = await Add(Halves(110, 80, SKEncodedImageFormat.Jpeg)), young = await Add(Halves(120, 80, SKEncodedImageFormat.Jpeg));
+        Picture used = await Add(Halves(100, 80, SKEncodedImageFormat.Jpeg)), orphan = await Add(Halves(110, 80, SKEncodedImageFormat.Jpeg)),
+            young = await Add(Halves(120, 80, SKEncodedImageFormat.Jpeg));
         await _shop.BookIn(t => t.Pictures.Add(used));
         string part = Path.Combine(_shop.Folder.Pictures, "x.part"), waiting = Path.Combine(_shop.Folder.Incoming, "old.json");
         await File.WriteAllTextAsync(part, "half");
@@ -187,7 +189,8 @@ public sealed class PictureTests : IDisposable
         {
             Profile profile = Profile.Of(kind.Id);
             PaintedPhotograph photo = BenchPhotograph.Paint(profile, new Weathering(1, 0.2, 0, 0), 400);
-            double across = Math.Min(0.94, 0.76 * photo.Height * profile.Width / profile.Height / photo.Width), high = across * photo.Width * profile.Height / profile.Width / photo.Height;
+            double across = Math.Min(0.94, 0.76 * photo.Height * profile.Width / profile.Height / photo.Width),
+                high = across * photo.Width * profile.Height / profile.Width / photo.Height;
             (across * high).ShouldBeGreaterThan(0.6, $"{kind.Id} {photo.Width} x {photo.Height}");
         }
     }

@@ -18,11 +18,13 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         return (tag, Planner.Plan(question), question);
     }
 
-    private static PlanStep Step(IReadOnlyList<PlanStep> plan, string key) => plan.FirstOrDefault(s => s.Key == key).ShouldNotBeNull($"no step {key} in {string.Join(' ', plan.Select(s => s.Key))}");
+    private static PlanStep Step(IReadOnlyList<PlanStep> plan, string key) => plan.FirstOrDefault(s =>
+        s.Key == key).ShouldNotBeNull($"no step {key} in {string.Join(' ', plan.Select(s => s.Key))}");
 
     private static void Not(IReadOnlyList<PlanStep> plan, params string[] keys) => plan.Select(s => s.Key).Intersect(keys).ShouldBeEmpty();
 
-    private static void InOrder(IReadOnlyList<PlanStep> plan, params string[] keys) => keys.Select(k => Step(plan, k).Order).ShouldBe(keys.Select(k => Step(plan, k).Order).Order());
+    private static void InOrder(IReadOnlyList<PlanStep> plan, params string[] keys) =>
+        keys.Select(k => Step(plan, k).Order).ShouldBe(keys.Select(k => Step(plan, k).Order).Order());
 
     [Fact]
     public void A_scarce_spokeshave_is_kept_as_it_is_though_its_owner_wants_it_new()
@@ -34,7 +36,8 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         Step(plan, "derust-scrape").How.ShouldContain("stop at brown");
         Step(plan, "coat-seal");
         // His wish beside it: what it would cost in worth, and that each final step needs his word.
-        AimReview wished = AimReview.Of(question with { Aim = AimKind.Show }, (double?)tag.WorthSound, tag.Rarity!.Value), kept = AimReview.Of(question, (double?)tag.WorthSound, tag.Rarity!.Value);
+        AimReview wished = AimReview.Of(question with { Aim = AimKind.Show }, (double?)tag.WorthSound, tag.Rarity!.Value), kept = AimReview.Of(question,
+            (double?)tag.WorthSound, tag.Rarity!.Value);
         wished.WorthAfter!.Value.ShouldBeLessThan(kept.WorthAfter!.Value - 15);
         Gate.Of(tag, wished.Final[0], "Skerrow Slip").Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
     }

@@ -89,7 +89,8 @@ public sealed class StallTests
                 answers.Add(($"{row.Id}/{answer}", row.Answers.Single(a => a.Id == answer)));
             }
             double added = table.Base["Work"].Mean + answers.Sum(a => a.Effect.Adds["Work"].Mean);
-            double whole = Totals.Of(Planner.Plan(new PlanQuestion(kind, AimKind.Work, StallCheck.Findings(kind, answers.Select(a => a.Key)), ReferenceData.Baths)).Select(s => s.Minutes)).Mean;
+            double whole = Totals.Of(Planner.Plan(new PlanQuestion(kind, AimKind.Work, StallCheck.Findings(kind, answers.Select(a => a.Key)),
+                ReferenceData.Baths)).Select(s => s.Minutes)).Mean;
             worst = Math.Max(worst, Math.Abs(added - whole) / whole);
             sum += Math.Abs(added - whole) / whole;
         }

@@ -170,7 +170,8 @@ public sealed class StoreTests : IDisposable
         {
             t.Price = 12.5m;
             t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 1, Trait = "side_wing", Variant = "peaked", Confidence = Confidence.Likely, At = at });
-            t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 2, Part = "body", Mark = MarkKind.PatentGranted, IssueYear = 1911, Reading = "Patent of 1911", At = at });
+            t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 2, Part = "body", Mark = MarkKind.PatentGranted, IssueYear = 1911, Reading = "Patent of 1911",
+                At = at });
             t.Proofs.Add(new ProofRecord { Id = Guid.NewGuid(), At = at, ReadingsMm = [0.03, 0.031, 0.029], TargetMm = 0.05, ResolutionMm = 0.001 });
         });
         await using FoundlingDb db = _shop.Open();
@@ -206,6 +207,7 @@ public sealed class StoreTests : IDisposable
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("tote")!).Allowed.ShouldBeFalse();
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("cap_iron")!).Allowed.ShouldBeFalse();
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("adjuster")!).OutByHours.ShouldBe(0.25);
-        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p => ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(p)!))]).OutByHours.ShouldBe(12);
+        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p => ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(p)!))])
+            .OutByHours.ShouldBe(12);
     }
 }

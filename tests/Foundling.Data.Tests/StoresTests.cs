@@ -174,20 +174,26 @@ public sealed class StoresTests : IDisposable
         int number = await _shop.BookIn(t =>
         {
             t.Kind = "wooden-bench-plane";
-            (t.KnownLine, t.KinColour, t.KinFit, t.Tried, t.TriedNote, t.Decision, t.DecisionReason) = ("pellow_tarn_bench", Core.Origin.KinLook.Match, Core.Origin.KinLook.Clash, Core.State.AsFoundTry.Badly, "chatters", Core.State.Verdict.RestoreIf, "it is light");
-            t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 1, Mark = Core.Origin.MarkKind.PatentApplied, FilingYear = 1909, GrantYear = 1911, Part = "lever_cap", Reading = "Pat. applied", Soft = true, Confidence = Core.Origin.Confidence.Unsure, At = at, PictureId = Guid.NewGuid() });
+            (t.KnownLine, t.KinColour, t.KinFit, t.Tried, t.TriedNote, t.Decision, t.DecisionReason) = ("pellow_tarn_bench", Core.Origin.KinLook.Match,
+                Core.Origin.KinLook.Clash, Core.State.AsFoundTry.Badly, "chatters", Core.State.Verdict.RestoreIf, "it is light");
+            t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 1, Mark = Core.Origin.MarkKind.PatentApplied, FilingYear = 1909, GrantYear = 1911,
+                Part = "lever_cap", Reading = "Pat. applied", Soft = true, Confidence = Core.Origin.Confidence.Unsure, At = at, PictureId = Guid.NewGuid() });
             t.Aside.Add(new LookAside { Id = Guid.NewGuid(), Trait = "frog_seat", Reason = AsideReason.WhenApart, At = at });
-            t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Crack, Severity = 2, Place = "mouth", Round = Round.Apart, At = at });
-            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = "iron", Kind = "thickness", Value = 2.05, Instrument = Instrument.Caliper, UncertaintyMm = 0.03, At = at });
+            t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Crack, Severity = 2, Place = "mouth", Round = Round.Apart,
+                At = at });
+            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = "iron", Kind = "thickness", Value = 2.05, Instrument = Instrument.Caliper,
+                UncertaintyMm = 0.03, At = at });
         });
         Tag kept = await Tag(number);
         kept.Kinship().ShouldBe(new Core.Origin.Kinship(Core.Origin.KinLook.Match, null, Core.Origin.KinLook.Clash));
-        (kept.KnownLine, kept.Tried, kept.TriedNote, kept.Decision, kept.DecisionReason).ShouldBe(("pellow_tarn_bench", Core.State.AsFoundTry.Badly, "chatters", Core.State.Verdict.RestoreIf, "it is light"));
+        (kept.KnownLine, kept.Tried, kept.TriedNote, kept.Decision, kept.DecisionReason)
+            .ShouldBe(("pellow_tarn_bench", Core.State.AsFoundTry.Badly, "chatters", Core.State.Verdict.RestoreIf, "it is light"));
         Look look = kept.Looks.Single();
         look.ToObservation().MarkWindow(Assumptions.Standard).ShouldBe((1909, 1911));
         (look.Soft, look.Reading, look.PictureId.HasValue, look.At).ShouldBe((true, "Pat. applied", true, at));
         kept.Aside.Single().Reason.ShouldBe(AsideReason.WhenApart);
         (kept.Findings.Single().Place, kept.Findings.Single().Round).ShouldBe(("mouth", Round.Apart));
-        (kept.Measurements.Single().Value, kept.Measurements.Single().Instrument, kept.Measurements.Single().UncertaintyMm).ShouldBe((2.05, Instrument.Caliper, 0.03));
+        (kept.Measurements.Single().Value, kept.Measurements.Single().Instrument,
+            kept.Measurements.Single().UncertaintyMm).ShouldBe((2.05, Instrument.Caliper, 0.03));
     }
 }

@@ -13,7 +13,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
         return await Visitor.Read(answer);
     }
 
-    private static string Faults(IHtmlDocument page) => string.Join(" | ", page.QuerySelectorAll(".fault, .notice.bad").Select(f => f.TextContent.Trim()).Where(t => t.Length > 0));
+    private static string Faults(IHtmlDocument page) => string.Join(" | ", page.QuerySelectorAll(".fault, .notice.bad").Select(f =>
+        f.TextContent.Trim()).Where(t => t.Length > 0));
 
     [Fact]
     public async Task An_empty_form_asks_for_the_kind()
@@ -46,12 +47,14 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Inches_and_thou_are_understood()
     {
         Visitor visitor = host.Visit();
-        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "metal-bench-plane", ["Form.Length"] = "9 5/8\"", ["Form.IronWidth"] = "2 in" });
+        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "metal-bench-plane",
+            ["Form.Length"] = "9 5/8\"", ["Form.IronWidth"] = "2 in" });
         answer.StatusCode.ShouldBe(HttpStatusCode.Found);
         string tag = answer.Headers.Location!.ToString().Split('/')[2];
         (await visitor.Page($"/tag/{tag}/book")).QuerySelector<IHtmlInputElement>("#f-length")!.Value.ShouldBe("244.48");
         IHtmlDocument page = await visitor.Page($"/tag/{tag}/proof");
-        (await visitor.Submit(page, "form[data-keep^=proof]", new() { ["readings"] = "1.2 thou, 1.4 thou 0.033", ["target"] = "2 thou", ["resolution"] = "0.5 thou" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Submit(page, "form[data-keep^=proof]", new() { ["readings"] = "1.2 thou, 1.4 thou 0.033", ["target"] = "2 thou",
+            ["resolution"] = "0.5 thou" })).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await visitor.Page($"/tag/{tag}/proof")).QuerySelector("[data-verdict]")!.GetAttribute("data-verdict").ShouldBe("met");
     }
 
@@ -59,7 +62,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_fake_picture_is_refused_and_the_rest_stays()
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "axe", ["Form.Source"] = "shed" },
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "axe",
+            ["Form.Source"] = "shed" },
             ("Pictures", "axe.jpg", new StringContent("<html>not a picture</html>"))));
         Faults(page).ShouldContain("\"axe.jpg\" is not a picture");
         page.QuerySelector<IHtmlInputElement>("#f-source")!.Value.ShouldBe("shed");
@@ -69,7 +73,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_400_MB_picture_is_refused_and_the_rest_stays()
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "axe", ["Form.Source"] = "barn" },
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "axe",
+            ["Form.Source"] = "barn" },
             ("Pictures", "huge.jpg", new ZeroContent(400L * 1024 * 1024))));
         Faults(page).ShouldContain("\"huge.jpg\" is larger than 40 MB");
         page.QuerySelector<IHtmlInputElement>("#f-source")!.Value.ShouldBe("barn");
@@ -80,7 +85,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         const string Text = "x,y,height\n2,3,0.1\n20,3,high\n40,30,0.1\n60,57,0.2";
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/19/sole"), "form[action*='handler=Import']", new() { ["text"] = Text }));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/19/sole"), "form[action*='handler=Import']",
+            new() { ["text"] = Text }));
         Faults(page).ShouldContain("Line 3: \"high\" in the height column is not a length");
         page.QuerySelector<IHtmlTextAreaElement>("#text")!.Value.ReplaceLineEndings("\n").ShouldBe(Text);
     }
@@ -92,7 +98,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Readings_that_say_nothing_are_refused(string text, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/19/sole"), "form[action*='handler=Import']", new() { ["text"] = text }));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/19/sole"), "form[action*='handler=Import']",
+            new() { ["text"] = text }));
         Faults(page).ShouldContain(sentence);
     }
 
@@ -106,7 +113,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
             await entry.WriteAsync("x"u8.ToArray());
         }
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/shop"), "form[action*='handler=Import']", [], ("bundle", "papers.zip", new ByteArrayContent(memory.ToArray()))));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/shop"), "form[action*='handler=Import']", [], ("bundle", "papers.zip",
+            new ByteArrayContent(memory.ToArray()))));
         Faults(page).ShouldContain("has no place in it");
     }
 
@@ -117,7 +125,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Poor_proof_readings_get_a_sentence(string readings, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = readings, ["conditions"] = "larch" }));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = readings,
+            ["conditions"] = "larch" }));
         Faults(page).ShouldContain(sentence);
         page.QuerySelector<IHtmlTextAreaElement>("#readings")!.Value.ShouldBe(readings);
         page.QuerySelector<IHtmlInputElement>("#conditions")!.Value.ShouldBe("larch");
@@ -149,7 +158,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_target_finer_than_the_instrument_is_refused()
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = "0.03 0.04 0.05", ["target"] = "0.005", ["resolution"] = "0.01" }));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]",
+            new() { ["readings"] = "0.03 0.04 0.05", ["target"] = "0.005", ["resolution"] = "0.01" }));
         Faults(page).ShouldContain("finer than a step of the instrument");
     }
 
@@ -161,8 +171,10 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Poor_findings_get_a_sentence(string severity, string hits, string sentence)
     {
         Visitor visitor = host.Visit();
-        string more = (await visitor.Page("/tag/31/state?Part=body")).QuerySelector<IHtmlAnchorElement>(".noted a[aria-label^='Say more about rust']")!.GetAttribute("href")!;
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page(more), "form[action*='handler=Change']", new() { ["severity"] = severity, ["hits"] = hits, ["points"] = hits.Length > 0 ? "50" : "", ["note"] = "near the toe" }));
+        string more = (await visitor.Page("/tag/31/state?Part=body"))
+            .QuerySelector<IHtmlAnchorElement>(".noted a[aria-label^='Say more about rust']")!.GetAttribute("href")!;
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page(more), "form[action*='handler=Change']", new() { ["severity"] = severity,
+            ["hits"] = hits, ["points"] = hits.Length > 0 ? "50" : "", ["note"] = "near the toe" }));
         Faults(page).ShouldContain(sentence);
         page.QuerySelector<IHtmlInputElement>("#note")!.Value.ShouldBe("near the toe");
     }
@@ -175,7 +187,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task What_is_known_of_its_past_needs_words_and_years(string words, string from, string to, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/origin"), "form[data-keep^=known]", new() { ["words"] = words, ["notBefore"] = from, ["notAfter"] = to }));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/tag/31/origin"), "form[data-keep^=known]", new() { ["words"] = words,
+            ["notBefore"] = from, ["notAfter"] = to }));
         Faults(page).ShouldContain(sentence);
         page.QuerySelector<IHtmlInputElement>("#notafter")!.Value.ShouldBe(to);
     }
@@ -186,7 +199,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_shop_cannot_be_boiling_or_under_water(string temperature, string humidity, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/shop"), "form[data-swap]", new() { ["name"] = "Loft", ["temperature"] = temperature, ["humidity"] = humidity, ["rust"] = "Citric" }));
+        IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/shop"), "form[data-swap]", new() { ["name"] = "Loft",
+            ["temperature"] = temperature, ["humidity"] = humidity, ["rust"] = "Citric" }));
         Faults(page).ShouldContain(sentence);
     }
 

@@ -20,7 +20,8 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         {
             db.Tags.Add(new Tag
             {
-                Number = first + i, Kind = "chisel", Name = $"Chisel {first + i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now, Aim = AimKind.Work,
+                Number = first + i, Kind = "chisel", Name = $"Chisel {first + i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now,
+                Aim = AimKind.Work,
                 Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, $"Photograph {first + i}", 1, 2, 3) { Order = 1 }],
             });
         }
@@ -41,7 +42,8 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
             await book.Save(newest);
             foreach ((Tag tag, string what) in new[] { (newest, "in the citric tub"), (done, "oil on the handle") })
             {
-                tag.Waits.Add(new Wait { Id = Guid.NewGuid(), Step = "soak", What = what, StartedAt = host.Time.GetUtcNow(), ReadyAt = host.Time.GetUtcNow().AddHours(4) });
+                tag.Waits.Add(new Wait { Id = Guid.NewGuid(), Step = "soak", What = what, StartedAt = host.Time.GetUtcNow(),
+                    ReadyAt = host.Time.GetUtcNow().AddHours(4) });
                 await book.Save(tag);
             }
             done.Status = TagStatus.Done;
@@ -68,7 +70,9 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
         TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
         RodDesk rods = scope.ServiceProvider.GetRequiredService<RodDesk>();
-        var made = new Tag { Kind = "chisel", ArrivedOn = DateOnly.FromDateTime(host.Time.GetUtcNow().Date), Steps = [new PlanStep("soak", Core.Rod.Stage.Derust, "Soak it", 1, 2, 3) { Order = 1, WaitMin = 240 }, new PlanStep("wash", Core.Rod.Stage.Wash, "Wash", 1, 2, 3) { Order = 2 }] };
+        var made = new Tag { Kind = "chisel", ArrivedOn = DateOnly.FromDateTime(host.Time.GetUtcNow().Date),
+            Steps = [new PlanStep("soak", Core.Rod.Stage.Derust, "Soak it", 1, 2, 3) { Order = 1, WaitMin = 240 }, new PlanStep("wash", Core.Rod.Stage.Wash,
+            "Wash", 1, 2, 3) { Order = 2 }] };
         await book.BookIn(made);
         Tag tag = (await book.Find(made.Number))!;
         PlanStep soak = tag.Steps.First(s => s.Key == "soak");
@@ -78,7 +82,8 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         await rods.Finish(tag, soak);
         tag.Waits.Count(w => w.EndedAt is null).ShouldBe(1);
         await book.ReadLog(tag);
-        tag.Log.Select(l => l.Kind).ShouldBe([LogKind.StepDone, LogKind.WaitBegun, LogKind.WaitEnded, LogKind.StepReopened, LogKind.StepDone, LogKind.WaitBegun], ignoreOrder: true);
+        tag.Log.Select(l => l.Kind).ShouldBe([LogKind.StepDone, LogKind.WaitBegun, LogKind.WaitEnded, LogKind.StepReopened, LogKind.StepDone,
+            LogKind.WaitBegun], ignoreOrder: true);
         (await host.Visit().Page($"/tag/{tag.Number}/log")).Body!.TextContent.ShouldContain("taken up again");
         (await host.Visit().Get("/")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }

@@ -15,7 +15,8 @@ public sealed class CountPageTests(DemoHost host) : IClassFixture<DemoHost>
 
     private static async Task<IHtmlDocument> Begin(Visitor visitor, Dictionary<string, string>? change = null)
     {
-        var fields = new Dictionary<string, string> { ["part"] = "body", ["kind"] = "CoatingLoss", ["round"] = "AsFound", ["points"] = "40", ["outline"] = Outline, ["reference"] = "240,225 950,225", ["length"] = "24.5 cm" };
+        var fields = new Dictionary<string, string> { ["part"] = "body", ["kind"] = "CoatingLoss", ["round"] = "AsFound", ["points"] = "40",
+            ["outline"] = Outline, ["reference"] = "240,225 950,225", ["length"] = "24.5 cm" };
         foreach ((string name, string value) in change ?? [])
         {
             fields[name] = value;
@@ -52,7 +53,8 @@ public sealed class CountPageTests(DemoHost host) : IClassFixture<DemoHost>
         {
             IHtmlDocument page = await Begin(visitor, new() { ["kind"] = "Rust", ["round"] = round });
             await visitor.Submit(page, "[data-answers-form]", new() { ["answers"] = answers });
-            page = await visitor.Page(page.QuerySelector("[data-answers-form]")!.GetAttribute("action")!.Replace("handler=Answers&", "", StringComparison.Ordinal));
+            page = await visitor.Page(page.QuerySelector("[data-answers-form]")!.GetAttribute("action")!.Replace("handler=Answers&", "",
+                StringComparison.Ordinal));
             if (round == "Finished")
             {
                 page.QuerySelector("main")!.TextContent.ShouldMatch(@"From as it came to after the work:\s+94 % to 6 %, 88 points less");

@@ -47,13 +47,15 @@ public sealed class DoorTests(GuardedHost host) : IClassFixture<GuardedHost>
     public async Task Signing_in_leads_nowhere_else()
     {
         Visitor visitor = host.Visit();
-        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/signin?to=https%3A%2F%2Felsewhere.example"), "form", new() { ["passphrase"] = GuardedHost.Secret });
+        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/signin?to=https%3A%2F%2Felsewhere.example"), "form",
+            new() { ["passphrase"] = GuardedHost.Secret });
         answer.Headers.Location!.ToString().ShouldBe("/");
     }
 
     [Fact]
     public void A_short_passphrase_is_refused_at_the_start() =>
-        Should.Throw<CannotOpenException>(() => ShopOptions.From([], name => name == "FOUNDLING_PASSPHRASE" ? "short" : null)).Message.ShouldContain("too short");
+        Should.Throw<CannotOpenException>(() => ShopOptions.From([], name => name == "FOUNDLING_PASSPHRASE" ? "short" : null))
+            .Message.ShouldContain("too short");
 
     [Fact]
     public void Options_are_read_from_the_command_line()
@@ -89,22 +91,26 @@ public sealed class DoorTests(GuardedHost host) : IClassFixture<GuardedHost>
 
 public sealed class ArchitectureTests
 {
-    private static readonly Architecture Solution = new ArchLoader().LoadAssemblies(typeof(Check).Assembly, typeof(FoundlingDb).Assembly, typeof(FoundlingApp).Assembly).Build();
+    private static readonly Architecture Solution = new ArchLoader().LoadAssemblies(typeof(Check).Assembly, typeof(FoundlingDb).Assembly,
+        typeof(FoundlingApp).Assembly).Build();
 
     private static void Holds<T>(T rule)
         where T : ArchUnitNET.Fluent.IArchRule => rule.Evaluate(Solution).Where(r => !r.Passed).Select(r => r.Description).ShouldBeEmpty();
 
     [Fact]
     public void Core_knows_nothing_of_the_other_layers() =>
-        Holds(Types().That().ResideInAssembly(typeof(Check).Assembly).Should().NotDependOnAny(Types().That().ResideInAssembly(typeof(FoundlingDb).Assembly, typeof(FoundlingApp).Assembly)));
+        Holds(Types().That().ResideInAssembly(typeof(Check).Assembly).Should().NotDependOnAny(Types().That()
+            .ResideInAssembly(typeof(FoundlingDb).Assembly, typeof(FoundlingApp).Assembly)));
 
     [Fact]
     public void Data_knows_nothing_of_the_web() =>
-        Holds(Types().That().ResideInAssembly(typeof(FoundlingDb).Assembly).Should().NotDependOnAny(Types().That().ResideInAssembly(typeof(FoundlingApp).Assembly)));
+        Holds(Types().That().ResideInAssembly(typeof(FoundlingDb).Assembly).Should().NotDependOnAny(Types().That()
+            .ResideInAssembly(typeof(FoundlingApp).Assembly)));
 
     [Fact]
     public void Core_references_only_mathematics() =>
-        typeof(Check).Assembly.GetReferencedAssemblies().Select(a => a.Name!).Where(n => !n.StartsWith("System", StringComparison.Ordinal)).ShouldBe(["MathNet.Numerics"]);
+        typeof(Check).Assembly.GetReferencedAssemblies().Select(a => a.Name!).Where(n =>
+            !n.StartsWith("System", StringComparison.Ordinal)).ShouldBe(["MathNet.Numerics"]);
 
     [Fact]
     public void Core_has_no_clock_and_no_hidden_chance()
@@ -116,6 +122,7 @@ public sealed class ArchitectureTests
         }
         string[] sources = Directory.GetFiles(Path.Combine(root, "src", "Foundling.Core"), "*.cs", SearchOption.AllDirectories);
         sources.Length.ShouldBeGreaterThan(30);
-        sources.Where(f => !f.Contains("/obj/", StringComparison.Ordinal)).Where(f => File.ReadAllText(f) is var text && (text.Contains("DateTime.Now") || text.Contains("UtcNow") || text.Contains("new Random()") || text.Contains("Random.Shared"))).ShouldBeEmpty();
+        sources.Where(f => !f.Contains("/obj/", StringComparison.Ordinal)).Where(f => File.ReadAllText(f) is var text
+            && (text.Contains("DateTime.Now") || text.Contains("UtcNow") || text.Contains("new Random()") || text.Contains("Random.Shared"))).ShouldBeEmpty();
     }
 }

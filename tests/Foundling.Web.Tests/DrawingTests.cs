@@ -32,7 +32,8 @@ public sealed partial class DrawingTests
     [Fact]
     public void A_rod_fills_its_length_and_marks_where_the_work_stands()
     {
-        List<PlanStep> steps = [.. Enumerable.Range(0, 5).Select(i => new PlanStep { Key = $"s{i}", Title = $"step {i}", LikelyMin = 10 + i, WaitMin = i == 2 ? 600 : null, State = i < 2 ? StepState.Done : StepState.Open })];
+        List<PlanStep> steps = [.. Enumerable.Range(0, 5).Select(i => new PlanStep { Key = $"s{i}", Title = $"step {i}", LikelyMin = 10 + i, WaitMin = i == 2
+            ? 600 : null, State = i < 2 ? StepState.Done : StepState.Open })];
         var rod = new RodView(steps, 400);
         rod.Pieces.Count.ShouldBe(6);
         rod.Pieces[^1].X.ShouldBeGreaterThan(300);
@@ -48,8 +49,10 @@ public sealed partial class DrawingTests
         Number = 31, Kind = "metal-bench-plane", LengthMm = 245, IronWidthMm = 50.8,
         Looks =
         [
-            new Look { Id = Guid.NewGuid(), Order = 1, Trait = "side_wing", Variant = "peaked" }, new Look { Id = Guid.NewGuid(), Order = 2, Trait = "cast_number", Variant = "behind_frog" },
-            new Look { Id = Guid.NewGuid(), Order = 3, Trait = "frog_seat", Variant = "machined_saddle", Confidence = Confidence.Likely }, new Look { Id = Guid.NewGuid(), Order = 4, Trait = "iron_mark", Variant = "boxed_name" },
+            new Look { Id = Guid.NewGuid(), Order = 1, Trait = "side_wing", Variant = "peaked" }, new Look { Id = Guid.NewGuid(), Order = 2,
+                Trait = "cast_number", Variant = "behind_frog" },
+            new Look { Id = Guid.NewGuid(), Order = 3, Trait = "frog_seat", Variant = "machined_saddle", Confidence = Confidence.Likely },
+                new Look { Id = Guid.NewGuid(), Order = 4, Trait = "iron_mark", Variant = "boxed_name" },
             new Look { Id = Guid.NewGuid(), Order = 5, Mark = MarkKind.PatentGranted, IssueYear = 1911, Part = "lever_cap", Reading = "Patent of 1911" },
         ],
     };
@@ -102,7 +105,8 @@ public sealed partial class DrawingTests
     [Fact]
     public void Marks_on_one_part_stand_side_by_side()
     {
-        ProfileView view = ProfileView.Of(Plane(), 720) with { Pins = [.. Enumerable.Range(1, 6).Select(i => new Pin("body", i.ToString(CultureInfo.InvariantCulture)))] };
+        ProfileView view = ProfileView.Of(Plane(), 720) with { Pins = [.. Enumerable.Range(1, 6).Select(i =>
+            new Pin("body", i.ToString(CultureInfo.InvariantCulture)))] };
         var pins = view.PlacedPins().ToList();
         pins.Count.ShouldBe(6);
         double apart = 9 * view.MmPerPx;
@@ -125,7 +129,8 @@ public sealed partial class DrawingTests
     }
 
     [Fact]
-    public void Tokens_have_the_corners_of_their_design() => Enumerable.Range(1, 60).Select(n => new TokenView(n)).ShouldAllBe(t => t.Corners.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length == t.Design.Sides && t.Turns.Count() == t.Design.Count);
+    public void Tokens_have_the_corners_of_their_design() => Enumerable.Range(1, 60).Select(n => new TokenView(n)).ShouldAllBe(t =>
+        t.Corners.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length == t.Design.Sides && t.Turns.Count() == t.Design.Count);
 
     [Theory]
     [InlineData(0.99, "almost certain")]

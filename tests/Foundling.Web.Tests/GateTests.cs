@@ -46,7 +46,8 @@ public sealed class GateTests(DemoHost host) : IClassFixture<DemoHost>
     [InlineData("LOCALHOST:5080")]
     [InlineData("127.0.0.1:5080")]
     [InlineData("[::1]")]
-    public async Task The_machines_own_names_are_answered(string name) => (await host.Visit().Send(To(HttpMethod.Get, "/shelf", name))).StatusCode.ShouldBe(HttpStatusCode.OK);
+    public async Task The_machines_own_names_are_answered(string name) =>
+        (await host.Visit().Send(To(HttpMethod.Get, "/shelf", name))).StatusCode.ShouldBe(HttpStatusCode.OK);
 
     [Theory]
     [InlineData("cross-site", "no-cors", "image", HttpStatusCode.Forbidden)]
@@ -56,7 +57,8 @@ public sealed class GateTests(DemoHost host) : IClassFixture<DemoHost>
     [InlineData("same-origin", "cors", "empty", HttpStatusCode.OK)]
     [InlineData("none", "navigate", "document", HttpStatusCode.OK)]
     public async Task What_another_site_embeds_reckons_nothing(string site, string mode, string dest, HttpStatusCode expected) =>
-        (await host.Visit().Send(To(HttpMethod.Get, "/gauges/edges/bevel?thickness_mm=3&bevel_face_mm=7", null, ("Sec-Fetch-Site", site), ("Sec-Fetch-Mode", mode), ("Sec-Fetch-Dest", dest)))).StatusCode.ShouldBe(expected);
+        (await host.Visit().Send(To(HttpMethod.Get, "/gauges/edges/bevel?thickness_mm=3&bevel_face_mm=7", null, ("Sec-Fetch-Site", site), ("Sec-Fetch-Mode",
+            mode), ("Sec-Fetch-Dest", dest)))).StatusCode.ShouldBe(expected);
 
     [Fact]
     public async Task What_another_site_posts_changes_nothing()
@@ -64,7 +66,8 @@ public sealed class GateTests(DemoHost host) : IClassFixture<DemoHost>
         HttpRequestMessage gauge = To(HttpMethod.Post, "/api/gauges/edges/bevel", null, ("Origin", "https://evil.example"));
         gauge.Content = new StringContent("""{"thickness_mm":3,"bevel_face_mm":7}""", Encoding.UTF8, "application/json");
         (await host.Visit().Send(gauge)).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
-        HttpRequestMessage navigated = To(HttpMethod.Post, "/units", null, ("Sec-Fetch-Site", "cross-site"), ("Sec-Fetch-Mode", "navigate"), ("Sec-Fetch-Dest", "document"));
+        HttpRequestMessage navigated = To(HttpMethod.Post, "/units", null, ("Sec-Fetch-Site", "cross-site"), ("Sec-Fetch-Mode", "navigate"), ("Sec-Fetch-Dest",
+            "document"));
         navigated.Content = new FormUrlEncodedContent([new("units", "in")]);
         (await host.Visit().Send(navigated)).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
     }
@@ -257,7 +260,8 @@ public sealed class GuardTests(GuardedHost host) : IClassFixture<GuardedHost>
             last = (await visitor.Submit(await visitor.Page("/signin"), "form", new() { ["passphrase"] = $"guess {i}" })).StatusCode;
         }
         last.ShouldBe(HttpStatusCode.TooManyRequests);
-        (await (await visitor.Submit(await visitor.Page("/signin"), "form", new() { ["passphrase"] = "again" })).Content.ReadAsStringAsync()).ShouldContain("then try again");
+        (await (await visitor.Submit(await visitor.Page("/signin"), "form", new() { ["passphrase"] = "again" })).Content.ReadAsStringAsync())
+            .ShouldContain("then try again");
         host.Time.Advance(TimeSpan.FromMinutes(2));
         (await visitor.Submit(await visitor.Page("/signin"), "form", new() { ["passphrase"] = GuardedHost.Secret })).StatusCode.ShouldBe(HttpStatusCode.Found);
     }
@@ -300,5 +304,6 @@ public sealed class GuardTests(GuardedHost host) : IClassFixture<GuardedHost>
     [InlineData("--data", "--demo")]
     [InlineData("--speed", "9")]
     [InlineData("shop")]
-    public void A_wrong_option_is_a_sentence(params string[] args) => Should.Throw<Data.Store.CannotOpenException>(() => ShopOptions.From(args, _ => null)).Message.ShouldNotContain("\n");
+    public void A_wrong_option_is_a_sentence(params string[] args) => Should.Throw<Data.Store.CannotOpenException>(() =>
+        ShopOptions.From(args, _ => null)).Message.ShouldNotContain("\n");
 }

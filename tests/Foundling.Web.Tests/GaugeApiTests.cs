@@ -10,7 +10,8 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
 {
     private async Task<(HttpStatusCode Status, JsonElement Body, string? Type)> Ask(string path, string json)
     {
-        HttpResponseMessage answer = await host.Visit().Send(new HttpRequestMessage(HttpMethod.Post, path) { Content = new StringContent(json, Encoding.UTF8, "application/json") });
+        HttpResponseMessage answer = await host.Visit().Send(new HttpRequestMessage(HttpMethod.Post, path) { Content = new StringContent(json, Encoding.UTF8,
+            "application/json") });
         string text = await answer.Content.ReadAsStringAsync();
         return (answer.StatusCode, JsonSerializer.Deserialize<JsonElement>(text), answer.Content.Headers.ContentType?.MediaType);
     }
@@ -35,7 +36,8 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
                 if (input.TryGetProperty("pattern_book", out _))
                 {
                     JsonElement book = document.RootElement[0].GetProperty("input");
-                    json = json.Replace("\"pattern_book\": \"pattern_book\"", $"\"pattern_book\": {{ \"traits\": {book.GetProperty("traits")}, \"lines\": {book.GetProperty("lines")} }}", StringComparison.Ordinal);
+                    json = json.Replace("\"pattern_book\": \"pattern_book\"",
+                        $"\"pattern_book\": {{ \"traits\": {book.GetProperty("traits")}, \"lines\": {book.GetProperty("lines")} }}", StringComparison.Ordinal);
                 }
                 (HttpStatusCode status, JsonElement body, string? type) = await Ask($"/api/gauges/{room}/{calculation}", json);
                 JsonElement expected = example.GetProperty("expected");
@@ -127,7 +129,8 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
         }
         pages.ShouldBeGreaterThan(10);
         (await visitor.Page("/gauges/edges/bevel?thickness_mm=2.2&bevel_face_mm=5.2")).QuerySelector("table")!.TextContent.ShouldContain("25.029 °");
-        (await visitor.Page("/gauges/edges/bevel?thickness_mm=1/8%22&bevel_face_mm=two")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"two\" is not a length");
+        (await visitor.Page("/gauges/edges/bevel?thickness_mm=1/8%22&bevel_face_mm=two"))
+            .QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"two\" is not a length");
         (await visitor.Get("/gauges/edges/spoon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
@@ -137,11 +140,14 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
         Visitor visitor = host.Visit();
         const string Iron = "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30";
         (await visitor.Page(Iron + "&pits=")).QuerySelector("table").ShouldNotBeNull();
-        (await visitor.Page(Iron + "&pits=0.1+3")).QuerySelector("table")!.TextContent.ShouldNotContain("{", customMessage: "a result within a result is a table, too");
+        (await visitor.Page(Iron + "&pits=0.1+3")).QuerySelector("table")!.TextContent.ShouldNotContain("{",
+            customMessage: "a result within a result is a table, too");
         (await visitor.Page(Iron + "&pits=0.1+3%0A0.2+5+1")).QuerySelector("table").ShouldNotBeNull();
         (await visitor.Page(Iron + "&pits=0.1")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("on each line");
         (await visitor.Page(Iron + "&pits=deep+3")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"deep\" is not a length");
-        (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+2+thou&direction=at_most&target_mm=0.05")).QuerySelector(".fault:not(:empty)").ShouldNotBeNull();
-        (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+0.03&direction=at_most&target_mm=0.05")).QuerySelector("table")!.TextContent.ShouldContain("met");
+        (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+2+thou&direction=at_most&target_mm=0.05")).QuerySelector(".fault:not(:empty)")
+            .ShouldNotBeNull();
+        (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+0.03&direction=at_most&target_mm=0.05"))
+            .QuerySelector("table")!.TextContent.ShouldContain("met");
     }
 }

@@ -21,12 +21,14 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
         return new ByteArrayContent(data.ToArray());
     }
 
-    private static Task<HttpResponseMessage> Note(Visitor visitor, IHtmlDocument page, string text) => visitor.Submit(page, "form[data-keep^=note]", new() { ["note"] = text });
+    private static Task<HttpResponseMessage> Note(Visitor visitor, IHtmlDocument page, string text) => visitor.Submit(page, "form[data-keep^=note]",
+        new() { ["note"] = text });
 
     private async Task<List<string>> Notes(int tag)
     {
         await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
-        return await scope.ServiceProvider.GetRequiredService<FoundlingDb>().Set<LogEntry>().Where(e => EF.Property<int>(e, "TagNumber") == tag && e.Kind == LogKind.Note).Select(e => e.Text).ToListAsync();
+        return await scope.ServiceProvider.GetRequiredService<FoundlingDb>().Set<LogEntry>().Where(e => EF.Property<int>(e, "TagNumber") == tag
+            && e.Kind == LogKind.Note).Select(e => e.Text).ToListAsync();
     }
 
     [Fact]
@@ -36,12 +38,15 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor sender = host.Visit(), other = host.Visit();
         IHtmlDocument book = await sender.Page("/tag/38/book");
         await store.Turn.WaitAsync();
-        Task<HttpResponseMessage> upload = sender.Submit(book, "form[action*='handler=Pictures']", [], ("pictures", "a.png", Picture(61)), ("pictures", "b.png", Picture(62)));
+        Task<HttpResponseMessage> upload = sender.Submit(book, "form[action*='handler=Pictures']", [], ("pictures", "a.png", Picture(61)),
+            ("pictures", "b.png", Picture(62)));
         try
         {
             (await Note(other, await other.Page("/tag/38/log"), "written meanwhile")).StatusCode.ShouldBe(HttpStatusCode.Found);
-            (await other.Submit(await other.Page("/tag/38/state?Part=fixed_jaw"), "form[action*='handler=Find']", new() { ["kind"] = "Rust", ["severity"] = "2", ["round"] = "AsFound" })).StatusCode.ShouldBe(HttpStatusCode.Found);
-            (await other.Submit(await other.Page("/shop"), "form[data-keep=shop]", new() { ["name"] = "Skerrow Slip", ["temperature"] = "15", ["humidity"] = "66", ["rate"] = "12", ["dress"] = "the loft's blue" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+            (await other.Submit(await other.Page("/tag/38/state?Part=fixed_jaw"), "form[action*='handler=Find']", new() { ["kind"] = "Rust",
+                ["severity"] = "2", ["round"] = "AsFound" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+            (await other.Submit(await other.Page("/shop"), "form[data-keep=shop]", new() { ["name"] = "Skerrow Slip", ["temperature"] = "15",
+                ["humidity"] = "66", ["rate"] = "12", ["dress"] = "the loft's blue" })).StatusCode.ShouldBe(HttpStatusCode.Found);
             upload.IsCompleted.ShouldBeFalse();
         }
         finally
@@ -91,7 +96,8 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task What_two_people_change_on_a_tag_at_once_is_joined()
     {
         await using AsyncServiceScope first = host.Services.CreateAsyncScope(), second = host.Services.CreateAsyncScope();
-        Data.Tags.TagBook here = first.ServiceProvider.GetRequiredService<Data.Tags.TagBook>(), there = second.ServiceProvider.GetRequiredService<Data.Tags.TagBook>();
+        Data.Tags.TagBook here = first.ServiceProvider.GetRequiredService<Data.Tags.TagBook>(),
+            there = second.ServiceProvider.GetRequiredService<Data.Tags.TagBook>();
         Tag mine = (await here.Find(35))!, theirs = (await there.Find(35))!;
         mine.Wish = "as new";
         theirs.Story = "from the sail loft";
@@ -133,12 +139,15 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor here = host.Visit(), there = host.Visit();
         const string Form = "form[action*='handler=Find']";
         IHtmlDocument mine = await here.Page("/tag/42/state?Part=blade"), theirs = await there.Page("/tag/42/state?Part=blade");
-        (await there.Submit(theirs, Form, new() { ["kind"] = "Rust", ["severity"] = "4", ["note"] = "deep, by the edge", ["round"] = "Washed" })).StatusCode.ShouldBe(HttpStatusCode.Found);
-        IHtmlDocument told = await Visitor.Read(await here.Submit(mine, Form, new() { ["kind"] = "Rust", ["severity"] = "1", ["note"] = "", ["round"] = "Washed" }));
+        (await there.Submit(theirs, Form, new() { ["kind"] = "Rust", ["severity"] = "4", ["note"] = "deep, by the edge", ["round"] = "Washed" }))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
+        IHtmlDocument told = await Visitor.Read(await here.Submit(mine, Form, new() { ["kind"] = "Rust", ["severity"] = "1", ["note"] = "",
+            ["round"] = "Washed" }));
         told.QuerySelector(Form + " .notice.bad")!.TextContent.ShouldContain("deep, by the edge");
         (await here.Page("/tag/42/state")).Body!.TextContent.ShouldContain("deep, by the edge");
         // Another finding on the same part is in nobody's way.
-        (await here.Submit(mine, Form, new() { ["kind"] = "Pitting", ["severity"] = "2", ["note"] = "", ["round"] = "Washed" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await here.Submit(mine, Form, new() { ["kind"] = "Pitting", ["severity"] = "2", ["note"] = "", ["round"] = "Washed" }))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
     }
 
     [Fact]
@@ -146,23 +155,29 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor here = host.Visit(), there = host.Visit();
         IHtmlDocument mine = await here.Page("/shop"), theirs = await there.Page("/shop");
-        Dictionary<string, string> Shop(string temperature, string humidity) => new() { ["name"] = "Skerrow Slip", ["dress"] = "the loft's blue", ["rate"] = "12", ["temperature"] = temperature, ["humidity"] = humidity };
+        Dictionary<string, string> Shop(string temperature, string humidity) => new() { ["name"] = "Skerrow Slip", ["dress"] = "the loft's blue",
+            ["rate"] = "12", ["temperature"] = temperature, ["humidity"] = humidity };
         string t = mine.QuerySelector<IHtmlInputElement>("#temperature")!.Value, h = mine.QuerySelector<IHtmlInputElement>("#humidity")!.Value;
         (await there.Submit(theirs, "form[data-keep=shop]", Shop("17", h))).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await here.Submit(mine, "form[data-keep=shop]", Shop(t, "71"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument shop = await here.Page("/shop");
         (shop.QuerySelector<IHtmlInputElement>("#temperature")!.Value, shop.QuerySelector<IHtmlInputElement>("#humidity")!.Value).ShouldBe(("17", "71"));
 
-        string line = (await here.Page("/patterns")).QuerySelector<IHtmlAnchorElement>("a[href^='/patterns/']:not([href*='trait']):not([href*='?'])")!.GetAttribute("href")!;
+        string line = (await here.Page("/patterns"))
+            .QuerySelector<IHtmlAnchorElement>("a[href^='/patterns/']:not([href*='trait']):not([href*='?'])")!.GetAttribute("href")!;
         IHtmlDocument a = await here.Page(line), stale = await here.Page(line), b = await there.Page(line);
-        Dictionary<string, string> About(IHtmlDocument page, string note, string source) => new[] { "maker", "range", "first", "last", "share" }.ToDictionary(f => f, f => page.QuerySelector<IHtmlInputElement>("#" + f)!.Value)
-            .Concat([new("note", note), new("source", source), new("kinds", page.QuerySelector<IHtmlInputElement>("input[name=kinds][checked]")!.Value)]).ToDictionary();
+        Dictionary<string, string> About(IHtmlDocument page, string note, string source) => new[] { "maker", "range", "first", "last",
+            "share" }.ToDictionary(f => f, f => page.QuerySelector<IHtmlInputElement>("#" + f)!.Value)
+            .Concat([new("note", note), new("source", source), new("kinds", page.QuerySelector<IHtmlInputElement>("input[name=kinds][checked]")!.Value)])
+                .ToDictionary();
         string noted = a.QuerySelector<IHtmlTextAreaElement>("#note")!.Value, from = a.QuerySelector<IHtmlInputElement>("#source")!.Value;
         (await there.Submit(b, "form[data-keep^=line]", About(b, "moved works in 1911", from))).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await here.Submit(a, "form[data-keep^=line]", About(a, noted, "a catalogue"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument both = await here.Page(line);
-        (both.QuerySelector<IHtmlTextAreaElement>("#note")!.Value, both.QuerySelector<IHtmlInputElement>("#source")!.Value).ShouldBe(("moved works in 1911", "a catalogue"));
-        (await Visitor.Read(await here.Submit(stale, "form[data-keep^=line]", About(stale, "bought by others", "a catalogue")))).QuerySelector("form[data-keep^=line] .notice.bad")!.TextContent.ShouldContain("moved works in 1911");
+        (both.QuerySelector<IHtmlTextAreaElement>("#note")!.Value, both.QuerySelector<IHtmlInputElement>("#source")!.Value)
+            .ShouldBe(("moved works in 1911", "a catalogue"));
+        (await Visitor.Read(await here.Submit(stale, "form[data-keep^=line]", About(stale, "bought by others", "a catalogue"))))
+            .QuerySelector("form[data-keep^=line] .notice.bad")!.TextContent.ShouldContain("moved works in 1911");
 
         var size = new Dictionary<string, string> { ["size"] = "PT-99", ["length"] = "300", ["iron"] = "50", ["from"] = "", ["to"] = "" };
         (await there.Submit(await there.Page(line), "form[data-keep^=sizes]", size)).StatusCode.ShouldBe(HttpStatusCode.Found);

@@ -17,7 +17,8 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_lot_is_put_together_and_its_price_shared_out()
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Follow(visitor, await visitor.Submit(await visitor.Page("/lots"), "form[data-keep=newlot]", new() { ["name"] = "The oak chest", ["price"] = "£50", ["story"] = "From the loft of the old ferry" }));
+        IHtmlDocument page = await Follow(visitor, await visitor.Submit(await visitor.Page("/lots"), "form[data-keep=newlot]",
+            new() { ["name"] = "The oak chest", ["price"] = "£50", ["story"] = "From the loft of the old ferry" }));
         foreach (string number in new[] { "19", "22", "24" })
         {
             page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Put']", new() { ["tag"] = number }));
@@ -35,7 +36,8 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_lot_without_a_name_or_with_an_odd_price_gets_a_sentence(string name, string price, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/lots"), "form[data-keep=newlot]", new() { ["name"] = name, ["price"] = price, ["story"] = "" }));
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/lots"), "form[data-keep=newlot]", new() { ["name"] = name,
+            ["price"] = price, ["story"] = "" }));
         page.QuerySelector(".notice.bad")!.TextContent.ShouldContain(sentence);
     }
 
@@ -45,7 +47,9 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor here = host.Visit(), there = host.Visit();
         IHtmlDocument mine = await here.Page("/tag/38/book"), theirs = await there.Page("/tag/38/book");
         const string Form = "form[data-keep^=book]";
-        Dictionary<string, string> Fields(IHtmlDocument page, string story) => ((IHtmlFormElement)page.QuerySelector(Form)!).Elements.OfType<IHtmlInputElement>().Where(i => i.Type is not ("hidden" or "file" or "radio") && i.Name is not null)
+        Dictionary<string, string> Fields(IHtmlDocument page, string story) =>
+            ((IHtmlFormElement)page.QuerySelector(Form)!).Elements.OfType<IHtmlInputElement>().Where(i => i.Type is not ("hidden" or "file" or "radio")
+            && i.Name is not null)
             .ToDictionary(i => i.Name!, i => i.Value).Concat([new("Form.Kind", "adjustable-wrench"), new("Form.Story", story)]).ToDictionary();
         (await there.Submit(theirs, Form, Fields(theirs, "the jaw was filed"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument refused = await Visitor.Read(await here.Submit(mine, Form, Fields(mine, "the knurl was packed")));
@@ -61,7 +65,8 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         IHtmlDocument page = await host.Visit().Page("/tag/31/condition");
         string report = page.QuerySelector("article")!.TextContent;
-        foreach (string expected in new[] { "43 %, 33 to 54, by 84 points", "after washing", "0.08 mm ± 0.02 mm", "chatters and tracks", "3.00 mm from the edge" })
+        foreach (string expected in new[] { "43 %, 33 to 54, by 84 points", "after washing", "0.08 mm ± 0.02 mm", "chatters and tracks",
+            "3.00 mm from the edge" })
         {
             report.ShouldContain(expected);
         }
@@ -82,12 +87,14 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Parts_worth_saving_go_into_the_box_once_and_are_offered_to_the_next_tool()
     {
         Visitor visitor = host.Visit();
-        async Task<IHtmlDocument> Note(string number, string part, string kind, string degree, string place = "") => await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={part}"), "form[data-keep^=find]",
+        async Task<IHtmlDocument> Note(string number, string part, string kind, string degree, string place = "") => await Follow(visitor,
+            await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={part}"), "form[data-keep^=find]",
             new() { ["kind"] = kind, ["severity"] = degree, ["round"] = "AsFound", ["place"] = place }));
         IHtmlDocument cracked = await Note("19", "body", "Crack", "3", "mouth");
         for (int i = 0; i < 2; i++)
         {
-            (await visitor.Submit(cracked, "form[action*='SaveParts']", new() { ["_once"] = $"box-{i}" })).Headers.Location!.ToString().ShouldBe("/stores/parts");
+            (await visitor.Submit(cracked, "form[action*='SaveParts']", new() { ["_once"] = $"box-{i}" })).Headers.Location!.ToString()
+                .ShouldBe("/stores/parts");
         }
         IHtmlDocument box = await visitor.Page("/stores/parts");
         box.QuerySelectorAll(".boxed li b").Count(b => b.TextContent == "Knob").ShouldBe(1);
@@ -107,7 +114,8 @@ public sealed class LotPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_part_nobody_knows_is_not_put_in(string part, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/stores/parts"), "form[data-keep=newpart]", new() { ["part"] = part, ["note"] = "" }));
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/stores/parts"), "form[data-keep=newpart]", new() { ["part"] = part,
+            ["note"] = "" }));
         page.QuerySelector(".notice.bad")!.TextContent.ShouldContain(sentence);
     }
 }

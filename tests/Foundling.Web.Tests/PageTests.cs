@@ -7,8 +7,14 @@ public sealed class PageTests(DemoHost host) : IClassFixture<DemoHost>
 {
     public static TheoryData<string> Pages() =>
     [
-        "/", "/shelf", "/shelf?Find=plane", "/shelf?Find=nothing+like+it", "/new", "/clock", "/shop", "/gauges", "/tag/31/origin", "/tag/31/state", "/tag/31/state?Part=iron", "/tag/31/aim", "/tag/31/rod", "/tag/31/log",
-        "/tag/31/rod?show=stage", "/tag/31/rod?show=sitting", "/tag/31/rod?was=rust%3Dcitric", "/tag/31/rod?was=nonsense", "/tag/31/ways", "/tag/33/ways", "/tag/35/ways", "/tag/31/needs", "/tag/42/needs", "/tag/31/rules", "/tag/42/rules", "/tag/33/aim", "/tag/30/rod", "/tag/31/sole", "/tag/31/proof", "/tag/31/papers", "/tag/31/book", "/tag/17/proof", "/tag/42/origin", "/tag/42/rod", "/tag/40/origin", "/tag/22/state", "/tag/24/sole", "/stall", "/lots", "/stores/parts", "/stores/supplies", "/tag/31/condition", "/tag/24/state?Apart=True", "/patterns", "/patterns/pellow_tarn_bench", "/patterns/trait/knob_form", "/patterns/trait/new?line=quillan_hand", "/marks", "/marks?mark=1,0?8,2??&tag=31", "/marks?top=X&left=G", "/identify", "/identify?length=245&look=side_wing:peaked&look=nonsense", "/tag/31/origin?Near=true&mark=Pat.+Apr.+19,+1910",
+        "/", "/shelf", "/shelf?Find=plane", "/shelf?Find=nothing+like+it", "/new", "/clock", "/shop", "/gauges", "/tag/31/origin", "/tag/31/state",
+            "/tag/31/state?Part=iron", "/tag/31/aim", "/tag/31/rod", "/tag/31/log",
+        "/tag/31/rod?show=stage", "/tag/31/rod?show=sitting", "/tag/31/rod?was=rust%3Dcitric", "/tag/31/rod?was=nonsense", "/tag/31/ways", "/tag/33/ways",
+            "/tag/35/ways", "/tag/31/needs", "/tag/42/needs", "/tag/31/rules", "/tag/42/rules", "/tag/33/aim", "/tag/30/rod", "/tag/31/sole", "/tag/31/proof",
+            "/tag/31/papers", "/tag/31/book", "/tag/17/proof", "/tag/42/origin", "/tag/42/rod", "/tag/40/origin", "/tag/22/state", "/tag/24/sole", "/stall",
+            "/lots", "/stores/parts", "/stores/supplies", "/tag/31/condition", "/tag/24/state?Apart=True", "/patterns", "/patterns/pellow_tarn_bench",
+            "/patterns/trait/knob_form", "/patterns/trait/new?line=quillan_hand", "/marks", "/marks?mark=1,0?8,2??&tag=31", "/marks?top=X&left=G", "/identify",
+            "/identify?length=245&look=side_wing:peaked&look=nonsense", "/tag/31/origin?Near=true&mark=Pat.+Apr.+19,+1910",
     ];
 
     [Theory]
@@ -41,7 +47,8 @@ public sealed class PageTests(DemoHost host) : IClassFixture<DemoHost>
     [Fact]
     public async Task A_form_without_its_token_is_refused()
     {
-        HttpResponseMessage answer = await host.Visit().Send(new HttpRequestMessage(HttpMethod.Post, "/tag/31/log?handler=Note") { Content = new FormUrlEncodedContent([new("note", "forged")]) });
+        HttpResponseMessage answer = await host.Visit().Send(new HttpRequestMessage(HttpMethod.Post,
+            "/tag/31/log?handler=Note") { Content = new FormUrlEncodedContent([new("note", "forged")]) });
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await (await host.Visit().Get("/tag/31/log")).Content.ReadAsStringAsync()).ShouldNotContain("forged");
     }
@@ -84,7 +91,8 @@ public sealed class PageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/38/log");
-        HttpResponseMessage[] answers = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => visitor.Submit(page, "form[action*='handler=Note']", new() { ["note"] = "clicked in a hurry" })));
+        HttpResponseMessage[] answers = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ =>
+            visitor.Submit(page, "form[action*='handler=Note']", new() { ["note"] = "clicked in a hurry" })));
         answers.ShouldAllBe(a => a.StatusCode == HttpStatusCode.Found && a.Headers.Location!.ToString() == "/tag/38/log");
         string text = (await visitor.Page("/tag/38/log")).QuerySelector("ul.list")!.TextContent;
         text.Split("clicked in a hurry").Length.ShouldBe(2);

@@ -29,7 +29,8 @@ public sealed class PapersPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         Row(await visitor.Page("/tag/40/papers"), "Made").ShouldNotContain("cannot both be right");
-        (await visitor.Submit(await visitor.Page("/tag/40/origin"), "form[action*='handler=Known']", new() { ["words"] = "Cut with the year 1931", ["notBefore"] = "1931", ["certain"] = "true" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Submit(await visitor.Page("/tag/40/origin"), "form[action*='handler=Known']", new() { ["words"] = "Cut with the year 1931",
+            ["notBefore"] = "1931", ["certain"] = "true" })).StatusCode.ShouldBe(HttpStatusCode.Found);
         string made = Row(await visitor.Page("/tag/40/papers"), "Made");
         made.ShouldContain("These cannot both be right:");
         made.ShouldContain("cut with the year 1931");
@@ -40,7 +41,8 @@ public sealed class PapersPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         async Task Write(string text, bool papers) =>
-            (await visitor.Submit(await visitor.Page("/tag/24/log"), "form[action*='handler=Note']", papers ? new() { ["note"] = text, ["papers"] = "true" } : new() { ["note"] = text })).StatusCode.ShouldBe(HttpStatusCode.Found);
+            (await visitor.Submit(await visitor.Page("/tag/24/log"), "form[action*='handler=Note']", papers ? new() { ["note"] = text, ["papers"] = "true" }
+                : new() { ["note"] = text })).StatusCode.ShouldBe(HttpStatusCode.Found);
         await Write("The jaw pin is a new one.", true);
         await Write("Buy more tea.", false);
         string notes = Row(await visitor.Page("/tag/24/papers"), "Notes");

@@ -19,7 +19,8 @@ public sealed class PatternPageTests(DemoHost host) : IClassFixture<DemoHost>
         return await visitor.Page(answer.Headers.Location!.ToString());
     }
 
-    private static string Years(IHtmlDocument page, string trait, string variant) => page.QuerySelector($"[data-trait={trait}][data-variant={variant}]")!.GetAttribute("data-years")!;
+    private static string Years(IHtmlDocument page, string trait, string variant) =>
+        page.QuerySelector($"[data-trait={trait}][data-variant={variant}]")!.GetAttribute("data-years")!;
 
     [Fact]
     public async Task Years_change_from_the_chart_and_can_be_taken_back()
@@ -27,7 +28,8 @@ public sealed class PatternPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page(Line);
         string before = Years(page, "jaw_back", "rounded");
-        page = await Follow(visitor, await visitor.Submit(page, "#years-form", new() { ["trait"] = "jaw_back", ["variant"] = "rounded", ["a"] = "1900", ["b"] = "1902", ["c"] = "1920", ["d"] = "1925" }));
+        page = await Follow(visitor, await visitor.Submit(page, "#years-form", new() { ["trait"] = "jaw_back", ["variant"] = "rounded", ["a"] = "1900",
+            ["b"] = "1902", ["c"] = "1920", ["d"] = "1925" }));
         Years(page, "jaw_back", "rounded").ShouldBe("1900,1902,1920,1925");
         page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Undo']", []));
         Years(page, "jaw_back", "rounded").ShouldBe(before);
@@ -44,7 +46,8 @@ public sealed class PatternPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Years_that_cannot_be_get_a_sentence(string a, string b, string c, string d, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page(Line), "#years-form", new() { ["trait"] = "jaw_back", ["variant"] = "ribbed", ["a"] = a, ["b"] = b, ["c"] = c, ["d"] = d }));
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page(Line), "#years-form", new() { ["trait"] = "jaw_back",
+            ["variant"] = "ribbed", ["a"] = a, ["b"] = b, ["c"] = c, ["d"] = d }));
         page.QuerySelector(".notice.bad")!.TextContent.ShouldContain(sentence);
     }
 
@@ -56,7 +59,8 @@ public sealed class PatternPageTests(DemoHost host) : IClassFixture<DemoHost>
         var form = (IHtmlFormElement)page.QuerySelector("form:has(input[name=trait][value=pinions]) table")!.Closest("form")!;
         var fields = new FormUrlEncodedContent([
             new("__RequestVerificationToken", form.QuerySelector<IHtmlInputElement>("[name=__RequestVerificationToken]")!.Value), new("trait", "pinions"),
-            new("variant", "single"), new("a", ""), new("b", ""), new("c", "1900"), new("d", "1905"), new("source", "a catalogue"), new("note", ""), new("used", "single"),
+            new("variant", "single"), new("a", ""), new("b", ""), new("c", "1900"), new("d", "1905"), new("source", "a catalogue"), new("note", ""),
+                new("used", "single"),
             new("variant", "double"), new("a", "1899"), new("b", "1904"), new("c", ""), new("d", ""), new("source", ""), new("note", ""), new("used", "double"),
             new("variant", "idler"), new("a", ""), new("b", ""), new("c", ""), new("d", ""), new("source", ""), new("note", ""),
         ]);
@@ -72,15 +76,18 @@ public sealed class PatternPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_line_is_started_given_a_new_trait_copied_and_taken_out()
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Follow(visitor, await visitor.Submit(await visitor.Page("/patterns"), "form[data-keep=newline]", new() { ["maker"] = "Thole & Daughters", ["range"] = "braces", ["first"] = "1880", ["last"] = "1930", ["kind"] = "brace" }));
+        IHtmlDocument page = await Follow(visitor, await visitor.Submit(await visitor.Page("/patterns"), "form[data-keep=newline]",
+            new() { ["maker"] = "Thole & Daughters", ["range"] = "braces", ["first"] = "1880", ["last"] = "1930", ["kind"] = "brace" }));
         page.QuerySelector("h1")!.TextContent.ShouldBe("Thole & Daughters");
         page = await visitor.Page("/patterns/trait/new?line=thole_daughters_braces");
         var form = (IHtmlFormElement)page.QuerySelector("main form:has(#name)")!;
         page = await Follow(visitor, await visitor.Send(new HttpRequestMessage(HttpMethod.Post, form.GetAttribute("action"))
         {
             Content = new FormUrlEncodedContent([
-                new("__RequestVerificationToken", form.QuerySelector<IHtmlInputElement>("[name=__RequestVerificationToken]")!.Value), new("name", "Head of the brace"), new("part", "body"), new("effort", "Glance"), new("note", "turn it over"),
-                new("id", ""), new("title", "flat"), new("drawn", "M1 1L20 20"), new("filled", ""), new("pale", ""), new("like", ""), new("id", ""), new("title", "domed"), new("drawn", ""), new("filled", ""), new("pale", ""), new("like", "knob_form/low_bun"),
+                new("__RequestVerificationToken", form.QuerySelector<IHtmlInputElement>("[name=__RequestVerificationToken]")!.Value),
+                    new("name", "Head of the brace"), new("part", "body"), new("effort", "Glance"), new("note", "turn it over"),
+                new("id", ""), new("title", "flat"), new("drawn", "M1 1L20 20"), new("filled", ""), new("pale", ""), new("like", ""), new("id", ""),
+                    new("title", "domed"), new("drawn", ""), new("filled", ""), new("pale", ""), new("like", "knob_form/low_bun"),
             ]),
         }));
         page.QuerySelectorAll("[data-trait=head_of_the_brace]").Length.ShouldBe(2);
@@ -111,7 +118,8 @@ public sealed class PatternPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_file_that_is_no_book_gets_a_sentence(string text, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/patterns"), "form[action*='handler=Import']", [], ("file", "x.csv", new ByteArrayContent(Encoding.UTF8.GetBytes(text)))));
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/patterns"), "form[action*='handler=Import']", [],
+            ("file", "x.csv", new ByteArrayContent(Encoding.UTF8.GetBytes(text)))));
         page.QuerySelector(".notice.bad")!.TextContent.ShouldContain(sentence);
     }
 

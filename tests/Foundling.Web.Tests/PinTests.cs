@@ -28,7 +28,8 @@ public sealed class PinTests
         // Every third part carries two findings, as rusty tools do.
         var view = new ProfileView(profile, width, kind)
         {
-            Pins = [.. profile.Parts.SelectMany((p, i) => Enumerable.Repeat(new Pin(p.Part, i.ToString(System.Globalization.CultureInfo.InvariantCulture)), i % 3 == 0 ? 2 : 1)).Take(12)],
+            Pins = [.. profile.Parts.SelectMany((p, i) => Enumerable.Repeat(new Pin(p.Part, i.ToString(System.Globalization.CultureInfo.InvariantCulture)),
+                i % 3 == 0 ? 2 : 1)).Take(12)],
         };
         List<(double X, double Y, string Text)> pins = [.. view.PlacedPins()];
         pins.Count.ShouldBe(view.Pins.Count);

@@ -9,7 +9,8 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
 {
     private static async Task<IHtmlDocument> Follow(Visitor visitor, HttpResponseMessage answer)
     {
-        answer.StatusCode.ShouldBe(HttpStatusCode.Found, string.Join(' ', (await Visitor.Read(answer)).QuerySelectorAll(".fault, [role=alert]").Select(f => f.TextContent)));
+        answer.StatusCode.ShouldBe(HttpStatusCode.Found, string.Join(' ', (await Visitor.Read(answer)).QuerySelectorAll(".fault, [role=alert]").Select(f =>
+            f.TextContent)));
         return await visitor.Page(answer.Headers.Location!.ToString());
     }
 
@@ -17,7 +18,8 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
 
     private static async Task<string> Planned(Visitor visitor, string kind)
     {
-        HttpResponseMessage booked = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = kind, ["Form.Price"] = "14" });
+        HttpResponseMessage booked = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = kind,
+            ["Form.Price"] = "14" });
         string tag = $"/tag/{booked.Headers.Location!.ToString().Split('/')[2]}";
         await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/state?Part=body"), "form[data-keep^=find]", new() { ["found"] = "Rust:3" }));
         await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/aim"), "form[action$='/aim']", new() { ["aim"] = "Work" }));
@@ -54,7 +56,8 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
         string tag = await Planned(visitor, "metal-bench-plane");
         IHtmlDocument ways = await visitor.Page($"{tag}/ways");
         await Follow(visitor, await visitor.Submit(ways, "#rust form[action*='handler=Take']", []));
-        ways = await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/ways"), "#rust form[action*='handler=Because']", new() { ["reason"] = "the bath is mixed already" }));
+        ways = await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/ways"), "#rust form[action*='handler=Because']",
+            new() { ["reason"] = "the bath is mixed already" }));
         ways.QuerySelector("#rust")!.TextContent.ShouldContain("Chosen for this tool: the bath is mixed already");
         await Follow(visitor, await visitor.Submit(ways, "#rust tr:not(.on) form[action*='handler=Take']", []));
         (await visitor.Page($"{tag}/ways")).QuerySelector("#rust")!.TextContent.ShouldNotContain("the bath is mixed already");
@@ -65,10 +68,14 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         string tag = await Planned(visitor, "metal-bench-plane");
-        Said(await Visitor.Read(await visitor.Submit(await visitor.Page($"{tag}/log"), "form[action*='handler=Spent']", new() { ["what"] = "", ["amount"] = "much" }))).ShouldContain("not an amount of money");
-        await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/log"), "form[action*='handler=Spent']", new() { ["what"] = "cap iron screw", ["amount"] = "6.50" }));
-        Said(await Visitor.Read(await visitor.Submit(await visitor.Page($"{tag}/papers"), "form[action*='handler=Status']", new() { ["status"] = "Left", ["sold"] = "sixty" }))).ShouldContain("not an amount of money");
-        IHtmlDocument papers = await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/papers"), "form[action*='handler=Status']", new() { ["status"] = "Left", ["sold"] = "60" }));
+        Said(await Visitor.Read(await visitor.Submit(await visitor.Page($"{tag}/log"), "form[action*='handler=Spent']", new() { ["what"] = "",
+            ["amount"] = "much" }))).ShouldContain("not an amount of money");
+        await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/log"), "form[action*='handler=Spent']", new() { ["what"] = "cap iron screw",
+            ["amount"] = "6.50" }));
+        Said(await Visitor.Read(await visitor.Submit(await visitor.Page($"{tag}/papers"), "form[action*='handler=Status']", new() { ["status"] = "Left",
+            ["sold"] = "sixty" }))).ShouldContain("not an amount of money");
+        IHtmlDocument papers = await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/papers"), "form[action*='handler=Status']",
+            new() { ["status"] = "Left", ["sold"] = "60" }));
         string money = (await visitor.Page($"{tag}/log")).QuerySelector("#money + .sheet")!.TextContent;
         money.ShouldContain("Paid 14, spent since 6.5; sold for 60, so 40 is left");
         papers.QuerySelector("article")!.TextContent.ShouldNotContain("6.5");
@@ -80,11 +87,13 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         string tag = await Planned(visitor, "metal-bench-plane");
         IHtmlDocument needs = await visitor.Page($"{tag}/needs");
-        var form = (IHtmlFormElement)needs.QuerySelectorAll(".needs form").First(f => f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light oil");
+        var form = (IHtmlFormElement)needs.QuerySelectorAll(".needs form").First(f =>
+            f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light oil");
         await Follow(visitor, await visitor.Submit(form, needs, new() { ["stock"] = "None" }));
         IHtmlDocument rod = await visitor.Page($"{tag}/rod");
         rod.QuerySelectorAll(".step").First(s => s.TextContent.Contains("Light oil: none in the shop")).ShouldNotBeNull();
-        form = (IHtmlFormElement)rod.QuerySelectorAll(".step form[action*='handler=Stock']").First(f => f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light oil");
+        form = (IHtmlFormElement)rod.QuerySelectorAll(".step form[action*='handler=Stock']").First(f =>
+            f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light oil");
         rod = await Follow(visitor, await visitor.Submit(form, rod, new() { ["stock"] = "OnOrder", ["arrives"] = "2026-12-05" }));
         rod.QuerySelector("main")!.TextContent.ShouldContain("Light oil: on order, expected 5 December");
     }

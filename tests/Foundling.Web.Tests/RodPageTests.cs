@@ -7,7 +7,8 @@ namespace Foundling.Web.Tests;
 /// <summary>The rod and its ways, needs and rules over an in-memory host: what a person may do to a plan, and what is refused.</summary>
 public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
 {
-    private static async Task<IHtmlDocument> Post(Visitor visitor, IHtmlDocument page, string form, string handler, Dictionary<string, string> values, bool refused = false)
+    private static async Task<IHtmlDocument> Post(Visitor visitor, IHtmlDocument page, string form, string handler, Dictionary<string, string> values,
+        bool refused = false)
     {
         IHtmlFormElement found = page.QuerySelector<IHtmlFormElement>(form) ?? throw new InvalidOperationException($"no {form}");
         found.SetAttribute("action", $"{found.GetAttribute("action")!.Split('?')[0]}?handler={handler}");
@@ -85,15 +86,19 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/22/rod");
-        IHtmlDocument refused = await Post(visitor, page, "form[data-keep^=addstep]", "Add", new() { ["title"] = "Sharpen the nib", ["minutes"] = "a while", ["behind"] = "" }, refused: true);
+        IHtmlDocument refused = await Post(visitor, page, "form[data-keep^=addstep]", "Add", new() { ["title"] = "Sharpen the nib", ["minutes"] = "a while",
+            ["behind"] = "" }, refused: true);
         Said(refused).ShouldContain("\"a while\" is not a time");
         refused.QuerySelector<IHtmlInputElement>("#add-title")!.Value.ShouldBe("Sharpen the nib");
-        page = await Post(visitor, refused, "form[data-keep^=addstep]", "Add", new() { ["title"] = "Sharpen the nib", ["minutes"] = "7", ["behind"] = "saw-nuts", ["_once"] = "add" });
+        page = await Post(visitor, refused, "form[data-keep^=addstep]", "Add", new() { ["title"] = "Sharpen the nib", ["minutes"] = "7",
+            ["behind"] = "saw-nuts", ["_once"] = "add" });
         IElement own = page.QuerySelectorAll("ol.sheet > li.step").First(l => l.TextContent.Contains("Sharpen the nib", StringComparison.Ordinal));
         own.PreviousElementSibling!.Id.ShouldBe("step-saw-nuts");
         own.TextContent.ShouldContain("your own");
-        Said(await Post(visitor, page, "#step-prove form[action*=Split]", "Split", new() { ["name"] = "The rip too", ["minutes"] = "60" }, refused: true)).ShouldContain("less than 10 minutes");
-        page = await Post(visitor, page, "#step-prove form[action*=Split]", "Split", new() { ["name"] = "A rip cut too", ["minutes"] = "4", ["_once"] = "split" });
+        Said(await Post(visitor, page, "#step-prove form[action*=Split]", "Split", new() { ["name"] = "The rip too", ["minutes"] = "60" }, refused: true))
+            .ShouldContain("less than 10 minutes");
+        page = await Post(visitor, page, "#step-prove form[action*=Split]", "Split", new() { ["name"] = "A rip cut too", ["minutes"] = "4",
+            ["_once"] = "split" });
         page.QuerySelector("[id='step-prove/2']")!.TextContent.ShouldContain("A rip cut too");
         page.QuerySelector("#step-prove .num")!.TextContent.ShouldStartWith("6 min");
     }
@@ -124,9 +129,11 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/35/ways");
         page.QuerySelector("#rust tr.shut")!.TextContent.ShouldContain("Closed.");
-        Said(await Post(visitor, page, "#wood form", "Take", new() { ["choice"] = "rust", ["way"] = "wire" }, refused: true)).ShouldBe("wire wheel: A wheel wipes an etched mark away.");
+        Said(await Post(visitor, page, "#wood form", "Take", new() { ["choice"] = "rust", ["way"] = "wire" }, refused: true))
+            .ShouldBe("wire wheel: A wheel wipes an etched mark away.");
         Said(await Post(visitor, page, "#wood form", "Take", new() { ["choice"] = "rust", ["way"] = "prayer" }, refused: true)).ShouldContain("is no way");
-        Said(await Post(visitor, page, "#wood form", "Take", new() { ["choice"] = "weather", ["way"] = "dry" }, refused: true)).ShouldContain("There is no choice");
+        Said(await Post(visitor, page, "#wood form", "Take", new() { ["choice"] = "weather", ["way"] = "dry" }, refused: true))
+            .ShouldContain("There is no choice");
     }
 
     [Fact]
@@ -135,7 +142,8 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/28/rules");
         page.Body!.TextContent.ShouldContain("not here: only when what is stuck may be heated: no spring, edge, brass or plating");
-        IHtmlAnchorElement made = page.QuerySelectorAll<IHtmlAnchorElement>(".rules a").First(a => a.TextContent.Contains("in soft wood", StringComparison.Ordinal));
+        IHtmlAnchorElement made = page.QuerySelectorAll<IHtmlAnchorElement>(".rules a").First(a =>
+            a.TextContent.Contains("in soft wood", StringComparison.Ordinal));
         made.GetAttribute("href").ShouldBe("/tag/28/rod#step-free-clamp");
         page.QuerySelectorAll(".rules tr").Length.ShouldBe(Core.Rod.Planner.Rules.Count);
     }
@@ -145,12 +153,14 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/42/needs");
-        IHtmlFormElement stone = page.QuerySelectorAll<IHtmlFormElement>(".needs form").First(f => f.QuerySelector<IHtmlInputElement>("[name=item]")!.Value == "medium stone");
+        IHtmlFormElement stone = page.QuerySelectorAll<IHtmlFormElement>(".needs form").First(f =>
+            f.QuerySelector<IHtmlInputElement>("[name=item]")!.Value == "medium stone");
         HttpResponseMessage answer = await visitor.Submit(stone, page, new() { ["stock"] = "None" });
         page = await visitor.Page(answer.Headers.Location!.ToString());
         page.QuerySelector(".plainlist")!.TextContent.ShouldContain("could stand in: P1000 on glass");
         IHtmlFormElement any = page.QuerySelector<IHtmlFormElement>(".needs form")!;
-        (await Visitor.Read(await visitor.Submit(any, page, new() { ["item"] = "unicorn hair", ["stock"] = "Have", ["_once"] = "u" }))).QuerySelector(".notice.bad")!.TextContent.ShouldContain("nothing the rules speak of");
+        (await Visitor.Read(await visitor.Submit(any, page, new() { ["item"] = "unicorn hair", ["stock"] = "Have", ["_once"] = "u" })))
+            .QuerySelector(".notice.bad")!.TextContent.ShouldContain("nothing the rules speak of");
         // The loft has no oven, so nothing is baked there.
         (await visitor.Page("/tag/31/ways")).QuerySelector("#coating")!.TextContent.ShouldContain("The shop has no shop oven.");
     }
@@ -165,10 +175,12 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelectorAll(".aims section").Select(s => s.GetAttribute("aria-label")).ShouldBe(["Keep", "Work", "Show", "Own"]);
         page.QuerySelector(".aims section")!.TextContent.ShouldContain("160 of 160");
         page.QuerySelectorAll(".aims section")[2].TextContent.ShouldContain("each agreed first");
-        IHtmlDocument refused = await Post(visitor, page, "form[data-keep^=wish]", "Wish", new() { ["worth"] = "a lot", ["wish"] = "Bright", ["rarity"] = "Rare" }, refused: true);
+        IHtmlDocument refused = await Post(visitor, page, "form[data-keep^=wish]", "Wish", new() { ["worth"] = "a lot", ["wish"] = "Bright",
+            ["rarity"] = "Rare" }, refused: true);
         refused.QuerySelector(".field.bad .fault")!.TextContent.ShouldContain("is not a sum of money");
         refused.QuerySelector<IHtmlInputElement>("#wish")!.Value.ShouldBe("Bright");
-        page = await Post(visitor, refused, "form[data-keep^=wish]", "Wish", new() { ["worth"] = "200", ["wish"] = "Bright", ["rarity"] = "Rare", ["_once"] = "w" });
+        page = await Post(visitor, refused, "form[data-keep^=wish]", "Wish", new() { ["worth"] = "200", ["wish"] = "Bright", ["rarity"] = "Rare",
+            ["_once"] = "w" });
         page.QuerySelectorAll(".aims section")[2].TextContent.ShouldContain("as a rare tool");
     }
 
@@ -179,7 +191,8 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         IHtmlDocument page = await visitor.Page("/tag/30/rod");
         IElement step = page.QuerySelector("#step-irons-fit-set_7")!;
         step.TextContent.ShouldContain("It waits for: no. 7 iron");
-        Said(await Post(visitor, page, "#step-irons-fit-set_7 form", "Start", new() { ["step"] = "irons-fit-set_7", ["seen"] = "true" }, refused: true)).ShouldContain("It waits for");
+        Said(await Post(visitor, page, "#step-irons-fit-set_7 form", "Start", new() { ["step"] = "irons-fit-set_7", ["seen"] = "true" }, refused: true))
+            .ShouldContain("It waits for");
         page = await Post(visitor, page, "#step-irons-fit-set_7 form", "Arrived", new() { ["_once"] = "come" });
         page.QuerySelector("#step-irons-fit-set_7")!.TextContent.ShouldNotContain("It waits for");
     }
@@ -192,7 +205,8 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         page = await Post(visitor, page, "form[action*=Order]", "Order", new() { ["on"] = "true", ["arrives"] = "2031-05-04" });
         page.QuerySelector(".findings")!.TextContent.ShouldContain("on order, expected 4 May");
         // A new finding makes the rod stale, which says what would come in; planning again brings it.
-        HttpResponseMessage noted = await visitor.Submit(await visitor.Page("/tag/25/state?Part=chuck"), "form[data-keep^=find]", new() { ["kind"] = "Seizure", ["severity"] = "2", ["round"] = "Washed" });
+        HttpResponseMessage noted = await visitor.Submit(await visitor.Page("/tag/25/state?Part=chuck"), "form[data-keep^=find]", new() { ["kind"] = "Seizure",
+            ["severity"] = "2", ["round"] = "Washed" });
         noted.StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument rod = await visitor.Page("/tag/25/rod");
         rod.QuerySelector(".notice")!.TextContent.ShouldContain("Clamp chuck shell in soft wood and turn");
@@ -211,8 +225,10 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelectorAll("tr.lack").ShouldContain(r => r.TextContent.Contains("Saw files"));
         page.QuerySelectorAll(".needs tr").Length.ShouldBe(Core.Rod.Supplies.All.Count);
         page = await Post(visitor, page, ".needs form", "Stock", new() { ["item"] = "winding sticks", ["stock"] = "OnOrder", ["arrives"] = "2031-02-03" });
-        page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal)).TextContent.ShouldContain("expected 3 Feb");
-        page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal)).TextContent.ShouldContain("two straight strips of wood");
+        page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal))
+            .TextContent.ShouldContain("expected 3 Feb");
+        page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal))
+            .TextContent.ShouldContain("two straight strips of wood");
     }
 
     [Fact]

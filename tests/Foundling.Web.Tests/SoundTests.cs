@@ -15,12 +15,14 @@ namespace Foundling.Web.Tests;
 /// <summary>Absurd and hostile input leaves every page standing, and nothing is lost in silence.</summary>
 public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
 {
-    private static readonly string[] Leaves = ["origin", "state", "aim", "rod", "log", "proof", "papers", "book", "sole", "ways", "needs", "rules", "condition"];
+    private static readonly string[] Leaves = ["origin", "state", "aim", "rod", "log", "proof", "papers", "book", "sole", "ways", "needs", "rules",
+        "condition"];
 
     private async Task<int> BookIn(string kind, params (string, string, HttpContent)[] pictures)
     {
         Visitor visitor = host.Visit();
-        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = kind, ["Form.Name"] = "trial" }, pictures);
+        HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = kind,
+            ["Form.Name"] = "trial" }, pictures);
         answer.StatusCode.ShouldBe(HttpStatusCode.Found);
         return int.Parse(answer.Headers.Location!.ToString().Split('/')[2]);
     }
@@ -45,7 +47,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         }
     }
 
-    private static string Said(IHtmlDocument page) => string.Join(" | ", page.QuerySelectorAll(".fault, .notice, [data-fault]").Select(f => f.TextContent.Trim()).Where(t => t.Length > 0));
+    private static string Said(IHtmlDocument page) => string.Join(" | ", page.QuerySelectorAll(".fault, .notice, [data-fault]").Select(f =>
+        f.TextContent.Trim()).Where(t => t.Length > 0));
 
     [Fact]
     public async Task Ten_thousand_readings_are_kept_shown_and_taken_back()
@@ -53,8 +56,10 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         int number = await BookIn("metal-bench-plane");
         Visitor visitor = host.Visit();
         var random = new Random(3);
-        string text = string.Join('\n', Enumerable.Range(0, 10_000).Select(_ => FormattableString.Invariant($"{random.NextDouble() * 240:0.##},{random.NextDouble() * 55:0.##},{random.NextDouble() * 0.1:0.####}")));
-        (await visitor.Submit(await visitor.Page($"/tag/{number}/sole"), "form[action*='handler=Import']", new() { ["text"] = text })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        string text = string.Join('\n', Enumerable.Range(0, 10_000).Select(_ =>
+            FormattableString.Invariant($"{random.NextDouble() * 240:0.##},{random.NextDouble() * 55:0.##},{random.NextDouble() * 0.1:0.####}")));
+        (await visitor.Submit(await visitor.Page($"/tag/{number}/sole"), "form[action*='handler=Import']", new() { ["text"] = text }))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument page = await visitor.Page($"/tag/{number}/sole");
         page.QuerySelectorAll("svg.map .at").Length.ShouldBeInRange(100, 401);
         page.QuerySelector("[data-flatness]").ShouldNotBeNull();
@@ -70,14 +75,16 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Proofs_no_workshop_ever_saw_are_refused(string readings, string sentence)
     {
         Visitor visitor = host.Visit();
-        Said(await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = readings }))).ShouldContain(sentence);
+        Said(await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = readings })))
+            .ShouldContain(sentence);
     }
 
     [Fact]
     public async Task Sixty_thousand_readings_in_one_field_are_a_sentence()
     {
         Visitor visitor = host.Visit();
-        Said(await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]", new() { ["readings"] = string.Concat(Enumerable.Repeat("0.03 ", 60_000)) }))).ShouldContain("letters long");
+        Said(await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/proof"), "form[data-keep^=proof]",
+            new() { ["readings"] = string.Concat(Enumerable.Repeat("0.03 ", 60_000)) }))).ShouldContain("letters long");
     }
 
     [Fact]
@@ -85,7 +92,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     {
         int number = await BookIn("metal-bench-plane");
         Visitor visitor = host.Visit();
-        await visitor.Submit(await visitor.Page($"/tag/{number}/proof"), "form[data-keep^=proof]", new() { ["readings"] = "0.03 0.031 0.032", ["conditions"] = "larch" });
+        await visitor.Submit(await visitor.Page($"/tag/{number}/proof"), "form[data-keep^=proof]", new() { ["readings"] = "0.03 0.031 0.032",
+            ["conditions"] = "larch" });
         IHtmlDocument page = await visitor.Page($"/tag/{number}/proof");
         page.QuerySelectorAll("[data-verdict]").Length.ShouldBe(1);
         (await visitor.Submit(page, "form[action*='handler=Forget']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
@@ -104,7 +112,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         string before = (await visitor.Page("/tag/40/papers")).QuerySelector("article")!.TextContent;
-        HttpResponseMessage answer = await visitor.Submit(await visitor.Page(path), form, new() { [field] = value, ["stock"] = field == "stock" ? value : "OnOrder" });
+        HttpResponseMessage answer = await visitor.Submit(await visitor.Page(path), form, new() { [field] = value, ["stock"] = field == "stock" ? value
+            : "OnOrder" });
         answer.StatusCode.ShouldNotBe(HttpStatusCode.Found);
         ((int)answer.StatusCode).ShouldBeLessThan(500);
         Said(await Visitor.Read(answer)).ShouldContain($"\"{value}\" is not understood as {field}");
@@ -131,14 +140,18 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         {
             foreach (PartDef part in tag.Tool().Parts)
             {
-                tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = Faults.For(tag.Tool(), part)[0], Severity = 2, At = host.Time.GetUtcNow() });
-                tag.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = part.Id, Kind = MeasureKinds.For(tag.Tool(), part)[0].Id, Value = 2, At = host.Time.GetUtcNow() });
+                tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = Faults.For(tag.Tool(), part)[0], Severity = 2,
+                    At = host.Time.GetUtcNow() });
+                tag.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = part.Id, Kind = MeasureKinds.For(tag.Tool(), part)[0].Id, Value = 2,
+                    At = host.Time.GetUtcNow() });
             }
         });
         Visitor visitor = host.Visit();
         await visitor.Submit(await visitor.Page($"/tag/{number}/aim"), "form[action$='/aim']", new() { ["aim"] = "Work" });
         IHtmlDocument book = await visitor.Page($"/tag/{number}/book");
-        (await visitor.Submit(book, "form[data-keep^=book]", new() { ["Form.Kind"] = to, ["Form.Name"] = "trial", ["Form.ArrivedOn"] = book.QuerySelector<IHtmlInputElement>("#f-arrived")!.Value, ["Form.Hand"] = "Either" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Submit(book, "form[data-keep^=book]", new() { ["Form.Kind"] = to, ["Form.Name"] = "trial",
+            ["Form.ArrivedOn"] = book.QuerySelector<IHtmlInputElement>("#f-arrived")!.Value, ["Form.Hand"] = "Either" }))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
         Said(await visitor.Page($"/tag/{number}/book")).ShouldContain("Set aside");
         await AllLeavesStand(number);
     }
@@ -146,11 +159,13 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     [Fact]
     public async Task Of_several_pictures_the_good_ones_are_kept_and_the_bad_one_named()
     {
-        int number = await BookIn("axe", ("Pictures", "one.png", HoldTests.Picture(71)), ("Pictures", "two.heic", new StringContent("ftypheic")), ("Pictures", "three.png", HoldTests.Picture(72)));
+        int number = await BookIn("axe", ("Pictures", "one.png", HoldTests.Picture(71)), ("Pictures", "two.heic", new StringContent("ftypheic")),
+            ("Pictures", "three.png", HoldTests.Picture(72)));
         Visitor visitor = host.Visit();
         (await visitor.Page($"/tag/{number}/book")).QuerySelectorAll(".shots img").Length.ShouldBe(2);
         IHtmlDocument page = await visitor.Page($"/tag/{number}/book");
-        await visitor.Submit(page, "form[action*='handler=Pictures']", [], ("pictures", "four.png", HoldTests.Picture(73)), ("pictures", "five.png", new StringContent("no")));
+        await visitor.Submit(page, "form[action*='handler=Pictures']", [], ("pictures", "four.png", HoldTests.Picture(73)), ("pictures", "five.png",
+            new StringContent("no")));
         IHtmlDocument after = await visitor.Page($"/tag/{number}/book");
         Said(after).ShouldContain("\"five.png\" is not a picture");
         after.QuerySelectorAll(".shots img").Length.ShouldBe(3);
@@ -160,7 +175,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Pictures_that_came_need_not_be_sent_again_when_something_else_is_put_right()
     {
         Visitor visitor = host.Visit();
-        HttpResponseMessage refused = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "axe", ["Form.Length"] = "long" }, ("Pictures", "a.png", HoldTests.Picture(81)));
+        HttpResponseMessage refused = await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new() { ["Form.Kind"] = "axe",
+            ["Form.Length"] = "long" }, ("Pictures", "a.png", HoldTests.Picture(81)));
         IHtmlDocument page = await Visitor.Read(refused);
         Said(page).ShouldContain("is not a length");
         page.Body!.TextContent.ShouldContain("1 picture came already");
@@ -177,7 +193,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         (await host.Visit().Page($"/tag/{number}/book")).Body!.TextContent.ShouldContain("is gone or not whole");
         await AllLeavesStand(number);
         Visitor visitor = host.Visit();
-        await visitor.Submit(await visitor.Page($"/tag/{number}/book"), "form[action*='handler=Pictures']", [], ("pictures", "lost.png", HoldTests.Picture(91)));
+        await visitor.Submit(await visitor.Page($"/tag/{number}/book"), "form[action*='handler=Pictures']", [], ("pictures", "lost.png",
+            HoldTests.Picture(91)));
         (await visitor.Page($"/tag/{number}/book")).QuerySelectorAll(".shots img").Length.ShouldBe(1);
     }
 
@@ -188,13 +205,15 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         await Change(number, tag => tag.ArrivedOn = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(400));
         Visitor visitor = host.Visit();
         IHtmlDocument book = await visitor.Page($"/tag/{number}/book");
-        Dictionary<string, string> Fields(string name, string arrived) => new() { ["Form.Kind"] = "chisel", ["Form.Name"] = name, ["Form.ArrivedOn"] = arrived, ["Form.Hand"] = "Either" };
+        Dictionary<string, string> Fields(string name, string arrived) => new() { ["Form.Kind"] = "chisel", ["Form.Name"] = name, ["Form.ArrivedOn"] = arrived,
+            ["Form.Hand"] = "Either" };
         string stands = book.QuerySelector<IHtmlInputElement>("#f-arrived")!.Value;
         (await visitor.Submit(book, "form[data-keep^=book]", Fields("renamed", stands))).StatusCode.ShouldBe(HttpStatusCode.Found);
         book = await visitor.Page($"/tag/{number}/book");
         string Day(int ahead) => DateOnly.FromDateTime(host.Time.GetLocalNow().Date).AddDays(ahead).ToString("yyyy-MM-dd");
         Said(await Visitor.Read(await visitor.Submit(book, "form[data-keep^=book]", Fields("renamed", Day(3))))).ShouldContain("cannot have come after today");
-        (await visitor.Submit(await visitor.Page($"/tag/{number}/book"), "form[data-keep^=book]", Fields("renamed", Day(1)))).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Submit(await visitor.Page($"/tag/{number}/book"), "form[data-keep^=book]", Fields("renamed", Day(1))))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
     }
 
     [Fact]
@@ -225,7 +244,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         byte[] zip = await (await visitor.Get("/tag/31/papers?handler=Bundle")).Content.ReadAsByteArrayAsync();
-        HttpResponseMessage received = await visitor.Submit(await visitor.Page("/shop"), "form[action*='handler=Import']", [], ("bundle", "papers.zip", new ByteArrayContent(zip)));
+        HttpResponseMessage received = await visitor.Submit(await visitor.Page("/shop"), "form[action*='handler=Import']", [], ("bundle", "papers.zip",
+            new ByteArrayContent(zip)));
         string waiting = received.Headers.Location!.ToString();
         waiting.ShouldStartWith("/shop/incoming/");
         IHtmlDocument shown = await visitor.Page(waiting);
@@ -249,7 +269,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
             FoundlingDb db = scope.ServiceProvider.GetRequiredService<FoundlingDb>();
             for (int i = 0; i < 20_000; i++)
             {
-                var entry = new LogEntry { Id = Guid.NewGuid(), At = host.Time.GetUtcNow().AddMinutes(-i), Kind = i % 2 == 0 ? LogKind.Note : LogKind.Stopped, Minutes = i % 2 == 0 ? null : 1, Text = $"entry {i}", Step = i % 2 == 0 ? null : "wash" };
+                var entry = new LogEntry { Id = Guid.NewGuid(), At = host.Time.GetUtcNow().AddMinutes(-i), Kind = i % 2 == 0 ? LogKind.Note : LogKind.Stopped,
+                    Minutes = i % 2 == 0 ? null : 1, Text = $"entry {i}", Step = i % 2 == 0 ? null : "wash" };
                 db.Entry(entry).Property("TagNumber").CurrentValue = number;
                 db.Add(entry);
             }

@@ -11,7 +11,8 @@ public sealed class StallPageTests(DemoHost host) : IClassFixture<DemoHost>
     private static async Task<HttpResponseMessage> Send(Visitor visitor, string key, string kind, string answers, string price = "")
     {
         IHtmlDocument page = await visitor.Page("/stall");
-        return await visitor.Submit(page, "[data-stall-send]", new() { ["_once"] = key, ["kind"] = kind, ["answers"] = answers, ["price"] = price, ["source"] = "quay market" });
+        return await visitor.Submit(page, "[data-stall-send]", new() { ["_once"] = key, ["kind"] = kind, ["answers"] = answers, ["price"] = price,
+            ["source"] = "quay market" });
     }
 
     [Fact]
@@ -21,7 +22,8 @@ public sealed class StallPageTests(DemoHost host) : IClassFixture<DemoHost>
         data.GetProperty("tables").GetArrayLength().ShouldBe(20);
         data.GetProperty("z80").GetDouble().ShouldBe(0.8416);
         data.GetProperty("on_shelf").GetProperty("metal-bench-plane").GetInt32().ShouldBeGreaterThanOrEqualTo(3);
-        data.GetProperty("tables")[0].GetProperty("rows")[0].GetProperty("answers")[0].GetProperty("adds").GetProperty("Work").GetProperty("mean").GetDouble().ShouldBe(0);
+        data.GetProperty("tables")[0].GetProperty("rows")[0].GetProperty("answers")[0].GetProperty("adds").GetProperty("Work").GetProperty("mean").GetDouble()
+            .ShouldBe(0);
     }
 
     [Fact]
@@ -61,7 +63,8 @@ public sealed class StallPageTests(DemoHost host) : IClassFixture<DemoHost>
         string[] named = [.. scripts.Split('\'').Where((_, i) => i % 2 == 1)];
         string main = await (await visitor.Get("/js/main.js")).Content.ReadAsStringAsync();
         named.ShouldBe(["main", .. main.Split("from './").Skip(1).Select(f => f[..f.IndexOf('.', StringComparison.Ordinal)])], ignoreOrder: true);
-        foreach (string path in named.Select(n => $"/js/{n}.js").Concat(["/stall", "/stall?handler=Data", "/css/app.css", "/icon.svg", "/fonts/archivo.woff2", "/fonts/besley.woff2"]))
+        foreach (string path in named.Select(n => $"/js/{n}.js").Concat(["/stall", "/stall?handler=Data", "/css/app.css", "/icon.svg", "/fonts/archivo.woff2",
+            "/fonts/besley.woff2"]))
         {
             (await visitor.Get(path)).StatusCode.ShouldBe(HttpStatusCode.OK, path);
             (path.StartsWith("/js", StringComparison.Ordinal) || worker.Contains($"'{path}'")).ShouldBeTrue(path);

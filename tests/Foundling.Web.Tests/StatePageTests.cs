@@ -25,14 +25,16 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         return int.Parse(answer.Headers.Location!.ToString().Split('/')[2]);
     }
 
-    private static async Task<IHtmlDocument> Note(Visitor visitor, int number, string part, FindingKind kind, int degree, Dictionary<string, string>? more = null)
+    private static async Task<IHtmlDocument> Note(Visitor visitor, int number, string part, FindingKind kind, int degree, Dictionary<string,
+        string>? more = null)
     {
         var fields = new Dictionary<string, string> { ["kind"] = kind.ToString(), ["severity"] = degree.ToString(), ["round"] = "AsFound" };
         foreach ((string name, string value) in more ?? [])
         {
             fields[name] = value;
         }
-        return await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={Uri.EscapeDataString(part)}"), "form[data-keep^=find]", fields));
+        return await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={Uri.EscapeDataString(part)}"),
+            "form[data-keep^=find]", fields));
     }
 
     [Fact]
@@ -72,15 +74,19 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         int number = await BookIn(visitor, "metal-bench-plane");
         string part = $"/tag/{number}/state?Part=iron";
         async Task<IHtmlDocument> Tap(string found, Dictionary<string, string>? more = null) =>
-            await Follow(visitor, await visitor.Submit(await visitor.Page(part), "form[data-keep^=find]", new(more ?? []) { ["found"] = found, ["round"] = "AsFound" }));
+            await Follow(visitor, await visitor.Submit(await visitor.Page(part), "form[data-keep^=find]", new(more ?? []) { ["found"] = found,
+                ["round"] = "AsFound" }));
         await Tap("Pitting:2", new() { ["place-Pitting"] = "back" });
         IHtmlDocument page = await Tap("Pitting:3", new() { ["place-Pitting"] = "edge" });
         // The part stays chosen, and both stand there.
         page.QuerySelector("#find")!.TextContent.ShouldContain("the iron");
-        page.QuerySelectorAll(".noted li").Select(l => l.QuerySelector("span")!.TextContent).ShouldBe(["Pitting pits that catch a fingernail, away from the edge, at the back", "Pitting pits near the edge"], ignoreOrder: true);
+        page.QuerySelectorAll(".noted li").Select(l => l.QuerySelector("span")!.TextContent)
+            .ShouldBe(["Pitting pits that catch a fingernail, away from the edge, at the back", "Pitting pits near the edge"], ignoreOrder: true);
         // Each has its own depth and size.
-        page = await visitor.Page(page.QuerySelectorAll(".noted li").First(l => l.TextContent.Contains("near the edge")).QuerySelector("a")!.GetAttribute("href")!);
-        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Change']", new() { ["severity"] = "3", ["place"] = "edge", ["Depth"] = "0.4", ["Size"] = "2", ["FromEdge"] = "3", ["round"] = "AsFound" }));
+        page = await visitor.Page(page.QuerySelectorAll(".noted li").First(l =>
+            l.TextContent.Contains("near the edge")).QuerySelector("a")!.GetAttribute("href")!);
+        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Change']", new() { ["severity"] = "3", ["place"] = "edge",
+            ["Depth"] = "0.4", ["Size"] = "2", ["FromEdge"] = "3", ["round"] = "AsFound" }));
         page.QuerySelectorAll(".noted li").First(l => l.TextContent.Contains("near the edge")).TextContent.ShouldContain("0.40 mm deep");
         page.QuerySelectorAll(".findings .disc").Length.ShouldBe(2);
         page.QuerySelector(".findings")!.TextContent.ShouldContain("3.00 mm from the edge · 2.00 mm long · 0.40 mm deep");
@@ -113,7 +119,8 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         int number = await BookIn(visitor, "chisel");
         await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/aim"), "form[action$='/aim']", new() { ["aim"] = "Work" }));
-        await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state"), "form[data-keep^=decide]", new() { ["tried"] = "Badly", ["triedNote"] = "skates on end grain" }));
+        await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state"), "form[data-keep^=decide]", new() { ["tried"] = "Badly",
+            ["triedNote"] = "skates on end grain" }));
         (await visitor.Page($"/tag/{number}/rod")).QuerySelector("#step-try-as-found")!.TextContent.ShouldContain("Open again");
         int other = await BookIn(visitor, "chisel");
         await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{other}/aim"), "form[action$='/aim']", new() { ["aim"] = "Work" }));
@@ -147,7 +154,8 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         IHtmlDocument page = await Note(visitor, number, "body", FindingKind.Crack, 3, new() { ["place"] = "mouth" });
         page.QuerySelector("aside")!.TextContent.ShouldContain("Keep it for its parts");
         page.QuerySelector("aside")!.TextContent.ShouldContain("Worth saving");
-        page = await Follow(visitor, await visitor.Submit(page, "form[data-keep^=decide]", new() { ["tried"] = "Badly", ["triedNote"] = "chatters", ["decision"] = "Restore", ["why"] = "it was my grandfather's" }));
+        page = await Follow(visitor, await visitor.Submit(page, "form[data-keep^=decide]", new() { ["tried"] = "Badly", ["triedNote"] = "chatters",
+            ["decision"] = "Restore", ["why"] = "it was my grandfather's" }));
         page.QuerySelector("aside")!.TextContent.ShouldContain("decided: restore");
         page.QuerySelector<IHtmlInputElement>("#why")!.Value.ShouldBe("it was my grandfather's");
     }
@@ -157,7 +165,9 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         int number = await BookIn(visitor, "metal-bench-plane");
-        async Task<IHtmlDocument> Measure(string kind, string value, string off = "") => await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part=iron"), "form[data-keep^=measure]", new() { ["kind"] = kind, ["value"] = value, ["instrument"] = "", ["off"] = off }));
+        async Task<IHtmlDocument> Measure(string kind, string value, string off = "") => await Follow(visitor,
+            await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part=iron"), "form[data-keep^=measure]", new() { ["kind"] = kind, ["value"] = value,
+            ["instrument"] = "", ["off"] = off }));
         IHtmlDocument page = await Measure("edge_to_slot", "1 3/8\"");
         page.QuerySelector("aside")!.TextContent.ShouldContain("361 sharpenings");
         page = await Measure("edge_to_hard_end", "9", "0.5");
@@ -176,7 +186,8 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task A_reading_that_is_none_gets_a_sentence(string kind, string value, string sentence)
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/state?Part=iron"), "form[data-keep^=measure]", new() { ["kind"] = kind, ["value"] = value, ["off"] = "" }));
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/31/state?Part=iron"), "form[data-keep^=measure]",
+            new() { ["kind"] = kind, ["value"] = value, ["off"] = "" }));
         page.QuerySelectorAll(".fault").ShouldContain(f => f.TextContent.Contains(sentence));
     }
 

@@ -91,7 +91,8 @@ public sealed class FullHost : TestHost, IDisposable
 
     private sealed class Small(FullHost host) : DbConnectionInterceptor
     {
-        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData,
+            CancellationToken cancellationToken = default)
         {
             DbCommand command = connection.CreateCommand();
             await using (command)
@@ -152,16 +153,19 @@ public sealed class Visitor(TestServer server)
     }
 
     /// <summary>Fills a form of a page as a person would and sends it.</summary>
-    public async Task<HttpResponseMessage> Submit(IHtmlDocument page, string formSelector, Dictionary<string, string> values, params (string Field, string Name, HttpContent Content)[] files)
+    public async Task<HttpResponseMessage> Submit(IHtmlDocument page, string formSelector, Dictionary<string, string> values, params (string Field,
+        string Name, HttpContent Content)[] files)
     {
         var form = (IHtmlFormElement)(page.QuerySelector(formSelector) ?? throw new InvalidOperationException($"no form {formSelector}"));
         return await Submit(form, page, values, files);
     }
 
-    public async Task<HttpResponseMessage> Submit(IHtmlFormElement form, IHtmlDocument page, Dictionary<string, string> values, params (string Field, string Name, HttpContent Content)[] files)
+    public async Task<HttpResponseMessage> Submit(IHtmlFormElement form, IHtmlDocument page, Dictionary<string, string> values, params (string Field,
+        string Name, HttpContent Content)[] files)
     {
         var fields = new List<KeyValuePair<string, string>>();
-        foreach (IHtmlInputElement input in form.QuerySelectorAll<IHtmlInputElement>("input[type=hidden], input[type=checkbox]").Where(i => i.Name is { Length: > 0 } && !values.ContainsKey(i.Name) && (i.Type != "checkbox" || i.IsChecked)))
+        foreach (IHtmlInputElement input in form.QuerySelectorAll<IHtmlInputElement>("input[type=hidden], input[type=checkbox]").Where(i =>
+            i.Name is { Length: > 0 } && !values.ContainsKey(i.Name) && (i.Type != "checkbox" || i.IsChecked)))
         {
             fields.Add(new(input.Name!, input.Value));
         }

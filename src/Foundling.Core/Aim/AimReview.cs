@@ -19,7 +19,8 @@ namespace Foundling.Core.Aim;
 /// <param name="StopAfter">The step after which four fifths of the result are there; null when that is the end.</param>
 /// <param name="StopMinutes">Hands-on minutes up to there, likely.</param>
 public sealed record AimReview(
-    AimKind Aim, IReadOnlyList<PlanStep> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost, double LostShare, IReadOnlyList<PlanStep> Final,
+    AimKind Aim, IReadOnlyList<PlanStep> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost,
+        double LostShare, IReadOnlyList<PlanStep> Final,
     double? WorthAfter, PlanStep? BuysMost, double BuysShare, PlanStep? StopAfter, double StopMinutes)
 {
     /// <summary>The aim the book would take for a tool, and why.</summary>
@@ -63,9 +64,11 @@ public sealed record AimReview(
                 break;
             }
         }
-        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.WaitMin ?? 0), steps.Sum(Supplies.Cost), steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
+        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.WaitMin ?? 0), steps.Sum(Supplies.Cost),
+            steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
             Surfaces.Named(steps), share, [.. steps.Where(s => !s.Undoable)],
-            worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share)).WorthAfter : null, total > 0 ? most.Step : null, total > 0 ? most.Buys / total : 0, stop, minutes);
+            worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share)).WorthAfter : null, total > 0 ? most.Step : null,
+                total > 0 ? most.Buys / total : 0, stop, minutes);
     }
 }
 
@@ -93,7 +96,8 @@ public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, To
             }
             List<PlanStep> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
             List<PlanStep> own = [.. with.Where(s => s.Choice == choice.Id)];
-            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.WaitMin ?? 0), own.Sum(Supplies.Cost), way.Id == taken ? null : PlanDiff.Of(now, with));
+            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.WaitMin ?? 0), own.Sum(Supplies.Cost),
+                way.Id == taken ? null : PlanDiff.Of(now, with));
         })];
     }
 }

@@ -31,7 +31,8 @@ public static class BathVolume
         if (fill > most + Whole.Slack)
         {
             double deepest = Math.Max(0, most - a.BathCoverMm);
-            throw new InputException("part_too_deep", "height_mm", height, $"at most {deepest:0.#}", $"A part {height:0.#} mm high cannot be covered in this tub; {deepest:0.#} mm is the most.")
+            throw new InputException("part_too_deep", "height_mm", height, $"at most {deepest:0.#}",
+                $"A part {height:0.#} mm high cannot be covered in this tub; {deepest:0.#} mm is the most.")
             {
                 Details = { ["deepest_part_mm"] = deepest },
             };
@@ -74,10 +75,12 @@ public static class Mixing
         {
             return new MixingResult(percent / 100 * ml, null, null);
         }
-        double stock = Check.Between(input.StockPercent ?? throw new InputException("required", "stock_percent", null, "the strength on the bottle", "Say how strong the vinegar is; it stands on the bottle."), 0, 100, "stock_percent");
+        double stock = Check.Between(input.StockPercent ?? throw new InputException("required", "stock_percent", null, "the strength on the bottle",
+            "Say how strong the vinegar is; it stands on the bottle."), 0, 100, "stock_percent");
         if (percent > stock + Whole.Slack)
         {
-            throw new InputException("target_stronger_than_stock", "target_percent", percent, $"at most {stock:0.##}", $"Vinegar of {stock:0.##} % cannot be made into {percent:0.##} % by adding water.");
+            throw new InputException("target_stronger_than_stock", "target_percent", percent, $"at most {stock:0.##}",
+                $"Vinegar of {stock:0.##} % cannot be made into {percent:0.##} % by adding water.");
         }
         double vinegar = ml * percent / stock;
         return new MixingResult(null, vinegar, ml - vinegar);
@@ -92,10 +95,13 @@ public static class Mixing
         {
             taken += load is { BeforeG: double before, AfterG: double after }
                 ? after > before
-                    ? throw new InputException("heavier_after", "after_g", after, $"at most {before:0.##}", $"A part cannot come out heavier ({after:0.##} g) than it went in ({before:0.##} g).")
+                    ? throw new InputException("heavier_after", "after_g", after, $"at most {before:0.##}",
+                        $"A part cannot come out heavier ({after:0.##} g) than it went in ({before:0.##} g).")
                     : (before - after) * a.IronInRust
-                : load is { AreaMm2: double area, Rust: RustLevel rust } ? Check.NotNegative(area, "area_mm2") * Soak.RustDepthMm(rust) / 1000 * a.RustDensity * a.IronInRust
-                : throw new InputException("required", "loads", null, "weights before and after, or area and rust", "Each load needs its weights before and after, or its area and how rusty it was.");
+                : load is { AreaMm2: double area, Rust: RustLevel rust } ? Check.NotNegative(area,
+                    "area_mm2") * Soak.RustDepthMm(rust) / 1000 * a.RustDensity * a.IronInRust
+                : throw new InputException("required", "loads", null, "weights before and after, or area and rust",
+                    "Each load needs its weights before and after, or its area and how rusty it was.");
         }
         double capacity = Check.Positive(input.AcidG) * Check.Positive(input.TheoreticalGIronPerGAcid) * a.BathCapacityShare;
         double free = Math.Max(0, input.AcidG - (taken / input.TheoreticalGIronPerGAcid));

@@ -102,10 +102,12 @@ public static class Soak
         else
         {
             double? standard = input.Bath switch { BathKind.Citric or BathKind.Acetic => 5, BathKind.Phosphoric => 10, _ => null };
-            double strength = standard is double s && input.Percent is double percent ? Math.Pow(s / Check.Within(percent, LeastPercent, 100, "percent"), 0.7) : 1;
+            double strength = standard is double s && input.Percent is double percent ? Math.Pow(s / Check.Within(percent, LeastPercent, 100, "percent"), 0.7)
+                : 1;
             double at20 = reference * strength / Math.Max(0.2, 1 - input.Spent);
             hours = input is { RoomTemperatureC: double room, VolumeL: double volume }
-                ? Cooling(at20, input.TemperatureC, Check.Within(room, ColdestRoomC, HottestRoomC, "room_temperature_c"), Check.Within(volume, LeastLitres, MostLitres, "volume_l"))
+                ? Cooling(at20, input.TemperatureC, Check.Within(room, ColdestRoomC, HottestRoomC, "room_temperature_c"), Check.Within(volume, LeastLitres,
+                    MostLitres, "volume_l"))
                 : at20 * Math.Pow(2, (20 - input.TemperatureC) / 10);
         }
         int soaks = input.OutByHours is double outBy ? Math.Max(1, Whole.Ceiling(hours / Check.Positive(outBy, "out_by_hours"))) : 1;

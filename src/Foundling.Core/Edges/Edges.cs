@@ -77,7 +77,8 @@ public static class Edge
         double t = Check.Positive(input.ThicknessMm);
         if (input is { BevelFaceMm: null, BevelDeg: null })
         {
-            throw new InputException("required", "bevel_face_mm", null, "the bevel face or the bevel angle", "Give the length of the bevel face, the bevel angle, or both to compare them.");
+            throw new InputException("required", "bevel_face_mm", null, "the bevel face or the bevel angle",
+                "Give the length of the bevel face, the bevel angle, or both to compare them.");
         }
         if (input.BevelFaceMm is double face && Check.Positive(face, "bevel_face_mm") < t - Whole.Slack)
         {
@@ -114,8 +115,10 @@ public static class Edge
     {
         double w = Check.Positive(input.WidthMm);
         double c = input.SagittaMm is double given ? Check.Positive(given, "sagitta_mm")
-            : input is { ShavingMm: double shaving, BedDeg: double bed } ? Check.Positive(shaving, "shaving_mm") / Math.Sin(Rad(Check.Between(bed, 0, 180, "bed_deg")))
-            : throw new InputException("required", "sagitta_mm", null, "a sagitta, or a shaving and the bed angle", "Give the sagitta, or the shaving thickness and the bed angle.");
+            : input is { ShavingMm: double shaving, BedDeg: double bed } ? Check.Positive(shaving,
+                "shaving_mm") / Math.Sin(Rad(Check.Between(bed, 0, 180, "bed_deg")))
+            : throw new InputException("required", "sagitta_mm", null, "a sagitta, or a shaving and the bed angle",
+                "Give the sagitta, or the shaving thickness and the bed angle.");
         return new CamberResult(c, ((w * w / 4) + (c * c)) / (2 * c));
     }
 

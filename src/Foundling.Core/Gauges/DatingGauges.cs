@@ -19,7 +19,8 @@ public sealed record DateToolInput(
 public sealed record Probe(string Line, string Trait, string Variant, int Year, Confidence Confidence = Confidence.Sure);
 
 /// <summary>Places to probe, with the book or its traits and lines beside them.</summary>
-public sealed record ProbeInput(IReadOnlyList<Probe> Probes, PatternBook? PatternBook = null, IReadOnlyList<Trait>? Traits = null, IReadOnlyList<PatternLine>? Lines = null);
+public sealed record ProbeInput(IReadOnlyList<Probe> Probes, PatternBook? PatternBook = null, IReadOnlyList<Trait>? Traits = null,
+    IReadOnlyList<PatternLine>? Lines = null);
 
 /// <summary>What a variant's curve says at one place.</summary>
 public sealed record ProbeAnswer(double Mu, double Share, bool SaysSomething, double Likelihood);
@@ -45,9 +46,11 @@ internal static class DatingGauges
         PatternBook book = input.PatternBook ?? context.Book;
         int lines = Math.Max(1, input.CandidateLines?.Count ?? 0);
         int asked = input.Observations.Count * (input.ReportWeights ? 4 : 1) + (input.ReportLookNext > 0 ? book.Traits.Sum(t => t.Variants.Count) : 0);
-        if (input.Observations.Count > MostObservations || (input.ReportYears?.Count ?? 0) > DatingEngine.LastYear - DatingEngine.FirstYear + 1 || (long)lines * asked > MostWork || book.Lines.Count > BookEdits.MostEntries || book.Traits.Count > BookEdits.MostEntries)
+        if (input.Observations.Count > MostObservations || (input.ReportYears?.Count ?? 0) > DatingEngine.LastYear - DatingEngine.FirstYear + 1
+            || (long)lines * asked > MostWork || book.Lines.Count > BookEdits.MostEntries || book.Traits.Count > BookEdits.MostEntries)
         {
-            throw new InputException("too_much", "observations", input.Observations.Count, $"at most {MostObservations} observations, and {MostWork:#,0} lines times forms in all",
+            throw new InputException("too_much", "observations", input.Observations.Count,
+                $"at most {MostObservations} observations, and {MostWork:#,0} lines times forms in all",
                 "That is more than one tool can show: ask with fewer observations, or of fewer lines.");
         }
         return Report(input, book, context);

@@ -40,36 +40,50 @@ public static class GaugeCatalogue
     /// <summary>Every gauge of the program.</summary>
     public static IReadOnlyList<Gauge> All { get; } =
     [
-        Of<DateToolInput, Origin.DatingReport>("dating", "date_tool", "Maker, size and years from looks, marks and measurements.", DatingGauges.DateTool, AssumedBy.Dating),
-        Of<ProbeInput, ProbeResult>("dating", "probe_variants", "How far a variant was in use in a year and what seeing it says.", DatingGauges.Probe, AssumedBy.Misreading),
-        Of<IssueYearInput, IssueYearResult>("dating", "issue_year", "The year a patent or design number was issued.", (i, _) => new(Origin.IssueYears.Of(i.Number, i.FirstNumbers))),
+        Of<DateToolInput, Origin.DatingReport>("dating", "date_tool", "Maker, size and years from looks, marks and measurements.", DatingGauges.DateTool,
+            AssumedBy.Dating),
+        Of<ProbeInput, ProbeResult>("dating", "probe_variants", "How far a variant was in use in a year and what seeing it says.", DatingGauges.Probe,
+            AssumedBy.Misreading),
+        Of<IssueYearInput, IssueYearResult>("dating", "issue_year", "The year a patent or design number was issued.", (i, _) =>
+            new(Origin.IssueYears.Of(i.Number, i.FirstNumbers))),
         Of<WilsonInput, WilsonResult>("state", "wilson", "A share counted by points, with its honest error.", (i, _) => Wilson.Count(i)),
-        Of<IronReserveInput, IronReserveResult>("state", "iron_reserve", "Good steel left in an iron and the sharpenings in it.", (i, c) => IronReserve.Of(i, c.Assumptions), AssumedBy.Reserve),
-        Of<ColourInput, ColourResult>("state", "colour_coverage", "Rust and bright metal by colour, as a starting guess.", (i, c) => ColourCoverage.Classify(i, c.Assumptions), AssumedBy.Colour),
+        Of<IronReserveInput, IronReserveResult>("state", "iron_reserve", "Good steel left in an iron and the sharpenings in it.", (i, c) =>
+            IronReserve.Of(i, c.Assumptions), AssumedBy.Reserve),
+        Of<ColourInput, ColourResult>("state", "colour_coverage", "Rust and bright metal by colour, as a starting guess.", (i, c) => ColourCoverage.Classify(i,
+            c.Assumptions), AssumedBy.Colour),
         Of<PhotoScaleInput, PhotoScaleResult>("state", "scale_from_photo", "Scale and area on a photograph.", (i, _) => PhotoScale.Of(i)),
         Of<TotalsInput, TotalsResult>("worth", "totals", "Three-point estimates added up.", (i, _) => Totals.Of(i)),
         Of<HighestPriceInput, HighestPriceResult>("worth", "highest_price", "The highest sensible price.", (i, _) => Worth.HighestPrice(i)),
-        Of<OverRestorationInput, OverRestorationResult>("worth", "over_restoration", "Worth after original surface is lost (assumed).", (i, c) => Worth.OverRestoration(i, c.Assumptions), AssumedBy.Rarity),
-        Of<BathVolumeInput, BathVolumeResult>("baths", "volume", "Liquid to cover a load, and turning a long part.", (i, c) => BathVolume.Of(i, c.Assumptions), AssumedBy.Volume),
+        Of<OverRestorationInput, OverRestorationResult>("worth", "over_restoration", "Worth after original surface is lost (assumed).", (i, c) =>
+            Worth.OverRestoration(i, c.Assumptions), AssumedBy.Rarity),
+        Of<BathVolumeInput, BathVolumeResult>("baths", "volume", "Liquid to cover a load, and turning a long part.", (i, c) => BathVolume.Of(i, c.Assumptions),
+            AssumedBy.Volume),
         Of<MixingInput, MixingResult>("baths", "mixing", "What to put together for an acid bath.", (i, _) => Mixing.Of(i)),
-        Of<SpentInput, SpentResult>("baths", "spent_and_neutralise", "How far a bath is used up, and neutralising it.", (i, c) => Mixing.Spent(i, c.Assumptions), AssumedBy.Spent),
-        Of<SoakInput, SoakResult>("baths", "soak_time", "How long to soak, when to look, when it must be out.", (i, c) => Soak.Time(i, c.Assumptions), AssumedBy.Soaking),
+        Of<SpentInput, SpentResult>("baths", "spent_and_neutralise", "How far a bath is used up, and neutralising it.", (i, c) =>
+            Mixing.Spent(i, c.Assumptions), AssumedBy.Spent),
+        Of<SoakInput, SoakResult>("baths", "soak_time", "How long to soak, when to look, when it must be out.", (i, c) => Soak.Time(i, c.Assumptions),
+            AssumedBy.Soaking),
         Of<BevelInput, BevelResult>("edges", "bevel", "Bevel angle from the bevel face.", (i, _) => Edge.Bevel(i)),
         Of<KnifeAngleInput, KnifeAngleResult>("edges", "knife_angle", "Angle of a knife or axe.", (i, _) => Edge.KnifeAngle(i)),
         Of<ShimInput, ShimResult>("edges", "shim", "The tiny back bevel a shim gives.", (i, _) => SaveTheBack.Shim(i)),
         Of<AnglesInput, AnglesResult>("edges", "angles", "Cutting angle and clearance.", (i, c) => Edge.Angles(i, c.Assumptions), AssumedBy.Angles),
-        Of<SaveTheBackInput, SaveTheBackResult>("edges", "save_the_back", "Lap, shim or grind back a pitted iron.", (i, c) => SaveTheBack.Compare(i, c.Assumptions), AssumedBy.Backs),
+        Of<SaveTheBackInput, SaveTheBackResult>("edges", "save_the_back", "Lap, shim or grind back a pitted iron.", (i, c) => SaveTheBack.Compare(i,
+            c.Assumptions), AssumedBy.Backs),
         Of<CamberInput, CamberResult>("edges", "camber", "Camber as sagitta and radius.", (i, _) => Edge.Camber(i)),
-        Of<SecondaryBevelInput, SecondaryBevelResult>("edges", "secondary_bevel", "How far the secondary bevel has grown.", (i, c) => Edge.SecondaryBevel(i, c.Assumptions), AssumedBy.Secondary),
+        Of<SecondaryBevelInput, SecondaryBevelResult>("edges", "secondary_bevel", "How far the secondary bevel has grown.", (i, c) => Edge.SecondaryBevel(i,
+            c.Assumptions), AssumedBy.Secondary),
         Of<MouthInput, MouthResult>("edges", "mouth", "The mouth after a thicker iron or a moved frog.", (i, _) => Edge.Mouth(i)),
         Of<StopJawsInput, StopJawsResult>("edges", "stop_jaws", "Stops of a cutter whose jaws were dressed.", (i, _) => Edge.StopJaws(i)),
-        Of<SquareUpInput, SquareUpResult>("edges", "square_up", "Metal and minutes to square an edge.", (i, c) => Edge.SquareUp(i, c.Assumptions), AssumedBy.Grinding),
+        Of<SquareUpInput, SquareUpResult>("edges", "square_up", "Metal and minutes to square an edge.", (i, c) => Edge.SquareUp(i, c.Assumptions),
+            AssumedBy.Grinding),
         Of<GridSurveyInput, GridSurveyResult>("sole", "grid_survey", "Flatness and shape from a grid of heights.", (i, _) => GridSurvey.Read(i)),
         Of<LineSurveyInput, LineSurveyResult>("sole", "line_survey", "Heights from straightedge lines and feelers.", (i, _) => LineSurvey.Solve(i)),
-        Of<LappingInput, LappingResult>("sole", "lapping", "What lapping does to a sole, stroke by stroke.", (i, c) => Lapping.Simulate(i, c.Assumptions, c.Cancel), AssumedBy.Lapping),
+        Of<LappingInput, LappingResult>("sole", "lapping", "What lapping does to a sole, stroke by stroke.", (i, c) => Lapping.Simulate(i, c.Assumptions,
+            c.Cancel), AssumedBy.Lapping),
         Of<WoodenSoleInput, WoodenSoleResult>("sole", "wooden_sole", "Wind, removal and mouth of a wooden sole.", (i, _) => WoodenSole.Of(i)),
         Of<ThicknessInput, ThicknessResult>("proof", "thickness", "Thickness readings against a target.", (i, _) => Thickness.Judge(i)),
-        Of<TroubleInput, TroubleResult>("proof", "trouble", "Causes of a fault and what to check next.", (i, c) => Trouble.Find(i, c.Assumptions), AssumedBy.Troubles),
+        Of<TroubleInput, TroubleResult>("proof", "trouble", "Causes of a fault and what to check next.", (i, c) => Trouble.Find(i, c.Assumptions),
+            AssumedBy.Troubles),
     ];
 
     /// <summary>Finds a gauge by room and name.</summary>
@@ -96,15 +110,18 @@ public static class GaugeCatalogue
         {
             string field = (fault.Path ?? "").TrimStart('$', '.');
             throw field.Length > 0
-                ? new InputException("not_readable", field, null, "a value of the right kind", $"\"{field}\" has a value that cannot be read. Numbers are written plainly, with the unit in the field's name.")
-                : new InputException("required", Missing(fault.Message), null, "present", $"Missing: {Missing(fault.Message).Replace(",", ", ", StringComparison.Ordinal)}.");
+                ? new InputException("not_readable", field, null, "a value of the right kind",
+                    $"\"{field}\" has a value that cannot be read. Numbers are written plainly, with the unit in the field's name.")
+                : new InputException("required", Missing(fault.Message), null, "present",
+                    $"Missing: {Missing(fault.Message).Replace(",", ", ", StringComparison.Ordinal)}.");
         }
     }
 
     private static string Missing(string message)
     {
         string[] quoted = message.Split('\'');
-        return quoted.Length > 2 ? string.Join(",", quoted.Where((_, i) => i % 2 == 1).Where(q => !q.Contains("Foundling", StringComparison.Ordinal))) : "input";
+        return quoted.Length > 2 ? string.Join(",", quoted.Where((_, i) => i % 2 == 1).Where(q => !q.Contains("Foundling", StringComparison.Ordinal)))
+            : "input";
     }
 
     private static Gauge Of<TIn, TOut>(string file, string calculation, string about, Func<TIn, GaugeContext, TOut> run, IReadOnlyList<string>? uses = null)

@@ -12,12 +12,17 @@ internal static class AssumedBy
 
     public static readonly string[] Dating =
     [
-        .. Misreading, nameof(Assumptions.SoftMisread), nameof(Assumptions.PatentTermYears), nameof(Assumptions.PatentHabitHalfLifeYears), nameof(Assumptions.PatentHabitFloor),
-        nameof(Assumptions.PatentPendingYears), nameof(Assumptions.StockYears), nameof(Assumptions.StockDecay), nameof(Assumptions.SwapIron), nameof(Assumptions.SwapCapIron),
-        nameof(Assumptions.SwapHandle), nameof(Assumptions.SwapLeverCap), nameof(Assumptions.SwapSawNuts), nameof(Assumptions.SwapKnob), nameof(Assumptions.SwapHardware),
+        .. Misreading, nameof(Assumptions.SoftMisread), nameof(Assumptions.PatentTermYears), nameof(Assumptions.PatentHabitHalfLifeYears),
+            nameof(Assumptions.PatentHabitFloor),
+        nameof(Assumptions.PatentPendingYears), nameof(Assumptions.StockYears), nameof(Assumptions.StockDecay), nameof(Assumptions.SwapIron),
+            nameof(Assumptions.SwapCapIron),
+        nameof(Assumptions.SwapHandle), nameof(Assumptions.SwapLeverCap), nameof(Assumptions.SwapSawNuts), nameof(Assumptions.SwapKnob),
+            nameof(Assumptions.SwapHardware),
         nameof(Assumptions.SwapFrog), nameof(Assumptions.SwapPlate), nameof(Assumptions.KinColour), nameof(Assumptions.KinShadow), nameof(Assumptions.KinFit),
-        nameof(Assumptions.LengthSigmaMm), nameof(Assumptions.IronWidthSigmaMm), nameof(Assumptions.RuleSlip), nameof(Assumptions.LobeGapYears), nameof(Assumptions.GlanceMinutes),
-        nameof(Assumptions.LensMinutes), nameof(Assumptions.CapOffMinutes), nameof(Assumptions.StripMinutes), nameof(Assumptions.OtherTrade), nameof(Assumptions.OtherPlain),
+        nameof(Assumptions.LengthSigmaMm), nameof(Assumptions.IronWidthSigmaMm), nameof(Assumptions.RuleSlip), nameof(Assumptions.LobeGapYears),
+            nameof(Assumptions.GlanceMinutes),
+        nameof(Assumptions.LensMinutes), nameof(Assumptions.CapOffMinutes), nameof(Assumptions.StripMinutes), nameof(Assumptions.OtherTrade),
+            nameof(Assumptions.OtherPlain),
         nameof(Assumptions.OtherSize), nameof(Assumptions.FlatLengthMm), nameof(Assumptions.FlatIronWidthMm), nameof(Assumptions.OtherYears),
     ];
 
@@ -31,7 +36,8 @@ internal static class AssumedBy
 
     public static readonly string[] Rarity = [nameof(Assumptions.RarityUncommon), nameof(Assumptions.RarityScarce), nameof(Assumptions.RarityRare)];
 
-    public static readonly string[] Volume = [nameof(Assumptions.BathCoverMm), nameof(Assumptions.BathRimMm), nameof(Assumptions.BathEndRoomMm), nameof(Assumptions.BathOverlapMm)];
+    public static readonly string[] Volume = [nameof(Assumptions.BathCoverMm), nameof(Assumptions.BathRimMm), nameof(Assumptions.BathEndRoomMm),
+        nameof(Assumptions.BathOverlapMm)];
 
     public static readonly string[] Spent = [nameof(Assumptions.BathCapacityShare), nameof(Assumptions.IronInRust), nameof(Assumptions.RustDensity)];
 
@@ -41,12 +47,14 @@ internal static class AssumedBy
 
     public static readonly string[] Grinding =
     [
-        nameof(Assumptions.GrinderRate), nameof(Assumptions.DipEverySeconds), nameof(Assumptions.DipSeconds), nameof(Assumptions.BeltRate), nameof(Assumptions.GlassRate), nameof(Assumptions.DiamondRate),
+        nameof(Assumptions.GrinderRate), nameof(Assumptions.DipEverySeconds), nameof(Assumptions.DipSeconds), nameof(Assumptions.BeltRate),
+            nameof(Assumptions.GlassRate), nameof(Assumptions.DiamondRate),
     ];
 
     public static readonly string[] Backs =
     [
-        .. Grinding, nameof(Assumptions.LossPerHoningMm), nameof(Assumptions.StoppingPitWithinMm), nameof(Assumptions.StoppingPitDepthMm), nameof(Assumptions.ShimSetupMinutes),
+        .. Grinding, nameof(Assumptions.LossPerHoningMm), nameof(Assumptions.StoppingPitWithinMm), nameof(Assumptions.StoppingPitDepthMm),
+            nameof(Assumptions.ShimSetupMinutes),
         nameof(Assumptions.ShimLimitDeg), nameof(Assumptions.GrindPastPitMm), nameof(Assumptions.SharpeningsWorthSaving),
     ];
 
@@ -54,8 +62,10 @@ internal static class AssumedBy
 
     public static readonly string[] Lapping =
     [
-        nameof(Assumptions.LappingForceN), nameof(Assumptions.StiffnessGlass), nameof(Assumptions.StiffnessMdf), nameof(Assumptions.MarkGoneUm), nameof(Assumptions.MarkFaintUm),
-        nameof(Assumptions.StrokesPerMinute), nameof(Assumptions.StrokesPerFineSheet), nameof(Assumptions.StrokesPerCoarseSheet), nameof(Assumptions.ZoneCleanShare),
+        nameof(Assumptions.LappingForceN), nameof(Assumptions.StiffnessGlass), nameof(Assumptions.StiffnessMdf), nameof(Assumptions.MarkGoneUm),
+            nameof(Assumptions.MarkFaintUm),
+        nameof(Assumptions.StrokesPerMinute), nameof(Assumptions.StrokesPerFineSheet), nameof(Assumptions.StrokesPerCoarseSheet),
+            nameof(Assumptions.ZoneCleanShare),
     ];
 
     public static readonly string[] Troubles = [nameof(Assumptions.TroubleLeak)];
@@ -105,7 +115,8 @@ internal static class GivenAssumptions
     private static double Value(JsonProperty property, PropertyInfo constant)
     {
         bool whole = constant.PropertyType == typeof(int);
-        if (property.Value.ValueKind == JsonValueKind.Number && property.Value.TryGetDouble(out double value) && (value == 0 || (value >= Least && value <= Most)) && (!whole || value == Math.Round(value)))
+        if (property.Value.ValueKind == JsonValueKind.Number && property.Value.TryGetDouble(out double value)
+            && (value == 0 || (value >= Least && value <= Most)) && (!whole || value == Math.Round(value)))
         {
             return value;
         }
@@ -122,7 +133,8 @@ internal static class GivenAssumptions
             case JsonTypeInfoKind.Object when value.ValueKind == JsonValueKind.Object:
                 foreach (JsonProperty property in value.EnumerateObject())
                 {
-                    JsonPropertyInfo known = info.Properties.FirstOrDefault(p => p.Name == property.Name) ?? throw Unknown(property.Name, $"{path}.{property.Name}", [.. info.Properties.Select(p => p.Name)]);
+                    JsonPropertyInfo known = info.Properties.FirstOrDefault(p => p.Name == property.Name) ?? throw Unknown(property.Name,
+                        $"{path}.{property.Name}", [.. info.Properties.Select(p => p.Name)]);
                     KnownInside(property.Value, known.PropertyType, $"{path}.{property.Name}");
                 }
                 break;

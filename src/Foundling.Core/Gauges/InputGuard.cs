@@ -76,7 +76,8 @@ public static class InputGuard
         {
             if (++_seen > limits.All)
             {
-                throw new InputException("too_much", "input", null, $"at most {limits.All:#,0} values", $"That is too much at once; {limits.All:#,0} values are the most.");
+                throw new InputException("too_much", "input", null, $"at most {limits.All:#,0} values",
+                    $"That is too much at once; {limits.All:#,0} values are the most.");
             }
             switch (value)
             {
@@ -131,7 +132,8 @@ public static class InputGuard
         {
             if (count > limits.Items)
             {
-                throw new InputException("too_many", Field(name), count, $"at most {limits.Items:#,0}", $"There are too many {InputException.InWords(Field(name))}; {limits.Items:#,0} are the most.");
+                throw new InputException("too_many", Field(name), count, $"at most {limits.Items:#,0}",
+                    $"There are too many {InputException.InWords(Field(name))}; {limits.Items:#,0} are the most.");
             }
         }
 
@@ -139,7 +141,8 @@ public static class InputGuard
         {
             if (text.Length > limits.Letters)
             {
-                throw new InputException("too_long", Field(name), text.Length, $"at most {limits.Letters:#,0} letters", $"The {InputException.InWords(Field(name))} is {text.Length:#,0} letters long; {limits.Letters:#,0} are the most.");
+                throw new InputException("too_long", Field(name), text.Length, $"at most {limits.Letters:#,0} letters",
+                    $"The {InputException.InWords(Field(name))} is {text.Length:#,0} letters long; {limits.Letters:#,0} are the most.");
             }
         }
 

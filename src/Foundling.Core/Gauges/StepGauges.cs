@@ -36,19 +36,32 @@ public static class StepGauges
         return step.Key.Split('/')[0] switch
         {
             "soak" => Soaking(step, tag, temperatureC, humidityPercent),
-            "edge-hone" or "final-hone" when tool.Edge == EdgeForm.TwoBevels => [Make("edges", "knife_angle", "The angle behind the edge", ("thickness_mm", thickness), ("distance_behind_edge_mm", 6))],
-            "edge-hone" when tool.Family == Family.Plane => [Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed), ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("bevel_up", up)), Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10)), .. Camber(tag, width, bed)],
-            "edge-hone" => [Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10))],
-            "edge-grind" when tool.Edge != EdgeForm.TwoBevels => [.. tag.Measured(edge, "out_of_square")?.Value is double out_ ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", out_))] : Array.Empty<StepGauge>(), Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness), ("bevel_face_mm", Math.Round(thickness / Math.Sin(UsualBevelDeg * Math.PI / 180), 1)))],
+            "edge-hone" or "final-hone" when tool.Edge == EdgeForm.TwoBevels =>
+                [Make("edges", "knife_angle", "The angle behind the edge", ("thickness_mm", thickness), ("distance_behind_edge_mm", 6))],
+            "edge-hone" when tool.Family == Family.Plane => [Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed),
+                ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("bevel_up", up)), Make("edges", "secondary_bevel",
+                "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("thickness_mm", thickness),
+                ("honings", 10)), .. Camber(tag, width, bed)],
+            "edge-hone" => [Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg",
+                UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10))],
+            "edge-grind" when tool.Edge != EdgeForm.TwoBevels => [.. tag.Measured(edge, "out_of_square")?.Value is double out_
+                ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", out_))]
+                : Array.Empty<StepGauge>(), Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
+                ("bevel_face_mm", Math.Round(thickness / Math.Sin(UsualBevelDeg * Math.PI / 180), 1)))],
             "edge-save" => Reserve(tag, edge),
-            "set-mouth" => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured("body", "mouth")?.Value ?? UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", up))],
-            "jaw-dress" or "set-stops" => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm", Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.2)), ("pivot_to_stop_mm", Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.07)))],
-            "sole-wood" or "mouth-check" when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after", ("stick_difference_mm", tag.Measured("body", "wind")?.Value ?? 0.5), ("stick_length_mm", UsualStickMm), ("body_width_mm", tag.SoleWidthMm ?? 60), ("bed_deg", bed), ("wear_deg", WearDeg), ("mouth_mm", tag.Measured("body", "mouth")?.Value ?? UsualMouthMm))],
+            "set-mouth" => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured("body", "mouth")?.Value
+                ?? UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", up))],
+            "jaw-dress" or "set-stops" => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm",
+                Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.2)), ("pivot_to_stop_mm", Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.07)))],
+            "sole-wood" or "mouth-check" when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
+                ("stick_difference_mm", tag.Measured("body", "wind")?.Value ?? 0.5), ("stick_length_mm", UsualStickMm), ("body_width_mm", tag.SoleWidthMm
+                ?? 60), ("bed_deg", bed), ("wear_deg", WearDeg), ("mouth_mm", tag.Measured("body", "mouth")?.Value ?? UsualMouthMm))],
             _ => [],
         };
     }
 
-    private static double Bed(ToolKind tool) => tool.Id switch { "block-plane" => 20, "wooden-bench-plane" => 46, "rebate-plane" or "plough-plane" => 50, "toothing-plane" => 82, _ => 45 };
+    private static double Bed(ToolKind tool) => tool.Id switch { "block-plane" => 20, "wooden-bench-plane" => 46, "rebate-plane" or "plough-plane" => 50,
+        "toothing-plane" => 82, _ => 45 };
 
     private static IEnumerable<StepGauge> Camber(Tag tag, double width, double bed)
     {
@@ -60,9 +73,13 @@ public static class StepGauges
 
     private static List<StepGauge> Soaking(PlanStep step, Tag tag, double temperatureC, double humidityPercent)
     {
-        string bath = step.Materials.Any(m => m.StartsWith("citric", StringComparison.Ordinal)) ? "citric" : step.Materials.Any(m => m.StartsWith("vinegar", StringComparison.Ordinal)) ? "acetic" : step.Materials.Any(m => m.StartsWith("washing soda", StringComparison.Ordinal)) ? "electrolysis" : "chelating";
-        string rust = SnakeCase.Of(PlanQuestion.LevelOf(tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => f.Severity).DefaultIfEmpty(0).Max()).ToString());
-        var values = new List<(string, object)> { ("bath", bath), ("rust", rust), ("temperature_c", temperatureC), ("relative_humidity_percent", humidityPercent) };
+        string bath = step.Materials.Any(m => m.StartsWith("citric", StringComparison.Ordinal)) ? "citric" : step.Materials.Any(m =>
+            m.StartsWith("vinegar", StringComparison.Ordinal)) ? "acetic" : step.Materials.Any(m => m.StartsWith("washing soda", StringComparison.Ordinal))
+            ? "electrolysis" : "chelating";
+        string rust = SnakeCase.Of(PlanQuestion.LevelOf(tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => f.Severity).DefaultIfEmpty(0).Max())
+            .ToString());
+        var values = new List<(string, object)> { ("bath", bath), ("rust", rust), ("temperature_c", temperatureC), ("relative_humidity_percent",
+            humidityPercent) };
         if (bath is "citric" or "acetic")
         {
             values.Add(("percent", 5));
@@ -81,10 +98,15 @@ public static class StepGauges
 
     private static IReadOnlyList<StepGauge> Reserve(Tag tag, string edge)
     {
-        var lines = new (string Field, double? Value)[] { ("edge_to_slot_end_mm", tag.Measured(edge, "edge_to_slot")?.Value), ("edge_to_bit_line_mm", tag.Measured(edge, "edge_to_bit_line")?.Value), ("edge_to_hard_end_mm", tag.Measured(edge, "edge_to_hard_end")?.Value) };
-        return lines.All(l => l.Value is null) ? [] : [Make("state", "iron_reserve", "Steel and sharpenings left", [("iron_kind", (object)(lines[1].Value is null ? "solid" : "laid_on")), .. lines.Where(l => l.Value is not null).Select(l => (l.Field, (object)l.Value!.Value)), ("planned_setback_mm", 3.5)])];
+        var lines = new (string Field, double? Value)[] { ("edge_to_slot_end_mm", tag.Measured(edge, "edge_to_slot")?.Value), ("edge_to_bit_line_mm",
+            tag.Measured(edge, "edge_to_bit_line")?.Value), ("edge_to_hard_end_mm", tag.Measured(edge, "edge_to_hard_end")?.Value) };
+        return lines.All(l => l.Value is null) ? [] : [Make("state", "iron_reserve", "Steel and sharpenings left",
+            [("iron_kind", (object)(lines[1].Value is null ? "solid" : "laid_on")), .. lines.Where(l => l.Value is not null).Select(l =>
+            (l.Field, (object)l.Value!.Value)), ("planned_setback_mm", 3.5)])];
     }
 
     private static StepGauge Make(string file, string calculation, string about, params (string Name, object Value)[] values) =>
-        new(about, GaugeCatalogue.Find(file, calculation)!, [.. values.Select(v => (v.Name, v.Value switch { bool b => b ? "true" : "false", IFormattable f => f.ToString("0.###", CultureInfo.InvariantCulture), _ => v.Value.ToString()! }))]);
+        new(about, GaugeCatalogue.Find(file, calculation)!, [.. values.Select(v =>
+            (v.Name, v.Value switch { bool b => b ? "true" : "false", IFormattable f => f.ToString("0.###", CultureInfo.InvariantCulture), _ =>
+            v.Value.ToString()! }))]);
 }

@@ -33,7 +33,8 @@ public static class DiamondMark
             }
             foreach (DiamondLetter y in tables.Diamond.Where(d => d.First == cycle && d.IsYear && d.Letter == year && d.Year is not null))
             {
-                List<DiamondLetter> months = [.. tables.Diamond.Where(d => d.First == cycle && !d.IsYear && d.Letter == month && (!d.Irregular || d.Year == y.Year))];
+                List<DiamondLetter> months = [.. tables.Diamond.Where(d => d.First == cycle && !d.IsYear && d.Letter == month
+                    && (!d.Irregular || d.Year == y.Year))];
                 bool fits = !y.Irregular || months.Any(m => m.Irregular && m.Year == y.Year) || month.Length == 0;
                 if (fits)
                 {
@@ -49,7 +50,8 @@ public static class DiamondMark
                 "No year can be read from that. The year letter stands at the top in the marks of 1842 to 1867 and at the right in those of 1868 to 1883.");
         }
         DatedMark end = tables.Marks.First(m => m.Key == "gb_diamond_end");
-        return [.. found.Select((f, i) => new MarkReading($"diamond{i}", $"Diamond mark of {(f.Month is null ? "" : f.Month + " ")}{f.Year}", $"not before {f.Year}, rarely after {end.NotAfter}",
+        return [.. found.Select((f, i) => new MarkReading($"diamond{i}", $"Diamond mark of {(f.Month is null ? "" : f.Month + " ")}{f.Year}",
+            $"not before {f.Year}, rarely after {end.NotAfter}",
             $"{(f.First ? "First cycle, 1842 to 1867: the year letter is at the top." : "Second cycle, 1868 to 1883: the year letter is at the right.")} {end.Why}.{(f.Irregular ? " " + f.Note + "." : "")}",
             [new MarkBound(MarkKind.Window, NotBefore: f.Year), new MarkBound(MarkKind.Window, Soft: true, NotAfter: end.NotAfter)], Doubt: f.Irregular ? "One of the documented exceptions." : null))];
     }

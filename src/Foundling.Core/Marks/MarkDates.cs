@@ -51,7 +51,8 @@ public sealed partial record MarkDate(int Year, int? Month = null, int? Day = nu
         {
             int a = int.Parse(figures.Groups["a"].Value, CultureInfo.InvariantCulture), b = int.Parse(figures.Groups["b"].Value, CultureInfo.InvariantCulture);
             // Month first, as those dates were struck, unless it cannot be.
-            MarkDate? date = a <= 12 ? Of(figures.Groups["y"].Value, a, figures.Groups["b"].Value) : b <= 12 ? Of(figures.Groups["y"].Value, b, figures.Groups["a"].Value) : null;
+            MarkDate? date = a <= 12 ? Of(figures.Groups["y"].Value, a, figures.Groups["b"].Value) : b <= 12 ? Of(figures.Groups["y"].Value, b,
+                figures.Groups["a"].Value) : null;
             if (date is not null)
             {
                 found.Add((date, figures.Index, figures.Length));
@@ -87,7 +88,8 @@ public sealed partial record MarkDate(int Year, int? Month = null, int? Day = nu
         if (guessed)
         {
             // The weekday tells the century where only one of the two was a Tuesday; else a year of 1850 to 1949, when dates were struck so.
-            int[] tuesdays = [.. new[] { 1800 + y, 1900 + y }.Where(c => c is >= FirstTuesday and < LastStruck && d >= 1 && d <= DateTime.DaysInMonth(c, month) && new DateOnly(c, month, d!.Value).DayOfWeek == DayOfWeek.Tuesday)];
+            int[] tuesdays = [.. new[] { 1800 + y, 1900 + y }.Where(c => c is >= FirstTuesday and < LastStruck && d >= 1 && d <= DateTime.DaysInMonth(c, month)
+                && new DateOnly(c, month, d!.Value).DayOfWeek == DayOfWeek.Tuesday)];
             (y, guessed) = tuesdays.Length == 1 ? (tuesdays[0], false) : (y >= 50 ? 1800 + y : 1900 + y, true);
         }
         return y is < 1790 or > 2000 ? null

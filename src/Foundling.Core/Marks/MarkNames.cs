@@ -9,7 +9,8 @@ internal static partial class MarkNames
     private const int LeastLetters = 4, LongEnoughToMisread = 6;
 
     // Words that many makers bear; alone they name none.
-    private static readonly HashSet<string> Common = ["sons", "bros", "brothers", "company", "works", "tool", "tools", "forge", "steel", "cast", "edge", "limited", "incorporated", "warranted", "planes", "saws"];
+    private static readonly HashSet<string> Common = ["sons", "bros", "brothers", "company", "works", "tool", "tools", "forge", "steel", "cast", "edge",
+        "limited", "incorporated", "warranted", "planes", "saws"];
 
     /// <summary>One reading for each line of a maker whose name stands in the text; what is read is taken.</summary>
     public static IEnumerable<MarkReading> Read(MarkText text, PatternBook? book)
@@ -17,7 +18,8 @@ internal static partial class MarkNames
         List<Match> words = [.. Word().Matches(text.Plain).Where(w => text.IsFree(w.Index, w.Length))];
         foreach (IGrouping<string, PatternLine> maker in (book?.Lines ?? []).Where(l => l.Maker is not null).GroupBy(l => l.Maker!))
         {
-            List<string> name = [.. Word().Matches(maker.Key.ToLowerInvariant()).Select(m => m.Value).Where(w => w.Length >= LeastLetters && !Common.Contains(w))];
+            List<string> name = [.. Word().Matches(maker.Key.ToLowerInvariant()).Select(m => m.Value).Where(w => w.Length >= LeastLetters
+                && !Common.Contains(w))];
             List<Match> read = [.. words.Where(w => name.Any(n => Same(w.Value, n)))];
             if (read.Count == 0)
             {

@@ -48,7 +48,8 @@ internal static partial class MarkNumbers
                 continue;
             }
             text.TakeWhole(m.Index, m.Length);
-            yield return new MarkReading($"yearly{m.Index}", $"British patent no. {Shown(long.Parse(m.Groups["n"].Value.Replace(",", "", StringComparison.Ordinal), CultureInfo.InvariantCulture))} of {year}", $"not before {year}",
+            yield return new MarkReading($"yearly{m.Index}",
+                $"British patent no. {Shown(long.Parse(m.Groups["n"].Value.Replace(",", "", StringComparison.Ordinal), CultureInfo.InvariantCulture))} of {year}", $"not before {year}",
                 "British patents were numbered afresh each year from 1852 to 1915, so the year stands beside the number. A tool can be much later than the patent on it.",
                 [new MarkBound(MarkKind.Window, NotBefore: year)]);
         }
@@ -63,7 +64,8 @@ internal static partial class MarkNumbers
         foreach (Match m in NumberText().Matches(text.Plain))
         {
             int at = m.Index, length = m.Length;
-            if (!text.IsFree(at, length) || PartialNumber.Parse(m.Value.Trim(' ', ',', '.', '\'')) is not PartialNumber number || Measured().IsMatch(text.Plain[(at + length)..]))
+            if (!text.IsFree(at, length) || PartialNumber.Parse(m.Value.Trim(' ', ',', '.', '\'')) is not PartialNumber number
+                || Measured().IsMatch(text.Plain[(at + length)..]))
             {
                 continue;
             }
@@ -91,11 +93,13 @@ internal static partial class MarkNumbers
         }
         if (office is Office.Design or Office.Any)
         {
-            foreach (MarkReading r in Listed(number, "design", $"Design patent no. {number.Shown}", tables.Designs, "US design patents by year")) { yield return r; }
+            foreach (MarkReading r in Listed(number, "design", $"Design patent no. {number.Shown}", tables.Designs,
+                "US design patents by year")) { yield return r; }
         }
         if (office is Office.Registered or Office.Any)
         {
-            foreach (MarkReading r in Listed(number, "registered", $"Registered design no. {number.Shown}", tables.RegisteredDesigns, "British registered designs by year")) { yield return r; }
+            foreach (MarkReading r in Listed(number, "registered", $"Registered design no. {number.Shown}", tables.RegisteredDesigns,
+                "British registered designs by year")) { yield return r; }
         }
         if (office == Office.British)
         {
@@ -114,10 +118,14 @@ internal static partial class MarkNumbers
             yield break;
         }
         (int first, int last) = (years[0], years[^1]);
-        MarkBound bound = key == "patent" && years.Count == 1 ? new MarkBound(MarkKind.PatentGranted, IssueYear: first) : new MarkBound(MarkKind.Window, NotBefore: first);
-        string why = number.Whole ? $"That number was given out in {Runs(years)}." : $"With the figures you can read it was given out in {Runs(years)}: between {Shown(number.Least)} and {Shown(number.Greatest)}.";
-        yield return new MarkReading(key, title, $"not before {first}", $"{why} A tool can be much later than the number on it. (Table: {table}.)", [bound], years,
-            last - first > 25 ? "So few figures say little." : number.Digits.Length < LongEnough ? "A short number is more often a size, a pattern or a workman's." : null);
+        MarkBound bound = key == "patent" && years.Count == 1 ? new MarkBound(MarkKind.PatentGranted, IssueYear: first) : new MarkBound(MarkKind.Window,
+            NotBefore: first);
+        string why = number.Whole ? $"That number was given out in {Runs(years)}."
+            : $"With the figures you can read it was given out in {Runs(years)}: between {Shown(number.Least)} and {Shown(number.Greatest)}.";
+        yield return new MarkReading(key, title, $"not before {first}", $"{why} A tool can be much later than the number on it. (Table: {table}.)", [bound],
+            years,
+            last - first > 25 ? "So few figures say little." : number.Digits.Length < LongEnough
+                ? "A short number is more often a size, a pattern or a workman's." : null);
     }
 
     /// <summary>The words without those that name an office but not a number: "Reg. U.S. Pat. Off.", "Regd. Trade Mark".</summary>

@@ -25,7 +25,8 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
         if (what.Length is 0 or > LongestMark)
         {
             throw new InputException("required", "mark", what.Length, "1 to 200 letters",
-                what.Length == 0 ? "Write what you read on the tool, with a ? for each figure you cannot make out." : "That is too long for a mark; write the words that matter.");
+                what.Length == 0 ? "Write what you read on the tool, with a ? for each figure you cannot make out."
+                    : "That is too long for a mark; write the words that matter.");
         }
         var mark = new MarkText(what);
         var readings = new List<MarkReading>();
@@ -36,7 +37,8 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
         List<MarkReading> numbered = [.. _wordings.Written(mark, key => !NeedsNumber(key) && key != "patent_applied")];
         readings.AddRange(MarkNumbers.Read(mark, tables));
         readings.AddRange(numbered);
-        readings.AddRange(_wordings.Written(mark, key => NeedsNumber(key) && !readings.Any(r => r.Key.StartsWith("registered", StringComparison.Ordinal) || r.Key.StartsWith("british", StringComparison.Ordinal))));
+        readings.AddRange(_wordings.Written(mark, key => NeedsNumber(key) && !readings.Any(r => r.Key.StartsWith("registered", StringComparison.Ordinal)
+            || r.Key.StartsWith("british", StringComparison.Ordinal))));
         readings.AddRange(MarkNames.Read(mark, book));
         readings.AddRange(_wordings.Described(mark.Rest, readings.Count == 0));
         List<MarkReading> likely = [.. readings.Where(r => r.Likely)];
@@ -48,13 +50,15 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
 
     /// <summary>Reads the diamond-shaped registration mark from its corners.</summary>
     /// <inheritdoc cref="DiamondMark.Read"/>
-    public IReadOnlyList<MarkReading> ReadDiamond(string? top, string? left, string? right, string? bottom) => DiamondMark.Read(tables, top, left, right, bottom);
+    public IReadOnlyList<MarkReading> ReadDiamond(string? top, string? left, string? right, string? bottom) => DiamondMark.Read(tables, top, left, right,
+        bottom);
 
     private static bool NeedsNumber(string key) => key is "gb_rd_no" or "gb_patent_six_digit";
 
     /// <summary>How much a reading says about years, in bits.</summary>
     private double Tells(MarkReading reading) =>
-        -Dating.Report(new DatingInput([.. reading.Bounds.Select((b, i) => b.ToObservation($"b{i}", "body", Confidence.Sure))], new PatternBook([], []), []), assumptions: _assumptions).EntropyBits;
+        -Dating.Report(new DatingInput([.. reading.Bounds.Select((b, i) => b.ToObservation($"b{i}", "body", Confidence.Sure))], new PatternBook([], []), []),
+            assumptions: _assumptions).EntropyBits;
 
     private static IEnumerable<MarkReading> Founded(MarkText mark)
     {
@@ -62,7 +66,8 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
         {
             mark.Take(m.Index, m.Length);
             string year = m.Groups["y"].Value;
-            yield return new MarkReading($"founded{m.Index}", $"The house was founded in {year}", $"not before {year}", "A house names the year it began; the tool can be a hundred years younger.",
+            yield return new MarkReading($"founded{m.Index}", $"The house was founded in {year}", $"not before {year}",
+                "A house names the year it began; the tool can be a hundred years younger.",
                 [new MarkBound(MarkKind.Window, NotBefore: int.Parse(year, System.Globalization.CultureInfo.InvariantCulture))]) { Group = "companies" };
         }
     }
@@ -105,17 +110,20 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
     }
 
     private static MarkReading Year(MarkDate date) =>
-        new("year", date.Bare ? $"The year {date.Year}" : $"A date: {date.Shown}", $"not before {date.Year}", "A tool cannot bear a year before its time. It may be the year it was made, issued or registered.",
+        new("year", date.Bare ? $"The year {date.Year}" : $"A date: {date.Shown}", $"not before {date.Year}",
+            "A tool cannot bear a year before its time. It may be the year it was made, issued or registered.",
             [new MarkBound(MarkKind.Window, NotBefore: date.Year)], Doubt: date.Bare ? "Without a word beside it it may also be a number." : null);
 
     private static MarkReading Dated(MarkDate date)
     {
         string? doubt = date.Impossible is int day ? $"There is no {day} {date.Shown.Split(' ')[0]}: look at the figures again."
             : date.Guessed ? $"The century is a guess: {date.Year + (date.Year < 1900 ? 100 : -100)} is the other way to read it."
-            : date.Weekday is DayOfWeek weekday and not DayOfWeek.Tuesday && date.Year >= 1848 ? $"US patents were issued on Tuesdays and this was a {weekday}: look at the figures again."
+            : date.Weekday is DayOfWeek weekday and not DayOfWeek.Tuesday && date.Year >= 1848
+                ? $"US patents were issued on Tuesdays and this was a {weekday}: look at the figures again."
             : null;
         return new MarkReading("dated", $"Patent of {date.Shown}", $"not before {date.Year}; fades from {date.Year + 18} on",
-            "A granted patent can be named from its issue on. After the term of 17 years the habit of printing it dies away.", [new MarkBound(MarkKind.PatentGranted, IssueYear: date.Year)], Doubt: doubt);
+            "A granted patent can be named from its issue on. After the term of 17 years the habit of printing it dies away.",
+                [new MarkBound(MarkKind.PatentGranted, IssueYear: date.Year)], Doubt: doubt);
     }
 
     private MarkReading Applied(MarkDate? date) => date is null

@@ -55,11 +55,13 @@ public sealed record MarkTables(
 /// <param name="IssueYear">Year a patent was granted.</param>
 /// <param name="FilingYear">Year a patent was applied for.</param>
 /// <param name="GrantYear">Year an applied-for patent was granted.</param>
-public sealed record MarkBound(MarkKind Kind, bool Soft = false, int? NotBefore = null, int? NotAfter = null, int? IssueYear = null, int? FilingYear = null, int? GrantYear = null)
+public sealed record MarkBound(MarkKind Kind, bool Soft = false, int? NotBefore = null, int? NotAfter = null, int? IssueYear = null, int? FilingYear = null,
+    int? GrantYear = null)
 {
     /// <summary>The evidence it makes on a part.</summary>
     public Observation ToObservation(string id, string part, Confidence confidence) =>
-        new(id, confidence, Part: part, Mark: Kind, Soft: Soft, NotBeforeYear: NotBefore, NotAfterYear: NotAfter, IssueYear: IssueYear, FilingYear: FilingYear, GrantYear: GrantYear);
+        new(id, confidence, Part: part, Mark: Kind, Soft: Soft, NotBeforeYear: NotBefore, NotAfterYear: NotAfter, IssueYear: IssueYear, FilingYear: FilingYear,
+            GrantYear: GrantYear);
 }
 
 /// <summary>One way to read a mark, or one of several marks in what was read.</summary>
@@ -70,7 +72,8 @@ public sealed record MarkBound(MarkKind Kind, bool Soft = false, int? NotBefore 
 /// <param name="Bounds">What it states about years.</param>
 /// <param name="Years">Years the number may have been given out in, when several fit.</param>
 /// <param name="Doubt">What speaks against this reading; null for nothing.</param>
-public sealed record MarkReading(string Key, string Title, string Says, string Why, IReadOnlyList<MarkBound> Bounds, IReadOnlyList<int>? Years = null, string? Doubt = null)
+public sealed record MarkReading(string Key, string Title, string Says, string Why, IReadOnlyList<MarkBound> Bounds, IReadOnlyList<int>? Years = null,
+    string? Doubt = null)
 {
     /// <summary>False for a reading that is possible but not what most people would take it for.</summary>
     public bool Likely { get; init; } = true;

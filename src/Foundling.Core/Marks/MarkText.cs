@@ -9,7 +9,8 @@ internal sealed class MarkText
     /// <summary>Takes what was read; every letter keeps its place.</summary>
     public MarkText(string read)
     {
-        Plain = new string([.. read.Select(c => c switch { '’' or '‘' or '`' or '´' or 'ʹ' or '′' => '\'', '–' or '—' or '‑' => '-', '“' or '”' or '″' => '"', '\t' or '\n' or '\r' or ' ' => ' ', _ => char.ToLowerInvariant(c) })]);
+        Plain = new string([.. read.Select(c => c switch { '’' or '‘' or '`' or '´' or 'ʹ' or '′' => '\'', '–' or '—' or '‑' => '-', '“' or '”' or '″' => '"',
+            '\t' or '\n' or '\r' or ' ' => ' ', _ => char.ToLowerInvariant(c) })]);
         _taken = new bool[Plain.Length];
     }
 

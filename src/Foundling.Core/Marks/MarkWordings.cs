@@ -8,7 +8,8 @@ internal sealed partial class MarkWordings
 {
     private const int MostDescribed = 6;
 
-    private static readonly HashSet<string> Idle = ["the", "of", "or", "and", "with", "for", "its", "an", "on", "in", "no", "it", "is", "that", "from", "to", "at", "by", "words", "example", "number", "mark", "has", "have", "there", "some", "seems", "looks", "like", "old"];
+    private static readonly HashSet<string> Idle = ["the", "of", "or", "and", "with", "for", "its", "an", "on", "in", "no", "it", "is", "that", "from", "to",
+        "at", "by", "words", "example", "number", "mark", "has", "have", "there", "some", "seems", "looks", "like", "old"];
 
     private readonly List<(string Key, Regex Forms)> _forms;
     private readonly Dictionary<string, string> _groups;
@@ -19,7 +20,8 @@ internal sealed partial class MarkWordings
     {
         _tables = tables;
         // No backtracking: what a visitor types can never make a search long.
-        _forms = [.. tables.Forms.Select(f => (f.Key, new Regex(f.Forms, RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking)))];
+        _forms = [.. tables.Forms.Select(f => (f.Key, new Regex(f.Forms,
+            RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking)))];
         _groups = tables.Forms.ToDictionary(f => f.Key, f => f.Group);
     }
 
@@ -33,7 +35,8 @@ internal sealed partial class MarkWordings
     public List<MarkReading> Written(MarkText text, Func<string, bool> wanted)
     {
         var found = new List<(int At, MarkReading Reading)>();
-        foreach (var (key, at, length) in _forms.Where(f => wanted(f.Key)).SelectMany(f => f.Forms.Matches(text.Plain).Select(m => (f.Key, m.Index, m.Length))).OrderByDescending(m => m.Length))
+        foreach (var (key, at, length) in _forms.Where(f => wanted(f.Key)).SelectMany(f =>
+            f.Forms.Matches(text.Plain).Select(m => (f.Key, m.Index, m.Length))).OrderByDescending(m => m.Length))
         {
             if (text.IsFree(at, length) && Of(key) is MarkReading reading)
             {
@@ -61,20 +64,24 @@ internal sealed partial class MarkWordings
         (double Hits, double Score) Score(string seen)
         {
             HashSet<string> there = Words(seen), quoted = Words(string.Join(' ', Quoted().Matches(seen).Select(m => m.Groups[1].Value)));
-            double hits = asked.Count(a => there.Any(t => t.StartsWith(a, StringComparison.Ordinal) || (t.Length > 4 && a.StartsWith(t, StringComparison.Ordinal)))) / (double)asked.Count;
+            double hits = asked.Count(a => there.Any(t => t.StartsWith(a, StringComparison.Ordinal)
+                || (t.Length > 4 && a.StartsWith(t, StringComparison.Ordinal)))) / (double)asked.Count;
             return (hits, hits + (0.5 * asked.Count(quoted.Contains) / Math.Max(asked.Count, quoted.Count)));
         }
-        return All().Select(r => (Score: Score(r.Title), Reading: r)).Where(x => x.Score.Score >= (alone ? 0.5 : 0.75)).OrderByDescending(x => x.Score.Score).Take(MostDescribed)
+        return All().Select(r => (Score: Score(r.Title), Reading: r)).Where(x => x.Score.Score >= (alone ? 0.5 : 0.75)).OrderByDescending(x =>
+            x.Score.Score).Take(MostDescribed)
             .Select((x, i) => x.Reading with { Likely = alone && x.Score.Hits > 0.99 && i < 2 });
     }
 
     private MarkReading? Of(string key) =>
-        _tables.Marks.FirstOrDefault(m => m.Key == key) is DatedMark mark ? Of(mark) : _tables.Materials.FirstOrDefault(m => m.Key == key) is DatedMaterial material ? Of(material) : null;
+        _tables.Marks.FirstOrDefault(m => m.Key == key) is DatedMark mark ? Of(mark) : _tables.Materials.FirstOrDefault(m =>
+            m.Key == key) is DatedMaterial material ? Of(material) : null;
 
     private MarkReading Of(DatedMark mark)
     {
         List<DatedMark> both = [mark, .. _tables.Marks.Where(m => m.Key == mark.Key + "_end")];
-        return new MarkReading("mark_" + mark.Key, mark.Seen, string.Join("; ", both.Select(m => Says(m.NotBefore, m.NotAfter, m.Soft))), string.Join(". ", both.Select(m => m.Why).Distinct()) + ".",
+        return new MarkReading("mark_" + mark.Key, mark.Seen, string.Join("; ", both.Select(m => Says(m.NotBefore, m.NotAfter, m.Soft))),
+            string.Join(". ", both.Select(m => m.Why).Distinct()) + ".",
             [.. both.Select(m => new MarkBound(MarkKind.Window, m.Soft, m.NotBefore, m.NotAfter))]) { Group = _groups.GetValueOrDefault(mark.Key, "patents") };
     }
 
@@ -89,7 +96,8 @@ internal sealed partial class MarkWordings
         {
             bounds.Add(new MarkBound(MarkKind.Window, true, m.TypicalFrom, m.TypicalTo));
         }
-        return new MarkReading("detail_" + m.Key, m.Seen, string.Join("; ", bounds.Select(b => Says(b.NotBefore, b.NotAfter, b.Soft))), m.Why + ". A part can be newer than the tool.", bounds)
+        return new MarkReading("detail_" + m.Key, m.Seen, string.Join("; ", bounds.Select(b => Says(b.NotBefore, b.NotAfter, b.Soft))),
+            m.Why + ". A part can be newer than the tool.", bounds)
         {
             Group = _groups.GetValueOrDefault(m.Key, "metal"),
         };
@@ -108,7 +116,8 @@ internal sealed partial class MarkWordings
 
     private static bool IsEnd(DatedMark mark) => mark.Key.EndsWith("_end", StringComparison.Ordinal);
 
-    private static HashSet<string> Words(string text) => [.. Word().Matches(text.ToLowerInvariant().Replace(".", "", StringComparison.Ordinal)).Select(m => m.Value).Where(w => w.Length > 1 && !Idle.Contains(w))];
+    private static HashSet<string> Words(string text) => [.. Word().Matches(text.ToLowerInvariant().Replace(".", "", StringComparison.Ordinal)).Select(m =>
+        m.Value).Where(w => w.Length > 1 && !Idle.Contains(w))];
 
     [GeneratedRegex("[a-z]+")]
     private static partial Regex Word();

@@ -26,7 +26,8 @@ public sealed record PartialNumber
     public static PartialNumber? Parse(string text)
     {
         string digits = new([.. text.Where(c => char.IsAsciiDigit(c) || c == '?')]);
-        return digits.Length is > 0 and <= 12 && digits.Any(char.IsAsciiDigit) && text.All(c => char.IsAsciiDigit(c) || c is '?' or ',' or '.' or ' ' or '\'') && digits[0] != '0'
+        return digits.Length is > 0 and <= 12 && digits.Any(char.IsAsciiDigit) && text.All(c => char.IsAsciiDigit(c) || c is '?' or ',' or '.' or ' ' or '\'')
+            && digits[0] != '0'
             ? new PartialNumber(digits) : null;
     }
 
@@ -69,7 +70,8 @@ public sealed record PartialNumber
         for (int i = 0; i < sorted.Count; i++)
         {
             // The last year of the list is taken to be no busier than twice the year before.
-            long end = i + 1 < sorted.Count ? sorted[i + 1].FirstNumber : sorted[i].FirstNumber + (2 * (sorted[i].FirstNumber - sorted[Math.Max(0, i - 1)].FirstNumber));
+            long end = i + 1 < sorted.Count ? sorted[i + 1].FirstNumber : sorted[i].FirstNumber + (2 * (sorted[i].FirstNumber - sorted[Math.Max(0,
+                i - 1)].FirstNumber));
             if (NextFrom(sorted[i].FirstNumber) < end)
             {
                 years.Add(sorted[i].Year);

@@ -74,7 +74,8 @@ public static partial class BookEdits
     {
         PatternLine before = book.LineOf(line);
         var variants = before.Variants.ToDictionary(t => t.Key, t => t.Value.ToDictionary());
-        var statements = (before.Statements ?? new Dictionary<string, IReadOnlyDictionary<string, Statement>>()).ToDictionary(t => t.Key, t => t.Value.ToDictionary());
+        var statements = (before.Statements ?? new Dictionary<string, IReadOnlyDictionary<string, Statement>>()).ToDictionary(t => t.Key, t =>
+            t.Value.ToDictionary());
         foreach (VariantYears one in all)
         {
             (variants.TryGetValue(one.Trait, out Dictionary<string, int?[]>? years) ? years : variants[one.Trait] = [])[one.Variant] = one.Years;
@@ -167,7 +168,8 @@ public static partial class BookEdits
             {
                 if (path.Length > 6000 || !PathData().IsMatch(path))
                 {
-                    throw Bad("drawing", path, "path data of lines and curves", $"The drawing of \"{trait.VariantTitle(variant)}\" is not made of plain lines and curves.");
+                    throw Bad("drawing", path, "path data of lines and curves",
+                        $"The drawing of \"{trait.VariantTitle(variant)}\" is not made of plain lines and curves.");
                 }
             }
         }
@@ -200,7 +202,8 @@ public static partial class BookEdits
         Check.Between(line.Share, 0, 1000, "share");
         if (line.SizesOrNone.Count > MostOfLine || line.Variants.Count > MostOfLine || line.Kinds?.Count > ToolCatalogue.Kinds.Count)
         {
-            throw Bad("line", line.Variants.Count, $"at most {MostOfLine} sizes and {MostOfLine} traits", $"{line.Title} has more than {MostOfLine} sizes or traits, or a kind twice.");
+            throw Bad("line", line.Variants.Count, $"at most {MostOfLine} sizes and {MostOfLine} traits",
+                $"{line.Title} has more than {MostOfLine} sizes or traits, or a kind twice.");
         }
         Ordered(line.FirstYear, line.LastYear, "last_year", line.Title);
         if ((line.Kinds ?? []).FirstOrDefault(k => !ToolCatalogue.Kinds.Any(t => t.Id == k)) is { } strange)
@@ -276,7 +279,8 @@ public static partial class BookEdits
         return result;
     }
 
-    private static Dictionary<string, IReadOnlyDictionary<string, T>> Put<T>(IReadOnlyDictionary<string, IReadOnlyDictionary<string, T>>? all, string outer, string inner, T? value)
+    private static Dictionary<string, IReadOnlyDictionary<string, T>> Put<T>(IReadOnlyDictionary<string, IReadOnlyDictionary<string, T>>? all, string outer,
+        string inner, T? value)
         where T : class
     {
         var result = new Dictionary<string, IReadOnlyDictionary<string, T>>(all ?? new Dictionary<string, IReadOnlyDictionary<string, T>>());

@@ -87,7 +87,8 @@ public static class Dating
     private const double LikelyYear = 0.002, LikelyLine = 0.05, HardlyPossible = 0.1;
 
     /// <summary>Weighs the evidence and reports it.</summary>
-    public static DatingReport Report(DatingInput input, bool weights = false, int lookNext = 0, IReadOnlyList<int>? years = null, Assumptions? assumptions = null)
+    public static DatingReport Report(DatingInput input, bool weights = false, int lookNext = 0, IReadOnlyList<int>? years = null,
+        Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         if (input.Observations.GroupBy(o => o.Id).FirstOrDefault(g => g.Count() > 1) is { } twice)
@@ -194,7 +195,8 @@ public static class Dating
 
     private static List<Lobe> Lobes(double[] p, int gapYears)
     {
-        double Digits(double x) => x <= 0 ? 0 : double.Parse(x.ToString("E9", System.Globalization.CultureInfo.InvariantCulture), System.Globalization.CultureInfo.InvariantCulture);
+        double Digits(double x) => x <= 0 ? 0 : double.Parse(x.ToString("E9", System.Globalization.CultureInfo.InvariantCulture),
+            System.Globalization.CultureInfo.InvariantCulture);
         double sum = 0;
         var taken = new List<int>();
         foreach (int i in Enumerable.Range(0, p.Length).OrderByDescending(i => Digits(p[i])).ThenBy(i => i))

@@ -70,13 +70,15 @@ public sealed class DatingEngine
             int from = Math.Max(FirstYear, Lines[l].FirstYear), to = Math.Min(LastYear, Lines[l].LastYear);
             if (from > to)
             {
-                throw new InputException("years_out_of_order", "last_year", Lines[l].LastYear, $"{Lines[l].FirstYear} or later, within {FirstYear} to {LastYear}",
+                throw new InputException("years_out_of_order", "last_year", Lines[l].LastYear,
+                    $"{Lines[l].FirstYear} or later, within {FirstYear} to {LastYear}",
                     $"The line {Lines[l].Title} ends before it begins.");
             }
             Spans[l] = (Index(l, from), Index(l, to));
             for (int year = from; year <= to; year++)
             {
-                Prior[Index(l, year)] = (Lines[l].Id == PatternLine.OtherId && _other is not null ? other : Lines[l].Share / shares * (_other is null ? 1 : 1 - other)) / (to - from + 1);
+                Prior[Index(l, year)] = (Lines[l].Id == PatternLine.OtherId && _other is not null ? other : Lines[l].Share / shares * (_other is null ? 1
+                    : 1 - other)) / (to - from + 1);
                 LogPrior[Index(l, year)] = Math.Log(Prior[Index(l, year)]);
             }
         }
@@ -107,7 +109,8 @@ public sealed class DatingEngine
     {
         if (o.Trait is null)
         {
-            throw new InputException("required", "trait", o.Id, "a trait with its variant, or a mark", "Each observation needs a trait with its variant, or a mark.");
+            throw new InputException("required", "trait", o.Id, "a trait with its variant, or a mark",
+                "Each observation needs a trait with its variant, or a mark.");
         }
         Trait trait = _traits.TryGetValue(o.Trait, out Trait? found) ? found : _book.TraitOf(o.Trait);
         return Answers(trait).Contains(o.Variant) ? trait : throw new InputException("unknown_variant", "variant", o.Variant,
@@ -278,7 +281,8 @@ public sealed class DatingEngine
             * Density(size?.IronWidthMm, _input.Measurements?.IronWidthMm, _assumptions.IronWidthSigmaMm);
 
         // Where a size is none of those listed, any size is as likely as any other.
-        double Flat() => (_input.Measurements?.LengthMm is null ? 1 : 1 / _assumptions.FlatLengthMm) * (_input.Measurements?.IronWidthMm is null ? 1 : 1 / _assumptions.FlatIronWidthMm);
+        double Flat() => (_input.Measurements?.LengthMm is null ? 1 : 1 / _assumptions.FlatLengthMm) * (_input.Measurements?.IronWidthMm is null ? 1
+            : 1 / _assumptions.FlatIronWidthMm);
         IReadOnlyList<(LineSize? Size, double Weight)> OfLine(PatternLine of)
         {
             IReadOnlyList<LineSize> all = of.SizesOrNone;
@@ -303,7 +307,8 @@ public sealed class DatingEngine
             var made = (l, l.SizesOrNone.Count(s => (s.FirstYear ?? int.MinValue) <= year), l.SizesOrNone.Count(s => (s.LastYear ?? int.MaxValue) < year));
             return _tradeSizes.TryGetValue(made, out double sum) ? sum : _tradeSizes[made] = OfLine(l).Sum(s => s.Weight);
         }
-        return [(null, _other.Trade.All(l => l.SizesOrNone.Count == 0) ? Of(null) : trade.Count == 0 ? Flat() : (_assumptions.OtherSize * trade.Average()) + ((1 - _assumptions.OtherSize) * Flat()))];
+        return [(null, _other.Trade.All(l => l.SizesOrNone.Count == 0) ? Of(null) : trade.Count == 0 ? Flat()
+            : (_assumptions.OtherSize * trade.Average()) + ((1 - _assumptions.OtherSize) * Flat()))];
     }
 
     /// <summary>True when a size may be none of those listed.</summary>

@@ -33,10 +33,12 @@ public static class Identification
         Assumptions a = assumptions ?? Assumptions.Standard;
         List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(input.Kind)];
         // A tool cannot show a look on a part its kind does not have; only a misread one.
-        PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l with { Share = l.Share * Math.Pow(a.SureMisread, foreign) } : l)] };
+        PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l
+            with { Share = l.Share * Math.Pow(a.SureMisread, foreign) } : l)] };
         double outside = lines.Count == 0 ? 0 : OtherMaker.ShareFor(input.Observations, book, false, a);
         DatingReport report = Dating.Report(
-            new DatingInput(input.Observations, weighed, [.. lines.Select(l => l.Id)], input.Measurements, null, outside, a.OddSizeShare), lookNext: lookNext, assumptions: a);
+            new DatingInput(input.Observations, weighed, [.. lines.Select(l => l.Id)], input.Measurements, null, outside, a.OddSizeShare), lookNext: lookNext,
+                assumptions: a);
         var kinds = new Dictionary<string, double>();
         var makers = new Dictionary<string, double>();
         foreach (PatternLine line in lines)
@@ -60,6 +62,7 @@ public static class Identification
     private static bool HasPart(PatternLine line, PatternBook book, Observation look)
     {
         string part = look.Trait is null ? look.Part ?? "body" : book.TraitOf(look.Trait).Part;
-        return PartRules.IsCore(part) || line.Kinds is not { Count: > 0 } kinds || line.Variants.ContainsKey(look.Trait ?? "") || kinds.Any(k => ToolCatalogue.Kind(k).Part(part) is not null);
+        return PartRules.IsCore(part) || line.Kinds is not { Count: > 0 } kinds || line.Variants.ContainsKey(look.Trait ?? "")
+            || kinds.Any(k => ToolCatalogue.Kind(k).Part(part) is not null);
     }
 }

@@ -88,7 +88,8 @@ public sealed class ToolMaker
 
     private string? Variant(string trait, int year)
     {
-        List<(string Variant, double Share)> used = [.. Line.Variants[trait].Select(v => (v.Key, Trapezoid.From(v.Value, trait).At(year))).Where(v => v.Item2 > 0)];
+        List<(string Variant, double Share)> used = [.. Line.Variants[trait].Select(v => (v.Key, Trapezoid.From(v.Value, trait).At(year))).Where(v =>
+            v.Item2 > 0)];
         double at = _random.NextDouble() * used.Sum(u => u.Share);
         foreach ((string variant, double share) in used)
         {

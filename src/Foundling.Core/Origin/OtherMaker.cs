@@ -17,7 +17,8 @@ public sealed class OtherMaker
         Trade = trade;
         _assumptions = assumptions;
         _curves = [.. trade.Select(LineCurves.Of)];
-        int first = Math.Max(DatingEngine.FirstYear, trade.Min(l => l.FirstYear) - assumptions.OtherYears), last = Math.Min(DatingEngine.LastYear, trade.Max(l => l.LastYear) + assumptions.OtherYears);
+        int first = Math.Max(DatingEngine.FirstYear, trade.Min(l => l.FirstYear) - assumptions.OtherYears), last = Math.Min(DatingEngine.LastYear,
+            trade.Max(l => l.LastYear) + assumptions.OtherYears);
         Line = PatternLine.Other with { FirstYear = first, LastYear = last };
     }
 
@@ -31,7 +32,8 @@ public sealed class OtherMaker
     /// <param name="assumptions">The chances.</param>
     public static double ShareFor(IEnumerable<Observation> observations, PatternBook book, bool strangeName, Assumptions assumptions) =>
         strangeName ? 1
-        : observations.Any(o => o.Trait is not null && book.Traits.FirstOrDefault(t => t.Id == o.Trait) is { Own: true } mark && o.Variant != mark.None && o.Variant != Trait.Another) ? assumptions.UnknownShare
+        : observations.Any(o => o.Trait is not null && book.Traits.FirstOrDefault(t => t.Id == o.Trait) is { Own: true } mark && o.Variant != mark.None
+            && o.Variant != Trait.Another) ? assumptions.UnknownShare
         : assumptions.NamelessShare;
 
     /// <summary>The line that stands for him.</summary>

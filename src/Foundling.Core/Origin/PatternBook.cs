@@ -64,7 +64,8 @@ public sealed record Trait(
 
     /// <summary>A variant in words.</summary>
     public string VariantTitle(string variant) =>
-        VariantNames is not null && VariantNames.TryGetValue(variant, out string? name) ? name : variant == Another && Own ? "a mark, but none of these" : variant.Replace('_', ' ');
+        VariantNames is not null && VariantNames.TryGetValue(variant, out string? name) ? name : variant == Another && Own ? "a mark, but none of these"
+            : variant.Replace('_', ' ');
 
     /// <summary>The small drawing of a variant, or null.</summary>
     public VariantDrawing? DrawingOf(string variant) => Drawings?.GetValueOrDefault(variant);
@@ -172,7 +173,8 @@ public readonly record struct Trapezoid(int? A, int? B, int? C, int? D)
         int?[] known = shaped ? [.. years.Where(y => y.HasValue)] : [];
         if (!shaped || known.Zip(known.Skip(1)).Any(p => p.First > p.Second))
         {
-            throw new InputException("variant_years_out_of_order", where, string.Join(", ", years.Select(y => y?.ToString(System.Globalization.CultureInfo.InvariantCulture) ?? "open")),
+            throw new InputException("variant_years_out_of_order", where,
+                string.Join(", ", years.Select(y => y?.ToString(System.Globalization.CultureInfo.InvariantCulture) ?? "open")),
                 "four years a <= b <= c <= d, open ends left out in pairs",
                 $"The years of {where} must rise: begins, in full, still in full, ended. An open end leaves out both of its years.");
         }

@@ -17,18 +17,21 @@ public abstract record ProofKind(string Id, string Name, string How, string On, 
 /// <param name="TargetMm">Target, mm; assumed, and may be changed.</param>
 /// <param name="StepMm">Least step of the usual instrument, mm.</param>
 /// <inheritdoc cref="ProofKind"/>
-public sealed record MeasuredProof(string Id, string Name, string How, string On, IReadOnlyList<string> Kit, string Measures, Direction Direction, double TargetMm, double StepMm)
+public sealed record MeasuredProof(string Id, string Name, string How, string On, IReadOnlyList<string> Kit, string Measures, Direction Direction,
+    double TargetMm, double StepMm)
     : ProofKind(Id, Name, How, On, Kit);
 
 /// <summary>A proof by what one sees, on a scale of words from good to bad; only the first is a proof.</summary>
 /// <param name="Degrees">What one would see, the good end first.</param>
 /// <inheritdoc cref="ProofKind"/>
-public sealed record SeenProof(string Id, string Name, string How, string On, IReadOnlyList<string> Kit, IReadOnlyList<string> Degrees) : ProofKind(Id, Name, How, On, Kit);
+public sealed record SeenProof(string Id, string Name, string How, string On, IReadOnlyList<string> Kit, IReadOnlyList<string> Degrees) : ProofKind(Id, Name,
+    How, On, Kit);
 
 /// <summary>The proofs of each kind of tool; the first is the one its papers are known by.</summary>
 public static class Proofs
 {
-    private const string Softwood = "scrap of softwood", Hardwood = "scrap of hardwood", Caliper = "caliper", Square = "try square", Feelers = "straightedge and feelers";
+    private const string Softwood = "scrap of softwood", Hardwood = "scrap of hardwood", Caliper = "caliper", Square = "try square",
+        Feelers = "straightedge and feelers";
 
     /// <summary>Proofs of a kind of tool.</summary>
     /// <param name="tool">Kind of tool.</param>
@@ -37,75 +40,104 @@ public static class Proofs
     public static IReadOnlyList<ProofKind> For(ToolKind tool, SolePurpose? purpose = null, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
-        MeasuredProof Shaving(double targetMm) => new("shaving", "Measured shavings", "Three or more full-width shavings, each measured in its middle.", "wood, figure, face or edge, width", [Softwood, Caliper],
+        MeasuredProof Shaving(double targetMm) => new("shaving", "Measured shavings", "Three or more full-width shavings, each measured in its middle.",
+            "wood, figure, face or edge, width", [Softwood, Caliper],
             "Shaving thickness", Direction.AtMost, targetMm, 0.01);
         return tool.Id switch
         {
             "metal-bench-plane" or "wooden-bench-plane" or "block-plane" =>
             [
                 Shaving(purpose switch { SolePurpose.Jack => a.JackShavingMm, SolePurpose.Try => a.TryShavingMm, _ => a.FineShavingMm }),
-                new SeenProof("surface", "The surface it leaves", "One pass with the grain, in raking light.", "wood, figure", [Softwood], ["clean and bright", "tracks at the corners", "torn, or it chatters"]),
+                new SeenProof("surface", "The surface it leaves", "One pass with the grain, in raking light.", "wood, figure", [Softwood], ["clean and bright",
+                    "tracks at the corners", "torn, or it chatters"]),
             ],
             "rebate-plane" =>
             [
                 Shaving(a.TryShavingMm),
-                new SeenProof("rebate", "A rebate", "A rebate along the edge, checked with a try square.", "wood, width", [Softwood, Square], ["square, the wall clean", "the wall leans", "it jams or wanders"]),
+                new SeenProof("rebate", "A rebate", "A rebate along the edge, checked with a try square.", "wood, width", [Softwood, Square],
+                    ["square, the wall clean", "the wall leans", "it jams or wanders"]),
             ],
             "plough-plane" =>
             [
-                new SeenProof("groove", "A groove in softwood and in hardwood", "One along the grain in each; look at both walls.", "woods, width of the iron", [Softwood, Hardwood], ["walls clean, shavings leave freely", "walls furred", "it jams or wanders off the fence"]),
-                new MeasuredProof("depth", "Depth along the groove", "How far the depth differs from what the stop was set to, at both ends and in the middle.", "wood, depth set", [Softwood, Caliper], "Error of depth", Direction.AtMost, a.GrooveOutMm, 0.05),
+                new SeenProof("groove", "A groove in softwood and in hardwood", "One along the grain in each; look at both walls.", "woods, width of the iron",
+                    [Softwood, Hardwood], ["walls clean, shavings leave freely", "walls furred", "it jams or wanders off the fence"]),
+                new MeasuredProof("depth", "Depth along the groove",
+                    "How far the depth differs from what the stop was set to, at both ends and in the middle.", "wood, depth set", [Softwood, Caliper],
+                    "Error of depth", Direction.AtMost, a.GrooveOutMm, 0.05),
             ],
             "scraper-plane" =>
             [
-                new SeenProof("scraped", "A scraped panel", "Along and across a figured board, skewed a little.", "wood, figure", [Hardwood], ["shavings, and no tracks", "shavings, with tracks", "dust only"]),
-                new MeasuredProof("shaving", "Measured scrapings", "Three or more, each in its middle.", "wood, figure", [Hardwood, Caliper], "Scraping thickness", Direction.AtMost, a.ScrapingMm, 0.01),
+                new SeenProof("scraped", "A scraped panel", "Along and across a figured board, skewed a little.", "wood, figure", [Hardwood],
+                    ["shavings, and no tracks", "shavings, with tracks", "dust only"]),
+                new MeasuredProof("shaving", "Measured scrapings", "Three or more, each in its middle.", "wood, figure", [Hardwood, Caliper],
+                    "Scraping thickness", Direction.AtMost, a.ScrapingMm, 0.01),
             ],
-            "toothing-plane" => [new SeenProof("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel", [Hardwood], ["even lines all over", "bare patches", "torn, or lines of uneven depth"])],
+            "toothing-plane" => [new SeenProof("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel",
+                [Hardwood], ["even lines all over", "bare patches", "torn, or lines of uneven depth"])],
             "spokeshave" =>
             [
-                new SeenProof("curve", "A curve", "A curve in ash, with the grain and against.", "wood, radius", [Hardwood], ["clean both ways", "chatters against the grain", "skips or tears"]),
+                new SeenProof("curve", "A curve", "A curve in ash, with the grain and against.", "wood, radius", [Hardwood], ["clean both ways",
+                    "chatters against the grain", "skips or tears"]),
                 Shaving(a.JackShavingMm),
             ],
             "hand-saw" or "back-saw" =>
             [
-                new MeasuredProof("drift", "A cut to a line", "Cut to a line, the saw's own weight alone; measure how far it left the line at the bottom, three cuts or more.", "wood, along or across the grain, depth of the cut", [Softwood, Square], "Drift off the line", Direction.AtMost,
+                new MeasuredProof("drift", "A cut to a line",
+                    "Cut to a line, the saw's own weight alone; measure how far it left the line at the bottom, three cuts or more.",
+                    "wood, along or across the grain, depth of the cut", [Softwood, Square], "Drift off the line", Direction.AtMost,
                     tool.Id == "back-saw" ? a.BackSawDriftMm : a.HandSawDriftMm, 0.1),
-                new SeenProof("feel", "How it cuts", "Long even strokes: listen, and look at the far side.", "wood, along or across the grain", [Softwood], ["runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"]),
+                new SeenProof("feel", "How it cuts", "Long even strokes: listen, and look at the far side.", "wood, along or across the grain", [Softwood],
+                    ["runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"]),
             ],
-            "chisel" => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line", "white lines where it is nicked", "it crushes the fibres"])],
-            "drawknife" => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", ["green wood"], ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"])],
+            "chisel" => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
+                "white lines where it is nicked", "it crushes the fibres"])],
+            "drawknife" => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", ["green wood"],
+                ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"])],
             "axe" or "hewing-hatchet" or "metal-hatchet" =>
             [
-                new SeenProof("notch", tool.Id == "hewing-hatchet" ? "A hewn face" : "A notch", tool.Id == "hewing-hatchet" ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", ["green wood"],
+                new SeenProof("notch", tool.Id == "hewing-hatchet" ? "A hewn face" : "A notch", tool.Id == "hewing-hatchet"
+                    ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", ["green wood"],
                     ["chips fly clean", "it sticks or glances", "the edge turns or chips"]),
-                new SeenProof("head", tool.Part("haft") is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.", "", ["green wood"], ["tight, no gap", "a thread of a gap", "it has moved"]),
+                new SeenProof("head", tool.Part("haft") is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.",
+                    "", ["green wood"], ["tight, no gap", "a thread of a gap", "it has moved"]),
             ],
             "adjustable-wrench" =>
             [
-                new MeasuredProof("play", "Play of the jaw", "Close it on a nut and rock the sliding jaw; feeler between jaw and slide, three times.", "size of the nut", ["a nut of known size", Feelers], "Play", Direction.AtMost, a.JawPlayMm, 0.05),
-                new SeenProof("nut", "A nut turned", "Tighten and slacken a clean nut.", "size of the nut", ["a nut of known size"], ["no slip, no mark on the flats", "it marks the flats", "it slips"]),
+                new MeasuredProof("play", "Play of the jaw", "Close it on a nut and rock the sliding jaw; feeler between jaw and slide, three times.",
+                    "size of the nut", ["a nut of known size", Feelers], "Play", Direction.AtMost, a.JawPlayMm, 0.05),
+                new SeenProof("nut", "A nut turned", "Tighten and slacken a clean nut.", "size of the nut", ["a nut of known size"],
+                    ["no slip, no mark on the flats", "it marks the flats", "it slips"]),
             ],
             "hand-drill" =>
             [
-                new SeenProof("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, "drill bits"], ["round and in place", "ragged, or off its mark", "the bit slips"]),
-                new SeenProof("hole-steel", "A hole in mild steel", "Centre punched, with oil.", "thickness, size of the bit", ["scrap of mild steel", "drill bits"], ["round and in place", "off its mark, or oval", "the bit slips or will not cut"]),
-                new MeasuredProof("runout", "Run-out of a straight bit", "A straight rod in the chuck; turn it slowly past a mark, three times, chucked anew each time.", "size of the rod", ["drill bits", Feelers], "Run-out", Direction.AtMost, a.RunOutMm, 0.05),
+                new SeenProof("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, "drill bits"],
+                    ["round and in place", "ragged, or off its mark", "the bit slips"]),
+                new SeenProof("hole-steel", "A hole in mild steel", "Centre punched, with oil.", "thickness, size of the bit", ["scrap of mild steel",
+                    "drill bits"], ["round and in place", "off its mark, or oval", "the bit slips or will not cut"]),
+                new MeasuredProof("runout", "Run-out of a straight bit",
+                    "A straight rod in the chuck; turn it slowly past a mark, three times, chucked anew each time.", "size of the rod",
+                    ["drill bits", Feelers], "Run-out", Direction.AtMost, a.RunOutMm, 0.05),
             ],
             "brace" =>
             [
-                new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit", [Softwood, "auger bit"], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
-                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "", [Softwood, "auger bit"], ["holds both ways, and locked", "skips now and then", "does not hold"]),
+                new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
+                    [Softwood, "auger bit"], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
+                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "", [Softwood, "auger bit"],
+                    ["holds both ways, and locked", "skips now and then", "does not hold"]),
             ],
             "bolt-cutter" =>
             [
-                new SeenProof("bolt", "A soft bolt", "A soft bolt well under its rating; goggles, and the piece held.", "size and kind of the bolt", ["a soft bolt"], ["cut through, no mark on the jaws", "cut through, a mark left", "not through"]),
-                new MeasuredProof("gap", "Gap of the closed jaws", "Feeler between the edges, closed by hand, at both ends and the middle.", "", [Feelers], "Gap", Direction.AtMost, a.JawGapMm, 0.05),
+                new SeenProof("bolt", "A soft bolt", "A soft bolt well under its rating; goggles, and the piece held.", "size and kind of the bolt",
+                    ["a soft bolt"], ["cut through, no mark on the jaws", "cut through, a mark left", "not through"]),
+                new MeasuredProof("gap", "Gap of the closed jaws", "Feeler between the edges, closed by hand, at both ends and the middle.", "", [Feelers],
+                    "Gap", Direction.AtMost, a.JawGapMm, 0.05),
             ],
             _ =>
             [
-                new SeenProof("twig", "A green twig, then a dry one", "As thick as a pencil; then slip paper along the whole edge.", "size, green or dry", ["green wood"], ["clean through, paper too", "crushed on one side", "it folds the twig over"]),
-                new SeenProof("spring", "The spring", "Close it, let go, ten times.", "", [], ["opens by itself each time", "sticks now and then", "stays closed"]),
+                new SeenProof("twig", "A green twig, then a dry one", "As thick as a pencil; then slip paper along the whole edge.", "size, green or dry",
+                    ["green wood"], ["clean through, paper too", "crushed on one side", "it folds the twig over"]),
+                new SeenProof("spring", "The spring", "Close it, let go, ten times.", "", [], ["opens by itself each time", "sticks now and then",
+                    "stays closed"]),
             ],
         };
     }

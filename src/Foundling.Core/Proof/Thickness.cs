@@ -49,11 +49,13 @@ public static class Thickness
         int n = input.ReadingsMm.Count;
         if (n < Fewest)
         {
-            throw new InputException("at_least_three_readings", "readings_mm", n, "3 or more", $"Take at least three readings; there {(n == 1 ? "is 1" : $"are {n}")}.");
+            throw new InputException("at_least_three_readings", "readings_mm", n, "3 or more",
+                $"Take at least three readings; there {(n == 1 ? "is 1" : $"are {n}")}.");
         }
         if (n > Most)
         {
-            throw new InputException("too_many_readings", "readings_mm", n, $"{Fewest} to {Most}", $"{n:#,0} readings are more than anybody takes; {Most} are the most.");
+            throw new InputException("too_many_readings", "readings_mm", n, $"{Fewest} to {Most}",
+                $"{n:#,0} readings are more than anybody takes; {Most} are the most.");
         }
         foreach (double reading in input.ReadingsMm)
         {
@@ -71,7 +73,8 @@ public static class Thickness
         bool below = high <= input.TargetMm + Whole.Slack, above = low >= input.TargetMm - Whole.Slack;
         (bool good, bool bad) = input.Direction == Direction.AtMost ? (below, above) : (above, below);
         var result = new ThicknessResult(mean, sd, t, low, high, good ? "met" : bad ? "not_met" : "cannot_tell");
-        return good || bad ? result : result with { MoreReadings = More(n, sd, Math.Abs(mean - input.TargetMm), input.ResolutionMm), NeedsFinerInstrument = Math.Abs(mean - input.TargetMm) < input.ResolutionMm / 2 };
+        return good || bad ? result : result with { MoreReadings = More(n, sd, Math.Abs(mean - input.TargetMm), input.ResolutionMm),
+            NeedsFinerInstrument = Math.Abs(mean - input.TargetMm) < input.ResolutionMm / 2 };
     }
 
     /// <summary>Readings more until the interval no longer reaches the target, should mean and scatter stay.</summary>

@@ -31,9 +31,11 @@ public static class Trouble
         double sum = input.Causes.Sum(c => Check.Positive(c.Prior));
         if (input.Causes.Count is 0 or > MostNamed || input.Signs.Count > MostNamed)
         {
-            throw new InputException("required", "causes", input.Causes.Count, $"1 to {MostNamed}", $"Name at least one cause, and at most {MostNamed} causes and signs.");
+            throw new InputException("required", "causes", input.Causes.Count, $"1 to {MostNamed}",
+                $"Name at least one cause, and at most {MostNamed} causes and signs.");
         }
-        if (input.Causes.Select(c => c.Id).Append(Other).Concat(input.Signs.Select(s => "sign " + s.Id)).GroupBy(id => id).FirstOrDefault(g => g.Count() > 1) is { } twice)
+        if (input.Causes.Select(c => c.Id).Append(Other).Concat(input.Signs.Select(s => "sign " + s.Id)).GroupBy(id => id).FirstOrDefault(g =>
+            g.Count() > 1) is { } twice)
         {
             throw new InputException("id_twice", "causes", twice.Key, "each name once", $"\"{twice.Key}\" is named twice.");
         }
@@ -42,7 +44,8 @@ public static class Trouble
         foreach (SeenSign seen in input.Seen)
         {
             TroubleSign sign = input.Signs.FirstOrDefault(s => s.Id == seen.Sign)
-                ?? throw new InputException("unknown_sign", "seen", seen.Sign, string.Join(", ", input.Signs.Select(s => s.Id)), $"There is no sign \"{seen.Sign}\".");
+                ?? throw new InputException("unknown_sign", "seen", seen.Sign, string.Join(", ", input.Signs.Select(s => s.Id)),
+                    $"There is no sign \"{seen.Sign}\".");
             belief = After(belief, sign, seen.Present).Belief;
         }
         double now = Entropy(belief);

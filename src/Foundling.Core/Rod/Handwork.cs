@@ -35,7 +35,8 @@ public static class Handwork
             {
                 Carry(old, fresh[at]);
             }
-            else if (old.Hand == StepHand.Added || (old.Hand == StepHand.Split && (fresh.Any(s => s.Key == Whole(old.Key)) || current.Any(s => s.Key == Whole(old.Key) && s.State != StepState.Open))))
+            else if (old.Hand == StepHand.Added || (old.Hand == StepHand.Split && (fresh.Any(s => s.Key == Whole(old.Key))
+                || current.Any(s => s.Key == Whole(old.Key) && s.State != StepState.Open))))
             {
                 // A piece keeps its place behind the whole, also inside an unbroken block.
                 int whole = old.Hand == StepHand.Split ? fresh.FindLastIndex(s => Whole(s.Key) == Whole(old.Key)) : -1;
@@ -49,7 +50,9 @@ public static class Handwork
     public static (IReadOnlyList<string> In, IReadOnlyList<string> Out)? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question)
     {
         List<PlanStep> fresh = [.. Planner.Steps(question)];
-        List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Key)).Select(s => s.Title)], goes = [.. current.Where(s => s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved && fresh.All(f => f.Key != s.Key)).Select(s => s.Title)];
+        List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Key)).Select(s => s.Title)],
+            goes = [.. current.Where(s => s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved && fresh.All(f => f.Key != s.Key)).Select(s =>
+            s.Title)];
         return comes.Count + goes.Count == 0 ? null : (comes, goes);
     }
 
@@ -60,7 +63,8 @@ public static class Handwork
         (fresh.Hand, fresh.After, fresh.Agreed, fresh.AgreedAt) = (old.Hand, old.After, old.Agreed, old.AgreedAt);
         if (old.Hand == StepHand.Split)
         {
-            (fresh.Title, fresh.LowMin, fresh.LikelyMin, fresh.HighMin, fresh.WaitMin, fresh.LookInMin, fresh.OutByMin) = (old.Title, old.LowMin, old.LikelyMin, old.HighMin, old.WaitMin, old.LookInMin, old.OutByMin);
+            (fresh.Title, fresh.LowMin, fresh.LikelyMin, fresh.HighMin, fresh.WaitMin, fresh.LookInMin, fresh.OutByMin) = (old.Title, old.LowMin,
+                old.LikelyMin, old.HighMin, old.WaitMin, old.LookInMin, old.OutByMin);
         }
     }
 
@@ -91,7 +95,8 @@ public static class Handwork
         return at;
     }
 
-    private static IEnumerable<(OrderRule Rule, PlanStep First, PlanStep Then)> Against(List<PlanStep> unit, IEnumerable<PlanStep> before, IEnumerable<PlanStep> after, PlanQuestion question) =>
+    private static IEnumerable<(OrderRule Rule, PlanStep First, PlanStep Then)> Against(List<PlanStep> unit, IEnumerable<PlanStep> before,
+        IEnumerable<PlanStep> after, PlanQuestion question) =>
         before.SelectMany(b => unit.SelectMany(u => Planner.Between(u.Key, b.Key, question).Select(r => (r, u, b))))
             .Concat(after.SelectMany(a => unit.SelectMany(u => Planner.Between(a.Key, u.Key, question).Select(r => (r, a, u)))));
 
@@ -106,8 +111,10 @@ public static class Handwork
         PlanStep moving = Open(steps, key);
         List<PlanStep> unit = [.. steps.Where(s => Sequence.Unit(s) == Sequence.Unit(moving))], rest = [.. steps.Except(unit)];
         int at = behind.Length == 0 ? rest.FindIndex(s => s.State == StepState.Open) is var first and >= 0 ? first : rest.Count
-            : rest.FindIndex(s => s.Key == behind) is var i and >= 0 ? EndOfUnit(rest, i) : throw new InputException("unknown_step", "behind", behind, "a step of this rod", "The step it should go behind is not on this rod any more.");
-        List<(OrderRule Rule, PlanStep First, PlanStep Then)> against = [.. Against(unit, rest.Take(at).Where(s => s.State == StepState.Open), rest.Skip(at), question)];
+            : rest.FindIndex(s => s.Key == behind) is var i and >= 0 ? EndOfUnit(rest, i) : throw new InputException("unknown_step", "behind", behind,
+                "a step of this rod", "The step it should go behind is not on this rod any more.");
+        List<(OrderRule Rule, PlanStep First, PlanStep Then)> against = [.. Against(unit, rest.Take(at).Where(s => s.State == StepState.Open), rest.Skip(at),
+            question)];
         string Say((OrderRule Rule, PlanStep First, PlanStep Then) a) => $"\"{a.First.Title}\" comes before \"{a.Then.Title}\": {a.Rule.Why}.";
         if (against.Where(a => !a.Rule.Soft).Select(Say).FirstOrDefault() is string forbidden)
         {
@@ -139,16 +146,21 @@ public static class Handwork
         string text = (title ?? "").Trim();
         if (text.Length is 0 or > 200)
         {
-            throw new InputException("required", "title", title, "1 to 200 characters", text.Length == 0 ? "Say what the step is." : "Say it in at most 200 characters.");
+            throw new InputException("required", "title", title, "1 to 200 characters", text.Length == 0 ? "Say what the step is."
+                : "Say it in at most 200 characters.");
         }
         Check.Within(likelyMin, 0.5, 6000, "minutes");
-        int free = steps.Select(s => s.Key).Where(k => k.StartsWith("own-step-", StringComparison.Ordinal)).Select(k => int.TryParse(k[9..].Split('/')[0], out int n) ? n : 0).DefaultIfEmpty(0).Max() + 1;
+        int free = steps.Select(s => s.Key).Where(k => k.StartsWith("own-step-", StringComparison.Ordinal)).Select(k =>
+            int.TryParse(k[9..].Split('/')[0], out int n) ? n : 0).DefaultIfEmpty(0).Max() + 1;
         var step = new PlanStep($"own-step-{free}", stage, text, Math.Round(likelyMin * 0.6, 1), likelyMin, Math.Round(likelyMin * 2, 1))
         {
-            Hand = StepHand.Added, After = behind, Reason = string.IsNullOrWhiteSpace(reason) ? "Added by hand." : reason.Trim()[..Math.Min(300, reason.Trim().Length)], FinishTest = "You say so.", Rule = "",
+            Hand = StepHand.Added, After = behind,
+            Reason = string.IsNullOrWhiteSpace(reason) ? "Added by hand." : reason.Trim()[..Math.Min(300, reason.Trim().Length)], FinishTest = "You say so.",
+            Rule = "",
         };
         List<PlanStep> all = [.. steps];
-        int at = behind.Length == 0 ? all.FindIndex(s => s.State == StepState.Open) is var i and >= 0 ? i : all.Count : all.FindIndex(s => s.Key == behind) is var b and >= 0 ? EndOfUnit(all, b) : all.Count;
+        int at = behind.Length == 0 ? all.FindIndex(s => s.State == StepState.Open) is var i and >= 0 ? i : all.Count : all.FindIndex(s =>
+            s.Key == behind) is var b and >= 0 ? EndOfUnit(all, b) : all.Count;
         all.Insert(at, step);
         Sequence.Number(all);
         return all;
@@ -162,21 +174,27 @@ public static class Handwork
         string text = (name ?? "").Trim();
         if (text.Length is 0 or > 200)
         {
-            throw new InputException("required", "name", name, "1 to 200 characters", text.Length == 0 ? "Say what the second piece is." : "Say it in at most 200 characters.");
+            throw new InputException("required", "name", name, "1 to 200 characters", text.Length == 0 ? "Say what the second piece is."
+                : "Say it in at most 200 characters.");
         }
         if (!(minutes > 0 && minutes < whole.LikelyMin))
         {
-            throw new InputException("out_of_range", "minutes", minutes, $"more than 0 and less than {whole.LikelyMin:0.#}", $"The second piece takes more than 0 and less than {whole.LikelyMin:0.#} minutes; the step has no more.");
+            throw new InputException("out_of_range", "minutes", minutes, $"more than 0 and less than {whole.LikelyMin:0.#}",
+                $"The second piece takes more than 0 and less than {whole.LikelyMin:0.#} minutes; the step has no more.");
         }
         double share = minutes / whole.LikelyMin;
         string root = Whole(key);
-        int free = steps.Select(s => s.Key).Where(k => k.StartsWith(root + "/", StringComparison.Ordinal)).Select(k => int.TryParse(k[(root.Length + 1)..], out int n) ? n : 1).DefaultIfEmpty(1).Max() + 1;
+        int free = steps.Select(s => s.Key).Where(k => k.StartsWith(root + "/", StringComparison.Ordinal)).Select(k =>
+            int.TryParse(k[(root.Length + 1)..], out int n) ? n : 1).DefaultIfEmpty(1).Max() + 1;
         var piece = new PlanStep($"{root}/{free}", whole.Stage, text, Math.Round(whole.LowMin * share, 1), minutes, Math.Round(whole.HighMin * share, 1))
         {
-            Parts = [.. whole.Parts], WaitMin = whole.WaitMin, LookInMin = whole.LookInMin, OutByMin = whole.OutByMin, Reason = whole.Reason, How = whole.How, Materials = [.. whole.Materials], Caution = whole.Caution, FinishTest = whole.FinishTest,
-            Undoable = whole.Undoable, SurfaceLost = whole.SurfaceLost, MetalRemovedMm = whole.MetalRemovedMm, Block = whole.Block, Rule = whole.Rule, Choice = whole.Choice, Hand = StepHand.Split, After = whole.Key,
+            Parts = [.. whole.Parts], WaitMin = whole.WaitMin, LookInMin = whole.LookInMin, OutByMin = whole.OutByMin, Reason = whole.Reason, How = whole.How,
+            Materials = [.. whole.Materials], Caution = whole.Caution, FinishTest = whole.FinishTest,
+            Undoable = whole.Undoable, SurfaceLost = whole.SurfaceLost, MetalRemovedMm = whole.MetalRemovedMm, Block = whole.Block, Rule = whole.Rule,
+            Choice = whole.Choice, Hand = StepHand.Split, After = whole.Key,
         };
-        (whole.LowMin, whole.LikelyMin, whole.HighMin) = (Math.Round(whole.LowMin - piece.LowMin, 1), Math.Round(whole.LikelyMin - minutes, 1), Math.Round(whole.HighMin - piece.HighMin, 1));
+        (whole.LowMin, whole.LikelyMin, whole.HighMin) = (Math.Round(whole.LowMin - piece.LowMin, 1), Math.Round(whole.LikelyMin - minutes, 1),
+            Math.Round(whole.HighMin - piece.HighMin, 1));
         (whole.WaitMin, whole.LookInMin, whole.OutByMin) = (null, null, null);
         whole.Hand = whole.Hand == StepHand.Added ? StepHand.Added : StepHand.Split;
         List<PlanStep> all = [.. steps];
@@ -187,8 +205,10 @@ public static class Handwork
 
     private static PlanStep Open(IReadOnlyList<PlanStep> steps, string key)
     {
-        PlanStep step = steps.FirstOrDefault(s => s.Key == key) ?? throw new InputException("unknown_step", "step", key, "a step of this rod", "That step is not on this rod any more.");
-        return step.State == StepState.Open ? step : throw new InputException("step_finished", "step", key, "an open step", $"\"{step.Title}\" is finished; open it again first.");
+        PlanStep step = steps.FirstOrDefault(s => s.Key == key) ?? throw new InputException("unknown_step", "step", key, "a step of this rod",
+            "That step is not on this rod any more.");
+        return step.State == StepState.Open ? step : throw new InputException("step_finished", "step", key, "an open step",
+            $"\"{step.Title}\" is finished; open it again first.");
     }
 }
 
@@ -204,7 +224,8 @@ public sealed record PlanDiff(IReadOnlyList<PlanStep> Added, IReadOnlyList<PlanS
     public static PlanDiff Of(IReadOnlyList<PlanStep> before, IReadOnlyList<PlanStep> after)
     {
         Dictionary<string, PlanStep> was = before.ToDictionary(s => s.Key), now = after.ToDictionary(s => s.Key);
-        bool Differs(PlanStep a, PlanStep b) => a.Title != b.Title || a.How != b.How || a.LikelyMin != b.LikelyMin || a.WaitMin != b.WaitMin || !a.Materials.SequenceEqual(b.Materials);
+        bool Differs(PlanStep a, PlanStep b) => a.Title != b.Title || a.How != b.How || a.LikelyMin != b.LikelyMin || a.WaitMin != b.WaitMin
+            || !a.Materials.SequenceEqual(b.Materials);
         return new PlanDiff(
             [.. after.Where(s => !was.ContainsKey(s.Key))], [.. before.Where(s => !now.ContainsKey(s.Key))], [.. after.Where(s => was.TryGetValue(s.Key, out PlanStep? old) && Differs(old, s))],
             after.Sum(s => s.LikelyMin) - before.Sum(s => s.LikelyMin), after.Sum(s => s.WaitMin ?? 0) - before.Sum(s => s.WaitMin ?? 0));

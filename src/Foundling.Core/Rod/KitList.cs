@@ -23,7 +23,9 @@ public static class KitList
     /// <summary>What the open steps need, kit first, then materials, each with its sum.</summary>
     public static IReadOnlyList<KitLine> Of(IEnumerable<PlanStep> steps) =>
         [.. steps.Where(s => s.State == StepState.Open).SelectMany(s => s.Materials.Select(m => (Step: s, Need: Need.Parse(m)))).GroupBy(x => x.Need.Item)
-            .Select(g => new KitLine(g.Key, g.Any(x => x.Need.Amount is not null) ? Round(g.Sum(x => x.Need.Amount ?? 0), g.First(x => x.Need.Amount is not null).Need.Unit) : null, g.Select(x => x.Need.Unit).FirstOrDefault(u => u.Length > 0) ?? "", Supplies.Find(g.Key), [.. g.Select(x => x.Step).Distinct()]))
+            .Select(g => new KitLine(g.Key, g.Any(x => x.Need.Amount is not null) ? Round(g.Sum(x => x.Need.Amount ?? 0),
+                g.First(x => x.Need.Amount is not null).Need.Unit) : null, g.Select(x => x.Need.Unit).FirstOrDefault(u => u.Length > 0) ?? "",
+                Supplies.Find(g.Key), [.. g.Select(x => x.Step).Distinct()]))
             .OrderByDescending(l => l.Kit).ThenBy(l => l.Steps[0].Order)];
 
     private static double Round(double amount, string unit) => unit is "pieces" or "sheets" or "pads" ? Core.Whole.Ceiling(amount) : amount;

@@ -128,10 +128,12 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public bool DullPlate(PartDef part) => part.IsFastener && Worst(FindingKind.PlatingLoss, part.Id) >= 1;
 
     /// <summary>Wood, leather and cord that stay on the metal when the tool is apart as far as it should come.</summary>
-    public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Id != "wedge" && !Opened);
+    public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn
+        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Id != "wedge" && !Opened);
 
     /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
-    public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3 || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
+    public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3
+        || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
 
     /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge.</summary>
     public IEnumerable<PartDef> Discarded => Opened && Tool.Part("haft") is not null ? Present.Where(p => p.Id is "haft" or "wedge") : [];
@@ -153,14 +155,16 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     /// <summary>Keys of the cautions that go with handling the whole tool: its springs, its edge or teeth, its weight.</summary>
     public string Handling(bool heavy = false) => string.Join(" ", new[]
     {
-        Present.Any(p => p.Joint == Joint.Sprung) ? Cautions.Spring : "", Edges.Any() ? Cautions.BareEdge : "", Tool.Family == Family.Saw ? Cautions.Teeth : "", heavy && Heavy ? Cautions.Heavy : "",
+        Present.Any(p => p.Joint == Joint.Sprung) ? Cautions.Spring : "", Edges.Any() ? Cautions.BareEdge : "", Tool.Family == Family.Saw ? Cautions.Teeth
+            : "", heavy && Heavy ? Cautions.Heavy : "",
     }.Where(c => c.Length > 0));
 
     /// <summary>Part names in a sentence.</summary>
     public static string Names(IEnumerable<PartDef> parts)
     {
         List<string> names = [.. parts.Select(p => p.Name)];
-        return names.Count switch { 0 => "nothing", 1 => names[0], <= 4 => string.Join(", ", names[..^1]) + " and " + names[^1], _ => string.Join(", ", names[..3]) + $" and {names.Count - 3} more" };
+        return names.Count switch { 0 => "nothing", 1 => names[0], <= 4 => string.Join(", ", names[..^1]) + " and " + names[^1], _ =>
+            string.Join(", ", names[..3]) + $" and {names.Count - 3} more" };
     }
 
     /// <summary>The verb that agrees with parts in a sentence: "is" for one thing, "are" for several.</summary>

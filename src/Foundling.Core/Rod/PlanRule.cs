@@ -15,7 +15,8 @@ public sealed record Cond(string Words, Func<PlanQuestion, bool> Holds);
 /// <param name="Steps">The steps it gives.</param>
 /// <param name="Choice">The choice of ways it belongs to; null when no way changes it.</param>
 /// <param name="Buys">How much of the result it buys, beside the other rules of the plan; 0 for what is only needed on the way.</param>
-public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<PlanStep>> Steps, string? Choice = null, double Buys = 0)
+public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<PlanStep>> Steps, string? Choice = null,
+    double Buys = 0)
 {
     /// <summary>A rule that gives one step.</summary>
     public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, PlanStep> step, string? choice = null, double buys = 0) =>
@@ -66,11 +67,14 @@ internal static class When
 
     public static Cond AimIs(params AimKind[] aims) => new($"the aim is {string.Join(" or ", aims)}", q => aims.Contains(q.Aim));
 
-    public static Cond Kind(params string[] kinds) => new($"it is a {string.Join(" or ", kinds.Select(k => ToolCatalogue.Kind(k).Name.ToLowerInvariant()))}", q => kinds.Contains(q.Tool.Id));
+    public static Cond Kind(params string[] kinds) => new($"it is a {string.Join(" or ", kinds.Select(k => ToolCatalogue.Kind(k).Name.ToLowerInvariant()))}",
+        q => kinds.Contains(q.Tool.Id));
 
-    public static Cond Of(params Family[] families) => new($"it is of the family {string.Join(" or ", families.Select(Words))}", q => families.Contains(q.Tool.Family));
+    public static Cond Of(params Family[] families) => new($"it is of the family {string.Join(" or ", families.Select(Words))}", q =>
+        families.Contains(q.Tool.Family));
 
-    public static Cond Edge(params EdgeForm[] forms) => new($"its edge has {string.Join(" or ", forms.Select(Words))}", q => forms.Contains(q.Tool.Edge) && q.Tool.Edges.Any(p => q.Has(p.Id)));
+    public static Cond Edge(params EdgeForm[] forms) => new($"its edge has {string.Join(" or ", forms.Select(Words))}", q => forms.Contains(q.Tool.Edge)
+        && q.Tool.Edges.Any(p => q.Has(p.Id)));
 
     public static Cond There(string part, string name) => new($"it has a {name}", q => q.Has(part));
 
@@ -82,15 +86,18 @@ internal static class When
     }
 
     public static Cond Chosen(string choice, params string[] ways) =>
-        new($"{Ways.Choices.Find(choice).Question}: {string.Join(" or ", ways.Select(w => Ways.Choices.Find(choice).Find(w).Name))}", q => ways.Contains(q.Way(choice)));
+        new($"{Ways.Choices.Find(choice).Question}: {string.Join(" or ", ways.Select(w => Ways.Choices.Find(choice).Find(w).Name))}", q =>
+            ways.Contains(q.Way(choice)));
 
     public static Cond If(string words, Func<PlanQuestion, bool> holds) => new(words, holds);
 
-    private static string Words(Family family) => family switch { Family.EdgeTool => "edge tools", Family.BoringTool => "boring tools", _ => family.ToString().ToLowerInvariant() + "s" };
+    private static string Words(Family family) => family switch { Family.EdgeTool => "edge tools", Family.BoringTool => "boring tools", _ =>
+        family.ToString().ToLowerInvariant() + "s" };
 
     private static string Words(EdgeForm form) => form switch
     {
-        EdgeForm.BackAndBevel => "a flat back and one bevel", EdgeForm.TwoBevels => "two bevels", EdgeForm.FlatFace => "one flat face", EdgeForm.Burr => "a turned burr", EdgeForm.Toothed => "teeth ground in",
+        EdgeForm.BackAndBevel => "a flat back and one bevel", EdgeForm.TwoBevels => "two bevels", EdgeForm.FlatFace => "one flat face", EdgeForm.Burr =>
+            "a turned burr", EdgeForm.Toothed => "teeth ground in",
         EdgeForm.Bypass => "a blade that passes a hook", EdgeForm.Meeting => "two edges that meet", EdgeForm.SawTeeth => "saw teeth", _ => "nothing that cuts",
     };
 }

@@ -19,8 +19,11 @@ public static class Planner
     /// <summary>Rooms of the rule book, in the order of the work.</summary>
     public static IReadOnlyList<(string Name, IReadOnlyList<PlanRule> Rules)> Rooms { get; } =
     [
-        ("As it came", ArrivalRules.All), ("Stuck parts", SeizedRules.All), ("Taking apart", ApartRules.All), ("Washing", WashRules.All), ("Rust", DerustRules.All), ("Small parts", SmallPartRules.All), ("Coating", CoatingRules.All), ("Wood", WoodRules.All),
-        ("Handles", HandleRules.All), ("Bed and wedge", BedRules.All), ("Mechanisms", MechanismRules.All), ("Edges", EdgeRules.All), ("Other edges", OtherEdgeRules.All), ("Saws", SawRules.All), ("Putting together", TogetherRules.All), ("Soles", SoleRules.All), ("The end", FinishRules.All),
+        ("As it came", ArrivalRules.All), ("Stuck parts", SeizedRules.All), ("Taking apart", ApartRules.All), ("Washing", WashRules.All),
+            ("Rust", DerustRules.All), ("Small parts", SmallPartRules.All), ("Coating", CoatingRules.All), ("Wood", WoodRules.All),
+        ("Handles", HandleRules.All), ("Bed and wedge", BedRules.All), ("Mechanisms", MechanismRules.All), ("Edges", EdgeRules.All),
+            ("Other edges", OtherEdgeRules.All), ("Saws", SawRules.All), ("Putting together", TogetherRules.All), ("Soles", SoleRules.All),
+            ("The end", FinishRules.All),
     ];
 
     /// <summary>Every rule.</summary>
@@ -75,7 +78,8 @@ public static class Planner
     }
 
     private static OrderRule[] Speaking(string before, string after) =>
-        Pairs.GetOrAdd((before, after), static pair => [.. OrderRules.All.Where(r => OrderRule.Matches(r.Before, pair.Item1) && OrderRule.Matches(r.After, pair.Item2))]);
+        Pairs.GetOrAdd((before, after), static pair => [.. OrderRules.All.Where(r => OrderRule.Matches(r.Before, pair.Item1) && OrderRule.Matches(r.After,
+            pair.Item2))]);
 
     /// <summary>Total hands-on time of the steps still open.</summary>
     public static TotalsResult Remaining(IEnumerable<PlanStep> steps) => Totals.Of(steps.Where(s => s.State == StepState.Open).Select(s => s.Minutes));

@@ -82,7 +82,8 @@ public static class GridSurvey
         Check.Within(input.WidthMm, 1, MostMm);
         if (input.PointsMm.Count is < 3 or > MostReadings)
         {
-            throw new InputException(input.PointsMm.Count < 3 ? "points_on_one_line" : "too_many_readings", "points_mm", input.PointsMm.Count, $"3 to {MostReadings:#,0}, better 24",
+            throw new InputException(input.PointsMm.Count < 3 ? "points_on_one_line" : "too_many_readings", "points_mm", input.PointsMm.Count,
+                $"3 to {MostReadings:#,0}, better 24",
                 input.PointsMm.Count < 3 ? $"{(input.PointsMm.Count == 1 ? "1 reading" : $"{input.PointsMm.Count} readings")} cannot show a plane. Take three rows along the sole."
                     : $"{input.PointsMm.Count:#,0} readings are more than a sole needs; {MostReadings:#,0} are the most.");
         }
@@ -90,15 +91,18 @@ public static class GridSurvey
         {
             if (p.Length != 3 || p.Any(v => !double.IsFinite(v)))
             {
-                throw new InputException("not_a_reading", "points_mm", string.Join(", ", p), "x, y and height", "Each reading needs three numbers: x, y and height in millimetres.");
+                throw new InputException("not_a_reading", "points_mm", string.Join(", ", p), "x, y and height",
+                    "Each reading needs three numbers: x, y and height in millimetres.");
             }
             if (Math.Abs(p[2]) > MostHeightMm)
             {
-                throw new InputException("out_of_range", "points_mm", p[2], $"{-MostHeightMm} to {MostHeightMm}", $"A height of {p[2]:0.##} mm is no reading of a sole; at most {MostHeightMm} mm up or down.");
+                throw new InputException("out_of_range", "points_mm", p[2], $"{-MostHeightMm} to {MostHeightMm}",
+                    $"A height of {p[2]:0.##} mm is no reading of a sole; at most {MostHeightMm} mm up or down.");
             }
             if (p[0] < -0.5 || p[0] > input.LengthMm + 0.5 || p[1] < -0.5 || p[1] > input.WidthMm + 0.5)
             {
-                throw new InputException("reading_off_the_sole", "points_mm", $"{p[0]:0.##}, {p[1]:0.##}", $"x 0 to {input.LengthMm:0.##}, y 0 to {input.WidthMm:0.##}",
+                throw new InputException("reading_off_the_sole", "points_mm", $"{p[0]:0.##}, {p[1]:0.##}",
+                    $"x 0 to {input.LengthMm:0.##}, y 0 to {input.WidthMm:0.##}",
                     $"The reading at x {p[0]:0.##}, y {p[1]:0.##} lies off a sole of {input.LengthMm:0.##} by {input.WidthMm:0.##} mm.");
             }
         }

@@ -119,7 +119,8 @@ public sealed class Lapping
         if (l / cell * (w / cell) > MostCells)
         {
             double least = Math.Ceiling(Math.Sqrt(l * w / MostCells) * 10) / 10;
-            throw new InputException("too_many_cells", "cell_mm", cell, $"{least:0.#} or more", $"Cells of {cell:0.##} mm are too small for a sole of {l:0.##} by {w:0.##} mm; take {least:0.#} mm or more.");
+            throw new InputException("too_many_cells", "cell_mm", cell, $"{least:0.#} or more",
+                $"Cells of {cell:0.##} mm are too small for a sole of {l:0.##} by {w:0.##} mm; take {least:0.#} mm or more.");
         }
         _force = Check.Within(input.ForceN ?? _a.LappingForceN, LeastForceN, MostForceN, "force_n");
         _fx = Inside(input.ForceXMm ?? (l / 2), l, "force_x_mm") - (l / 2);
@@ -145,7 +146,8 @@ public sealed class Lapping
         }
         if (cells.Count == 0)
         {
-            throw new InputException("no_cells", "grooves", input.Grooves?.Count, "some land between the grooves", "Nothing of the sole is left between mouth and grooves.");
+            throw new InputException("no_cells", "grooves", input.Grooves?.Count, "some land between the grooves",
+                "Nothing of the sole is left between mouth and grooves.");
         }
         _x = [.. cells.Select(c => c.X - (l / 2))];
         _y = [.. cells.Select(c => c.Y - (w / 2))];
@@ -156,7 +158,8 @@ public sealed class Lapping
     }
 
     private static double Inside(double at, double length, string field) =>
-        at >= 0 && at <= length ? at : throw new InputException("force_outside_sole", field, at, $"0 to {length:0.##}", $"The hand presses at {at:0.##} mm, outside the sole of {length:0.##} mm.");
+        at >= 0 && at <= length ? at : throw new InputException("force_outside_sole", field, at, $"0 to {length:0.##}",
+            $"The hand presses at {at:0.##} mm, outside the sole of {length:0.##} mm.");
 
     private double Height(double x, double y)
     {
@@ -191,7 +194,8 @@ public sealed class Lapping
     }
 
     /// <summary>Runs the simulation until nine tenths of the marks are gone and the three zones are clean.</summary>
-    public static LappingResult Simulate(LappingInput input, Assumptions? assumptions = null, CancellationToken cancel = default) => new Lapping(input, assumptions ?? Assumptions.Standard, cancel).Run();
+    public static LappingResult Simulate(LappingInput input, Assumptions? assumptions = null, CancellationToken cancel = default) => new Lapping(input,
+        assumptions ?? Assumptions.Standard, cancel).Run();
 
     private LappingResult Run()
     {

@@ -37,14 +37,16 @@ public static class LineSurvey
     {
         if (input.StationsMm.Count > MostStations || input.Lines.Count > MostLines || input.Lines.Sum(l => l.Readings.Count) > MostReadings)
         {
-            throw new InputException("too_many", "lines", input.Lines.Count, $"at most {MostLines} lines, {MostStations} stations and {MostReadings:#,0} readings",
+            throw new InputException("too_many", "lines", input.Lines.Count,
+                $"at most {MostLines} lines, {MostStations} stations and {MostReadings:#,0} readings",
                 $"That is more than a straightedge survey has: at most {MostLines} lines, {MostStations:#,0} stations and {MostReadings:#,0} readings.");
         }
         List<string> stations = [.. input.StationsMm.Keys];
         List<Row> rows = Rows(input, stations);
         if (rows.Count == 0)
         {
-            throw new InputException("lines_leave_the_shape_open", "lines", 0, "six or eight lines", "Lay the straightedge along at least six lines: two edges, two ends and both diagonals.");
+            throw new InputException("lines_leave_the_shape_open", "lines", 0, "six or eight lines",
+                "Lay the straightedge along at least six lines: two edges, two ends and both diagonals.");
         }
         double scale = Math.Max(1e-9, rows.Max(r => r.T));
         int unknowns = 2 * input.Lines.Count;
@@ -110,12 +112,14 @@ public static class LineSurvey
             {
                 if (reading.Length != 2 || reading[0].ValueKind != JsonValueKind.String || reading[1].ValueKind != JsonValueKind.Number)
                 {
-                    throw new InputException("not_a_reading", "readings", line.Line, "a station and a gap", $"Each reading of line {line.Line} needs a station and a gap in mm.");
+                    throw new InputException("not_a_reading", "readings", line.Line, "a station and a gap",
+                        $"Each reading of line {line.Line} needs a station and a gap in mm.");
                 }
                 string name = reading[0].GetString()!;
                 if (!place.TryGetValue(name, out int station))
                 {
-                    throw new InputException("unknown_station", "readings", name, string.Join(", ", stations.Take(60)), $"Line {line.Line} names the station {name}, which has no place.");
+                    throw new InputException("unknown_station", "readings", name, string.Join(", ", stations.Take(60)),
+                        $"Line {line.Line} names the station {name}, which has no place.");
                 }
                 double[] xy = input.StationsMm[name];
                 first ??= xy;

@@ -48,7 +48,8 @@ public sealed class ThinPlate
         {
             return at;
         }
-        double left = at.Min(p => p[0]), low = at.Min(p => p[1]), wide = Math.Max(1e-9, at.Max(p => p[0]) - left), high = Math.Max(1e-9, at.Max(p => p[1]) - low);
+        double left = at.Min(p => p[0]), low = at.Min(p => p[1]), wide = Math.Max(1e-9, at.Max(p => p[0]) - left), high = Math.Max(1e-9,
+            at.Max(p => p[1]) - low);
         double field = Math.Sqrt(wide * high / MostStations);
         int across = Math.Clamp((int)(wide / field), 1, MostStations), up = Math.Clamp(MostStations / across, 1, MostStations);
         return Means(at, p => (Math.Min(across - 1, Math.Floor((p[0] - left) / wide * across)), Math.Min(up - 1, Math.Floor((p[1] - low) / high * up))));

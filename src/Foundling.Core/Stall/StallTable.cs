@@ -19,7 +19,8 @@ public sealed record StallWork(double Mean, double Variance, double Cost);
 /// <param name="Adds">What it adds to the work at each aim.</param>
 /// <param name="Share">How often this is the answer.</param>
 /// <param name="Raises">Questions whose bad answers it makes more likely.</param>
-public sealed record StallEffect(string Id, string Text, IReadOnlyList<string> Stoppers, IReadOnlyList<string> Doubts, IReadOnlyList<string> Work, IReadOnlyDictionary<string, StallWork> Adds, double Share, IReadOnlyList<string> Raises);
+public sealed record StallEffect(string Id, string Text, IReadOnlyList<string> Stoppers, IReadOnlyList<string> Doubts, IReadOnlyList<string> Work,
+    IReadOnlyDictionary<string, StallWork> Adds, double Share, IReadOnlyList<string> Raises);
 
 /// <summary>How much hangs on an answer: what a stopper, a doubt and a minute of work count for when the next question is chosen.</summary>
 /// <param name="Stopper">A stopper ends the check.</param>
@@ -34,7 +35,8 @@ public sealed record StallWeights(double Stopper, double Doubt, double FurtherDo
 }
 
 /// <summary>A question with what its answers do, and how much hangs on it.</summary>
-public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight, IReadOnlyList<StallEffect> Answers)
+public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight,
+    IReadOnlyList<StallEffect> Answers)
 {
     /// <summary>Several answers may be true at once; the first means none of the others.</summary>
     public bool Many { get; init; }
@@ -58,13 +60,15 @@ public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<st
             double weight = effects.Sum(e => e.Answer.Share * ((e.Effect.Stoppers.Count * w.Stopper) + (e.Effect.Doubts.Count * w.Doubt) + (w.Minute * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
             return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]) { Many = q.Many };
         })];
-        return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value), [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
+        return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value),
+            [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
     }
 
     private static StallEffect Effect(ToolKind kind, StallAnswer answer, Dictionary<AimKind, StallWork> bare, BathTable baths)
     {
         TriageResult triage = Triage.Weigh(kind, answer.Findings);
-        return new StallEffect(answer.Id, answer.Text, [.. triage.Stoppers.Select(r => r.Sentence)], [.. triage.Doubts.Select(r => r.Sentence)], [.. triage.Work.Select(r => r.Sentence)],
+        return new StallEffect(answer.Id, answer.Text, [.. triage.Stoppers.Select(r => r.Sentence)], [.. triage.Doubts.Select(r => r.Sentence)],
+            [.. triage.Work.Select(r => r.Sentence)],
             bare.ToDictionary(b => b.Key.ToString(), b =>
             {
                 StallWork with = answer.Findings.Count == 0 ? b.Value : Work(kind, b.Key, answer.Findings, baths);
@@ -95,11 +99,13 @@ public static class StallCheck
         {
             string[] parts = answer.Split('/');
             StallAnswer chosen = (parts.Length == 2 ? questions.FirstOrDefault(q => q.Id == parts[0])?.Answers.FirstOrDefault(a => a.Id == parts[1]) : null)
-                ?? throw new InputException("unknown_answer", "answers", answer, "answers of this check", $"\"{answer}\" is no answer to a question about a {kind.Name.ToLowerInvariant()}.");
+                ?? throw new InputException("unknown_answer", "answers", answer, "answers of this check",
+                    $"\"{answer}\" is no answer to a question about a {kind.Name.ToLowerInvariant()}.");
             foreach (Finding f in chosen.Findings)
             {
                 // Two answers about the same thing count as the worse.
-                if (found.FirstOrDefault(o => o.Part == f.Part && o.Kind == f.Kind && o.Doubt == f.Doubt && (o.Place == f.Place || !Faults.IsSpot(f.Kind))) is { } before)
+                if (found.FirstOrDefault(o => o.Part == f.Part && o.Kind == f.Kind && o.Doubt == f.Doubt && (o.Place == f.Place
+                    || !Faults.IsSpot(f.Kind))) is { } before)
                 {
                     (before.Severity, before.Place) = f.Severity > before.Severity ? (f.Severity, f.Place) : (before.Severity, before.Place);
                 }

@@ -18,7 +18,8 @@ public static class ColourCoverage
         Assumptions a = assumptions ?? Assumptions.Standard;
         if (input.PixelsSrgb.Count == 0 || input.PixelsSrgb.Any(p => p.Length != 3 || p.Any(c => c is < 0 or > 255)))
         {
-            throw new InputException("not_a_colour", "pixels_srgb", null, "three numbers of 0 to 255 for each pixel", "Each pixel needs red, green and blue from 0 to 255.");
+            throw new InputException("not_a_colour", "pixels_srgb", null, "three numbers of 0 to 255 for each pixel",
+                "Each pixel needs red, green and blue from 0 to 255.");
         }
         List<ColourPixel> pixels = [.. input.PixelsSrgb.Select(p => Of(p[0], p[1], p[2], a))];
         return new ColourResult(pixels, Share("rust"), Share("bright"));
@@ -53,7 +54,8 @@ public static class ColourCoverage
         return (l, chroma, ((Math.Atan2(bStar, aStar) * 180 / Math.PI) + 360) % 360);
     }
 
-    private static readonly double[] LinearOf = [.. Enumerable.Range(0, 256).Select(c => c / 255.0).Select(v => v <= 0.04045 ? v / 12.92 : Math.Pow((v + 0.055) / 1.055, 2.4))];
+    private static readonly double[] LinearOf = [.. Enumerable.Range(0, 256).Select(c => c / 255.0).Select(v => v <= 0.04045 ? v / 12.92
+        : Math.Pow((v + 0.055) / 1.055, 2.4))];
 
     private static double Linear(int c) => LinearOf[c];
 

@@ -31,17 +31,20 @@ public static class PointGrid
         IReadOnlyList<double[]> outline = input.OutlinePx;
         if (outline.Count < 3 || outline.Any(p => p.Length != 2 || !p.All(double.IsFinite)))
         {
-            throw new InputException("no_outline", "outline_px", outline.Count, "three corners or more", "Mark the outline of the part first: three corners or more.");
+            throw new InputException("no_outline", "outline_px", outline.Count, "three corners or more",
+                "Mark the outline of the part first: three corners or more.");
         }
         double area = Area(outline);
         if (area < input.Points)
         {
-            throw new InputException("outline_too_small", "outline_px", area, $"{input.Points} pixels or more", "This outline is too small to count in. Mark it larger, or take the picture from nearer.");
+            throw new InputException("outline_too_small", "outline_px", area, $"{input.Points} pixels or more",
+                "This outline is too small to count in. Mark it larger, or take the picture from nearer.");
         }
         double left = outline.Min(p => p[0]), top = outline.Min(p => p[1]), wide = outline.Max(p => p[0]) - left, high = outline.Max(p => p[1]) - top;
         if (wide * high / area * input.Points > MostPlaces)
         {
-            throw new InputException("outline_too_thin", "outline_px", area, "an outline that holds some of the picture", "This outline is a thread: hardly anything lies inside it. Mark the corners of the part one after another, all the way round.");
+            throw new InputException("outline_too_thin", "outline_px", area, "an outline that holds some of the picture",
+                "This outline is a thread: hardly anything lies inside it. Mark the corners of the part one after another, all the way round.");
         }
         return Lay(Math.Sqrt(area / input.Points), left, top, wide, high, input.Seed, (x, y) => Inside(outline, x, y));
     }

@@ -13,7 +13,8 @@ namespace Foundling.Core.State;
 public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double LineMm, string LineIs, IReadOnlyList<double> PitsMm, double SetbackMm)
 {
     /// <summary>Reckons it for a tag; null when it has no cutting part, or its steel was not measured.</summary>
-    public static SteelLeft? Of(Tag tag, Assumptions? assumptions = null) => Of(tag.Tool(), tag.Standing(), (part, kind) => tag.Measured(part, kind)?.Value, assumptions);
+    public static SteelLeft? Of(Tag tag, Assumptions? assumptions = null) => Of(tag.Tool(), tag.Standing(), (part, kind) => tag.Measured(part, kind)?.Value,
+        assumptions);
 
     /// <summary>Reckons it from what stands and what was measured; null when there is no cutting part, or its steel was not measured.</summary>
     /// <param name="tool">Kind of tool.</param>
@@ -32,7 +33,8 @@ public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double L
         {
             return null;
         }
-        List<double> pits = [.. findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f => f.FromEdgeMm!.Value)];
+        List<double> pits = [.. findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f =>
+            f.FromEdgeMm!.Value)];
         double setback = pits.Count == 0 ? 0 : pits.Max() + a.GrindPastPitMm;
         IronReserveResult reserve = IronReserve.Of(new IronReserveInput(bit is null ? IronKind.Solid : IronKind.LaidOn, slot, bit, hard, setback), a);
         return new SteelLeft(part, reserve, line, hard is not null ? "hard steel ends" : bit is not null ? "hard bit ends" : "slot ends", pits, setback);

@@ -43,12 +43,14 @@ public sealed record TriageReason(string Part, string Sentence);
 /// <param name="Doubts">What must be looked at before deciding.</param>
 /// <param name="Work">What is only work.</param>
 /// <param name="WorthSaving">Sound parts worth keeping when the verdict is Parts.</param>
-public sealed record TriageResult(Verdict Verdict, IReadOnlyList<TriageReason> Stoppers, IReadOnlyList<TriageReason> Doubts, IReadOnlyList<TriageReason> Work, IReadOnlyList<string> WorthSaving);
+public sealed record TriageResult(Verdict Verdict, IReadOnlyList<TriageReason> Stoppers, IReadOnlyList<TriageReason> Doubts, IReadOnlyList<TriageReason> Work,
+    IReadOnlyList<string> WorthSaving);
 
 /// <summary>Collects stoppers, doubts and work from what was found.</summary>
 public static class Triage
 {
-    private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash, FindingKind.Sap, FindingKind.Packed, FindingKind.Looseness];
+    private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash,
+        FindingKind.Sap, FindingKind.Packed, FindingKind.Looseness];
 
     /// <summary>Weighs everything that is noted on a tag.</summary>
     public static TriageResult Of(Tag tag, Assumptions? assumptions = null) =>
@@ -60,7 +62,8 @@ public static class Triage
     /// <param name="tried">What it did as found, or null.</param>
     /// <param name="sharpeningsLeft">Sharpenings left in the cutting part, where known.</param>
     /// <param name="assumptions">What makes an iron worth saving.</param>
-    public static TriageResult Weigh(ToolKind kind, IReadOnlyList<Finding> findings, AsFoundTry? tried = null, int? sharpeningsLeft = null, Assumptions? assumptions = null)
+    public static TriageResult Weigh(ToolKind kind, IReadOnlyList<Finding> findings, AsFoundTry? tried = null, int? sharpeningsLeft = null,
+        Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         List<TriageReason> stoppers = [], doubts = [], work = [];
@@ -69,7 +72,8 @@ public static class Triage
         foreach (Finding f in findings.Where(f => f.Severity > 0 && kind.Part(f.Part) is not null))
         {
             PartDef part = kind.Part(f.Part)!;
-            string name = part.Name, sight = f.Doubt.Length > 0 ? f.Note : FindingScales.Sight(f.Kind, f.Severity, part), where = PartGroups.At(f.Place, sight) is { Length: > 0 } at ? " " + at : "";
+            string name = part.Name, sight = f.Doubt.Length > 0 ? f.Note : FindingScales.Sight(f.Kind, f.Severity, part), where = PartGroups.At(f.Place,
+                sight) is { Length: > 0 } at ? " " + at : "";
             TriageReason Because(string why) => new(part.Id, $"The {name}{where}: {sight}{(why.Length > 0 ? "; " + why : "")}{(why.EndsWith('?') ? "" : ".")}");
             bool cuts = kind.Edges.Contains(part) || part.Id == "plate";
             if (f.Doubt.Length > 0)
@@ -83,10 +87,12 @@ public static class Triage
                     stoppers.Add(Because("a crack there grows with every stroke"));
                     break;
                 case FindingKind.Crack when f.Severity >= 2 && !Replaceable(part):
-                    doubts.Add(Because(f.Place.Length == 0 && Deciding(kind, part) is { Count: > 0 } deciding ? $"where it runs decides: look {string.Join(" and ", deciding.Select(PartGroups.At))}" : "see whether it opens under load"));
+                    doubts.Add(Because(f.Place.Length == 0 && Deciding(kind, part) is { Count: > 0 } deciding
+                        ? $"where it runs decides: look {string.Join(" and ", deciding.Select(PartGroups.At))}" : "see whether it opens under load"));
                     break;
                 case FindingKind.Worn when cuts && f.Severity == FindingScales.Worst && sharpeningsLeft is null or 0:
-                    (part.Id is "iron" or "blade" && kind.Family == Family.Plane ? doubts : stoppers).Add(Because(kind.Family == Family.Plane ? "is there another iron for it?" : "it cannot be sharpened again"));
+                    (part.Id is "iron" or "blade" && kind.Family == Family.Plane ? doubts
+                        : stoppers).Add(Because(kind.Family == Family.Plane ? "is there another iron for it?" : "it cannot be sharpened again"));
                     break;
                 case FindingKind.Worn when cuts && f.Severity == 3 && sharpeningsLeft is null:
                     doubts.Add(Because("measure it: how many sharpenings are left?"));
@@ -129,7 +135,8 @@ public static class Triage
                     break;
             }
         }
-        List<string> saving = [.. kind.Parts.Where(p => findings.All(f => f.Part != p.Id || f.Severity < 2 || (Sound.Contains(f.Kind) && f.Severity < FindingScales.Worst))).Select(p => p.Id)];
+        List<string> saving = [.. kind.Parts.Where(p => findings.All(f => f.Part != p.Id || f.Severity < 2 || (Sound.Contains(f.Kind)
+            && f.Severity < FindingScales.Worst))).Select(p => p.Id)];
         Verdict verdict = stoppers.Count > 0 ? (saving.Count > 0 ? Verdict.Parts : Verdict.LeaveAsItIs)
             : doubts.Count > 0 ? Verdict.RestoreIf
             : tried == AsFoundTry.Well && findings.All(f => f.Severity < 2) ? Verdict.LeaveAsItIs

@@ -68,5 +68,6 @@ public sealed class CountRecord
     public WilsonResult? Result() => Counted() is { Points: > 0 } counted ? Wilson.Count(counted) : null;
 
     /// <summary>Scale and area inside the outline, or null without a known length.</summary>
-    public PhotoScaleResult? Scale() => ReferenceMm is double mm && ReferencePx.Count == 2 ? PhotoScale.Of(new PhotoScaleInput(ReferencePx, mm, OutlinePx)) : null;
+    public PhotoScaleResult? Scale() => ReferenceMm is double mm && ReferencePx.Count == 2 ? PhotoScale.Of(new PhotoScaleInput(ReferencePx, mm, OutlinePx))
+        : null;
 }

@@ -63,11 +63,16 @@ public sealed class Measurement
 public static class MeasureKinds
 {
     private static readonly MeasureKind
-        Length = new("length", "length", Instrument.Rule), Thickness = new("thickness", "thickness", Instrument.Caliper), ToSlot = new("edge_to_slot", "edge to the end of the slot", Instrument.Rule),
-        BitLine = new("edge_to_bit_line", "edge to the line of the hard bit", Instrument.Rule), HardEnd = new("edge_to_hard_end", "edge to where a file bites", Instrument.Rule),
-        Square = new("out_of_square", "edge out of square", Instrument.Feeler), Bow = new("bow", "bow over the whole length", Instrument.Feeler), Kink = new("kink", "kink", Instrument.Feeler), Points = new("points", "points to the inch", Instrument.Count),
-        MissingTeeth = new("missing_teeth", "missing teeth", Instrument.Count), JawGap = new("jaw_gap", "gap of the closed jaws", Instrument.Feeler), Play = new("play", "play at the tip", Instrument.Indicator),
-        RunOut = new("run_out", "run-out of the chuck", Instrument.Indicator), HandleGap = new("handle_gap", "gap under the handle", Instrument.Feeler), Rock = new("rock", "rock on its seat", Instrument.Feeler),
+        Length = new("length", "length", Instrument.Rule), Thickness = new("thickness", "thickness", Instrument.Caliper),
+        ToSlot = new("edge_to_slot", "edge to the end of the slot", Instrument.Rule),
+        BitLine = new("edge_to_bit_line", "edge to the line of the hard bit", Instrument.Rule),
+        HardEnd = new("edge_to_hard_end", "edge to where a file bites", Instrument.Rule),
+        Square = new("out_of_square", "edge out of square", Instrument.Feeler), Bow = new("bow", "bow over the whole length", Instrument.Feeler),
+        Kink = new("kink", "kink", Instrument.Feeler), Points = new("points", "points to the inch", Instrument.Count),
+        MissingTeeth = new("missing_teeth", "missing teeth", Instrument.Count), JawGap = new("jaw_gap", "gap of the closed jaws", Instrument.Feeler),
+        Play = new("play", "play at the tip", Instrument.Indicator),
+        RunOut = new("run_out", "run-out of the chuck", Instrument.Indicator), HandleGap = new("handle_gap", "gap under the handle", Instrument.Feeler),
+        Rock = new("rock", "rock on its seat", Instrument.Feeler),
         Mouth = new("mouth", "mouth opening", Instrument.Feeler), Wind = new("wind", "difference of the winding sticks", Instrument.Rule);
 
     /// <summary>Kinds that make sense for a part of a tool.</summary>

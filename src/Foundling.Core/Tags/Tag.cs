@@ -208,7 +208,8 @@ public sealed class Tag
     public ToolKind Tool() => ToolCatalogue.Kind(Kind);
 
     /// <summary>True once it was taken apart and before it is put together again.</summary>
-    public bool IsApart() => Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together && s.State == StepState.Done);
+    public bool IsApart() => Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together
+        && s.State == StepState.Done);
 
     /// <summary>True for a part a tool of this kind has; what speaks of another part is set aside.</summary>
     public bool Has(string part) => Tool().Part(part) is not null;

@@ -34,7 +34,8 @@ public static class TagCheck
     private const int FirstYear = 1950, LastYear = 2200;
 
     private static readonly HashSet<string> Parts = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts).Select(p => p.Id)];
-    private static readonly HashSet<string> Measures = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts.SelectMany(p => MeasureKinds.For(k, p))).Select(m => m.Id)];
+    private static readonly HashSet<string> Measures = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts.SelectMany(p => MeasureKinds.For(k, p))).Select(m =>
+        m.Id)];
 
     /// <summary>Everything that does not hold together; empty for a sound tag.</summary>
     public static IReadOnlyList<TagFault> Of(Tag tag)
@@ -103,7 +104,8 @@ public static class TagCheck
         {
             Line("what", w.What);
             Line("step", w.Step);
-            new[] { w.StartedAt, w.ReadyAt, w.LookInAt ?? w.StartedAt, w.MustBeOutAt ?? w.StartedAt, w.EndedAt ?? w.StartedAt }.ToList().ForEach(at => Day("at", at));
+            new[] { w.StartedAt, w.ReadyAt, w.LookInAt ?? w.StartedAt, w.MustBeOutAt ?? w.StartedAt, w.EndedAt ?? w.StartedAt }.ToList().ForEach(at =>
+                Day("at", at));
         });
         Each(nameof(Tag.Surveys), tag.Surveys, s => s.Id.ToString(), s =>
         {
@@ -126,15 +128,18 @@ public static class TagCheck
     {
         ToolCatalogue.Kind(tag.Kind);
         Range("number", tag.Number, 1, 999_999);
-        foreach ((string name, string? text) in new[] { ("name", tag.Name), ("source", tag.Source), ("owner", tag.Owner), ("owners_mark", tag.OwnersMark), ("wish", tag.Wish), ("known_line", tag.KnownLine), ("tried_note", tag.TriedNote), ("decision_reason", tag.DecisionReason) })
+        foreach ((string name, string? text) in new[] { ("name", tag.Name), ("source", tag.Source), ("owner", tag.Owner), ("owners_mark", tag.OwnersMark),
+            ("wish", tag.Wish), ("known_line", tag.KnownLine), ("tried_note", tag.TriedNote), ("decision_reason", tag.DecisionReason) })
         {
             Line(name, text);
         }
         if (tag.Story is null || tag.Story.Length > MostStory)
         {
-            throw Bad("story", tag.Story?.Length, $"at most {MostStory:#,0} letters", $"Its story is {tag.Story?.Length ?? 0:#,0} letters long; {MostStory:#,0} are the most.");
+            throw Bad("story", tag.Story?.Length, $"at most {MostStory:#,0} letters",
+                $"Its story is {tag.Story?.Length ?? 0:#,0} letters long; {MostStory:#,0} are the most.");
         }
-        foreach ((string name, double? mm) in new[] { ("length_mm", tag.LengthMm), ("iron_width_mm", tag.IronWidthMm), ("sole_width_mm", tag.SoleWidthMm), ("mouth_front_mm", tag.MouthFrontMm) })
+        foreach ((string name, double? mm) in new[] { ("length_mm", tag.LengthMm), ("iron_width_mm", tag.IronWidthMm), ("sole_width_mm", tag.SoleWidthMm),
+            ("mouth_front_mm", tag.MouthFrontMm) })
         {
             if (mm is double length)
             {
@@ -229,11 +234,13 @@ public static class TagCheck
 
     private static void Judge(PlanStep step)
     {
-        foreach ((string name, string? text) in new[] { ("key", step.Key), ("title", step.Title), ("surface_lost", step.SurfaceLost), ("rule", step.Rule), ("after", step.After), ("block", step.Block), ("waits_for", step.WaitsFor), ("caution", step.Caution) })
+        foreach ((string name, string? text) in new[] { ("key", step.Key), ("title", step.Title), ("surface_lost", step.SurfaceLost), ("rule", step.Rule),
+            ("after", step.After), ("block", step.Block), ("waits_for", step.WaitsFor), ("caution", step.Caution) })
         {
             Line(name, text);
         }
-        foreach ((string name, string? text) in new[] { ("reason", step.Reason), ("how", step.How), ("finish_test", step.FinishTest), ("agreed", step.Agreed), ("skip_reason", step.SkipReason) })
+        foreach ((string name, string? text) in new[] { ("reason", step.Reason), ("how", step.How), ("finish_test", step.FinishTest), ("agreed", step.Agreed),
+            ("skip_reason", step.SkipReason) })
         {
             Note(name, text);
         }
@@ -279,13 +286,15 @@ public static class TagCheck
 
     private static void Line(string field, string? text) => Text(field, text, MostLine);
 
-    private static void Note(string field, string? text) => Text(field, text ?? throw Bad(field, null, "words", $"The {InputException.InWords(field)} is missing."), MostNote);
+    private static void Note(string field, string? text) => Text(field, text ?? throw Bad(field, null, "words",
+        $"The {InputException.InWords(field)} is missing."), MostNote);
 
     private static void Text(string field, string? text, int most)
     {
         if (text?.Length > most)
         {
-            throw Bad(field, text.Length, $"at most {most:#,0} letters", $"The {InputException.InWords(field)} is {text.Length:#,0} letters long; {most:#,0} are the most.");
+            throw Bad(field, text.Length, $"at most {most:#,0} letters",
+                $"The {InputException.InWords(field)} is {text.Length:#,0} letters long; {most:#,0} are the most.");
         }
     }
 

@@ -140,13 +140,15 @@ public enum EdgeForm
 /// <param name="On">The drawn part that stands for it, when it is not drawn itself.</param>
 /// <param name="Joint">How its joint must be treated.</param>
 /// <param name="InSet">One of a set that takes turns with another part, such as the further irons of a plough.</param>
-public sealed record PartDef(string Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, string? On = null, Joint Joint = Joint.Plain, bool InSet = false)
+public sealed record PartDef(string Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, string? On = null,
+    Joint Joint = Joint.Plain, bool InSet = false)
 {
     /// <summary>Iron or steel, which rusts.</summary>
     public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
 
     /// <summary>A screw, bolt, nut or pin.</summary>
-    public bool IsFastener => Fasteners.Any(f => Id.Contains(f, StringComparison.Ordinal)) || Id.EndsWith("_pin", StringComparison.Ordinal) || Held?.StartsWith("screws ", StringComparison.Ordinal) == true;
+    public bool IsFastener => Fasteners.Any(f => Id.Contains(f, StringComparison.Ordinal)) || Id.EndsWith("_pin", StringComparison.Ordinal)
+        || Held?.StartsWith("screws ", StringComparison.Ordinal) == true;
 
     private static readonly string[] Fasteners = ["screw", "bolt", "nut"];
 
@@ -162,7 +164,8 @@ public sealed record PartDef(string Id, string Name, Material Material, PartFini
 /// <param name="NominalLengthMm">That length on the nominal drawing, mm.</param>
 /// <param name="Parts">Its parts.</param>
 /// <param name="Edge">How its edge works.</param>
-public sealed record ToolKind(string Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts, EdgeForm Edge = EdgeForm.None)
+public sealed record ToolKind(string Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts,
+    EdgeForm Edge = EdgeForm.None)
 {
     /// <summary>Finds a part, or null.</summary>
     public PartDef? Part(string id) => Parts.FirstOrDefault(p => p.Id == id);

@@ -14,6 +14,7 @@ internal static class Anchors
         using Stream stream = typeof(Anchors).Assembly.GetManifestResourceStream("profiles/anchors.csv")!;
         using var reader = new StreamReader(stream);
         return reader.ReadToEnd().Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Skip(1).Select(l => l.Split(','))
-            .ToLookup(c => (c[0], c[1]), c => (c[2], new Spot(double.Parse(c[3], CultureInfo.InvariantCulture), double.Parse(c[4], CultureInfo.InvariantCulture))));
+            .ToLookup(c => (c[0], c[1]), c => (c[2], new Spot(double.Parse(c[3], CultureInfo.InvariantCulture), double.Parse(c[4],
+                CultureInfo.InvariantCulture))));
     }
 }

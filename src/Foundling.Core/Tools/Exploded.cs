@@ -28,7 +28,8 @@ public static class Exploded
         var taken = new HashSet<(int, int)>();
         var moved = new Dictionary<string, (int X, int Y)>();
         // Near parts first, so that what sits outermost ends outermost.
-        foreach (string part in profile.Parts.Select(p => p.Part).OrderByDescending(p => p == core).ThenBy(p => Away(Middle(cells[p]), centre)).ThenBy(p => p, StringComparer.Ordinal))
+        foreach (string part in profile.Parts.Select(p => p.Part).OrderByDescending(p => p == core).ThenBy(p => Away(Middle(cells[p]), centre)).ThenBy(p => p,
+            StringComparer.Ordinal))
         {
             (double x, double y) = Middle(cells[part]);
             double dx = x - centre.X, dy = (y - centre.Y) * Upward, length = Math.Sqrt((dx * dx) + (dy * dy));
@@ -53,10 +54,12 @@ public static class Exploded
             }
         }
         List<(Spot Low, Spot High)> boxes = [.. profile.Parts.Select(p => (BoxOf(p), moved[p.Part])).Select(b => (
-            new Spot(b.Item1.Low.X + (b.Item2.X * cell), b.Item1.Low.Y + (b.Item2.Y * cell)), new Spot(b.Item1.High.X + (b.Item2.X * cell), b.Item1.High.Y + (b.Item2.Y * cell))))];
+            new Spot(b.Item1.Low.X + (b.Item2.X * cell), b.Item1.Low.Y + (b.Item2.Y * cell)), new Spot(b.Item1.High.X + (b.Item2.X * cell),
+                b.Item1.High.Y + (b.Item2.Y * cell))))];
         double left = boxes.Min(b => b.Low.X) - Profile.Margin, top = boxes.Min(b => b.Low.Y) - Profile.Margin;
         double width = boxes.Max(b => b.High.X) + Profile.Margin - left, height = boxes.Max(b => b.High.Y) + Profile.Margin - top;
-        return profile.Move(width, height, height - Profile.Margin, (part, p) => new Spot(p.X + (moved[part].X * cell) - left, p.Y + (moved[part].Y * cell) - top));
+        return profile.Move(width, height, height - Profile.Margin, (part, p) => new Spot(p.X + (moved[part].X * cell) - left,
+            p.Y + (moved[part].Y * cell) - top));
     }
 
     /// <summary>The box round a drawn part, mm: its low and its high corner.</summary>

@@ -6,7 +6,8 @@ public static class Faults
     // Parts that move in use, besides screws and what is sprung, pinned or wedged.
     private static readonly HashSet<string> Moving =
     [
-        "adjuster", "knurl", "chuck", "pivot", "depth_stop", "tilt_rod", "lateral_lever", "yoke", "spindle", "gear", "quill", "cam_ring", "sliding_jaw", "crank", "strap", "lever_cap", "cap_iron", "iron", "frog",
+        "adjuster", "knurl", "chuck", "pivot", "depth_stop", "tilt_rod", "lateral_lever", "yoke", "spindle", "gear", "quill", "cam_ring", "sliding_jaw",
+            "crank", "strap", "lever_cap", "cap_iron", "iron", "frog",
         "toe_plate", "stem", "fence", "head_handle", "upper_jaw", "lower_jaw", "clamp", "stops",
     ];
 
@@ -17,7 +18,8 @@ public static class Faults
     public static bool IsSpot(FindingKind kind) => Spots.Contains(kind);
 
     /// <summary>Kinds of finding that a part of a tool can have, the commonest first.</summary>
-    public static IReadOnlyList<FindingKind> For(ToolKind tool, PartDef part) => [.. Enum.GetValues<FindingKind>().Where(k => Can(tool, part, k)).OrderBy(Order)];
+    public static IReadOnlyList<FindingKind> For(ToolKind tool, PartDef part) =>
+        [.. Enum.GetValues<FindingKind>().Where(k => Can(tool, part, k)).OrderBy(Order)];
 
     /// <summary>True when a part of a tool can have a fault.</summary>
     public static bool Can(ToolKind tool, PartDef part, FindingKind kind) => kind switch
@@ -27,7 +29,8 @@ public static class Faults
         FindingKind.PlatingLoss => part.Finish == PartFinish.Plated || (part.IsFastener && part.Ferrous),
         FindingKind.Crack => part.Material != Material.Soft || part.Id.Contains("grip", StringComparison.Ordinal),
         FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !OnePiece(tool, part),
-        FindingKind.Seizure => part.IsFastener || Moving.Contains(part.Id) && !IsMain(tool, part) || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
+        FindingKind.Seizure => part.IsFastener || Moving.Contains(part.Id) && !IsMain(tool, part)
+            || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
         FindingKind.EdgeDamage => part.Material == Material.EdgeSteel,
         FindingKind.Burred => part.IsFastener,
         FindingKind.BentTab => part.Joint == Joint.LockTab,
@@ -36,7 +39,8 @@ public static class Faults
         FindingKind.Damp => part.Material == Material.Wood,
         FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Id == "body",
         FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),
-        FindingKind.Worn => part.Material is Material.EdgeSteel && part.Id != "plate" || part.Material == Material.Soft || part.Id is "fixed_jaw" or "sliding_jaw",
+        FindingKind.Worn => part.Material is Material.EdgeSteel && part.Id != "plate" || part.Material == Material.Soft
+            || part.Id is "fixed_jaw" or "sliding_jaw",
         FindingKind.OutOfFlat => part.Id == "body" && (tool.HasMetalSole || tool.HasWoodenSole) || part.Id == "frog",
         FindingKind.OutOfSquare or FindingKind.Wind => part.Id == "body" && (tool.HasMetalSole || tool.HasWoodenSole),
         _ => true,
@@ -58,7 +62,8 @@ public static class Faults
     };
 
     private static bool IsStruck(ToolKind tool, PartDef part) =>
-        part.Id is "strike" or "poll" || part.Id == "wedge" && tool.Family == Family.Plane || part.Id == "iron" && tool.Part("wedge") is not null || tool.Id == "chisel" && part.Id is "handle" or "end_cap";
+        part.Id is "strike" or "poll" || part.Id == "wedge" && tool.Family == Family.Plane || part.Id == "iron" && tool.Part("wedge") is not null
+            || tool.Id == "chisel" && part.Id is "handle" or "end_cap";
 
     private static int Order(FindingKind kind) => kind switch
     {

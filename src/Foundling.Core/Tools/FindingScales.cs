@@ -37,19 +37,26 @@ public static class FindingScales
 
     private static readonly Scale
         Teeth = new("worn teeth", "sharp and even", "dull, the points reflect light", "worn low or uneven", "some missing or broken", "a run of teeth gone"),
-        CuttingJaws = new("edge damage", "edges meet along their length", "dull, a thread of light between them", "small nicks", "a notch that dressing will not take out", "a piece broken out"),
-        RustedTeeth = new("pitting", "no pits", "pin points, seen only against the light", "pits that catch a fingernail, away from the teeth", "pits along the teeth", "pits that reach the points"),
-        PittedEdge = new("pitting", "no pits", "pin points, seen only against the light", "pits that catch a fingernail, away from the edge", "pits near the edge", "deep pits that reach the edge"),
-        SplitWood = new("crack", "none", "a hairline along the grain", "opens when it is twisted", "right through, still holds together", "broken, or a piece gone"),
-        Varnish = new("finish loss", "whole", "chips at the corners", "worn to the wood where hands go", "about half gone, flaking", "only traces in the corners"),
+        CuttingJaws = new("edge damage", "edges meet along their length", "dull, a thread of light between them", "small nicks",
+            "a notch that dressing will not take out", "a piece broken out"),
+        RustedTeeth = new("pitting", "no pits", "pin points, seen only against the light", "pits that catch a fingernail, away from the teeth",
+            "pits along the teeth", "pits that reach the points"),
+        PittedEdge = new("pitting", "no pits", "pin points, seen only against the light", "pits that catch a fingernail, away from the edge",
+            "pits near the edge", "deep pits that reach the edge"),
+        SplitWood = new("crack", "none", "a hairline along the grain", "opens when it is twisted", "right through, still holds together",
+            "broken, or a piece gone"),
+        Varnish = new("finish loss", "whole", "chips at the corners", "worn to the wood where hands go", "about half gone, flaking",
+            "only traces in the corners"),
         Warp = new("warp", "straight", "seen only along a straightedge", "bowed or twisted, plain to the eye", "warped so far that it works badly", "past use"),
         Plate = new("bend", "straight", "a slight bow, seen along a straightedge", "a long bow that flexes out", "a kink that stays", "creased"),
         Struck = new("mushrooming", "struck end as made", "fibres pressed over", "a frayed lip", "split back from the end", "the end broken away"),
         Play = new("play", "none to feel", "a little play", "plain play, still holds", "so loose that it slips", "falls out"),
         ShortEdge = new("worn short", "full length", "used, most of it left", "about half left", "little left", "no hard steel left"),
-        RoundJaws = new("jaw wear", "faces flat and square", "lips a little round", "rounded, a nut still holds", "spread or round, a nut slips", "a lip broken off"),
+        RoundJaws = new("jaw wear", "faces flat and square", "lips a little round", "rounded, a nut still holds", "spread or round, a nut slips",
+            "a lip broken off"),
         ThinGrip = new("wear", "whole", "a little worn", "worn thin", "torn or hardened", "in shreds"),
-        NoSlot = new("seizure", "free", "stiff, moves with oil", "moves with the right tool and force", "will not move after oil and a day", "will not move at all, slot or flats already spoiled");
+        NoSlot = new("seizure", "free", "stiff, moves with oil", "moves with the right tool and force", "will not move after oil and a day",
+            "will not move at all, slot or flats already spoiled");
 
     private static Scale Of(FindingKind kind, PartDef? part) => part is null ? Scales[kind] : (kind, part) switch
     {

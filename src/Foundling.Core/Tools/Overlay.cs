@@ -18,7 +18,8 @@ public sealed record Overlay(Spot Left, Spot Right, IReadOnlyDictionary<string, 
 
     private static IReadOnlyList<Spot> Largest(IEnumerable<Shape> shapes)
     {
-        List<Spot> corners = [.. shapes.Where(s => !s.Fine).DefaultIfEmpty(shapes.First()).Select(s => s.Path.Polygon(PiecesOfCurve)).MaxBy(p => Math.Abs(Area(p)))!];
+        List<Spot> corners = [.. shapes.Where(s => !s.Fine).DefaultIfEmpty(shapes.First()).Select(s => s.Path.Polygon(PiecesOfCurve)).MaxBy(p =>
+            Math.Abs(Area(p)))!];
         // Few enough to be moved by hand; every so many are left out of a long one.
         int every = (corners.Count / MostCorners) + 1;
         return [.. corners.Where((_, i) => i % every == 0)];

@@ -31,7 +31,8 @@ public static class PartGroups
     };
 
     /// <summary>A place in words: "at the mouth", "along the grain".</summary>
-    public static string At(string place) => place.Length == 0 ? "" : place is "grain" or "along the grain" ? "along the grain" : place.StartsWith("at the ", StringComparison.Ordinal) ? place : place is "cheek" or "sole" or "face" or "seat" ? $"on the {place}" : $"at the {place}";
+    public static string At(string place) => place.Length == 0 ? "" : place is "grain" or "along the grain" ? "along the grain" : place.StartsWith("at the ",
+        StringComparison.Ordinal) ? place : place is "cheek" or "sole" or "face" or "seat" ? $"on the {place}" : $"at the {place}";
 
     /// <summary>A place in words, where the words before it do not name it already.</summary>
     public static string At(string place, string said) => place.Length == 0 || said.Contains(place, StringComparison.Ordinal) ? "" : At(place);
@@ -39,7 +40,8 @@ public static class PartGroups
     /// <summary>Places on a part that a crack or pit may be at, the ones that decide first.</summary>
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part) => (kind.Family, part.Id) switch
     {
-        (Family.Plane, "body") => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"] : ["mouth", "frog seat", "cheek", "toe", "heel", "sole"],
+        (Family.Plane, "body") => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"] : ["mouth", "frog seat", "cheek",
+            "toe", "heel", "sole"],
         (Family.Saw, "plate") => ["tooth line", "heel", "toe", "middle", "back edge"],
         (_, "head") or (_, "bit") => ["eye", "edge", "cheek", "poll"],
         _ when part.Material == Material.EdgeSteel => ["edge", "back", "bevel", "slot", "top"],

@@ -22,5 +22,6 @@ public static class PartLore
     public static string? Hides(PartDef part) => Find(part)?.Hides ?? (part.IsFastener ? "a rusted shank, a thread that is not its own" : null);
 
     private static (string Held, string Hides)? Find(PartDef part) =>
-        Known.TryGetValue(part.Id, out (string, string) lore) || Known.TryGetValue(part.Id.Split('_')[0], out lore) || Known.TryGetValue(part.Id.Split('_')[^1], out lore) ? lore : null;
+        Known.TryGetValue(part.Id, out (string, string) lore) || Known.TryGetValue(part.Id.Split('_')[0], out lore)
+            || Known.TryGetValue(part.Id.Split('_')[^1], out lore) ? lore : null;
 }

@@ -91,7 +91,8 @@ public sealed class Outline
             point |= data[at] == '.';
             at++;
         }
-        return at == from ? throw new FormatException("A number is missing in a path.") : double.Parse(data.AsSpan(from, at - from), CultureInfo.InvariantCulture);
+        return at == from ? throw new FormatException("A number is missing in a path.") : double.Parse(data.AsSpan(from, at - from),
+            CultureInfo.InvariantCulture);
     }
 
     /// <summary>The same outline with every point and control point moved.</summary>

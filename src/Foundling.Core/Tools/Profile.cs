@@ -60,7 +60,8 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
         using Stream? stream = typeof(Profile).Assembly.GetManifestResourceStream($"profiles/{kind}.svg");
         if (stream is null)
         {
-            throw new InputException("unknown_kind", "kind", kind, string.Join(", ", ToolCatalogue.Kinds.Select(k => k.Id)), $"There is no drawing of \"{kind}\".");
+            throw new InputException("unknown_kind", "kind", kind, string.Join(", ", ToolCatalogue.Kinds.Select(k => k.Id)),
+                $"There is no drawing of \"{kind}\".");
         }
         XElement svg = XDocument.Load(stream).Root!;
         double[] box = [.. svg.Attribute("viewBox")!.Value.Split(' ').Select(v => double.Parse(v, CultureInfo.InvariantCulture))];
@@ -99,7 +100,8 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
     public static Profile Of(Tags.Tag tag)
     {
         string edge = tag.Tool().Edges.FirstOrDefault()?.Id ?? "";
-        return Fitted(tag.Kind, new FitMeasures(tag.LengthMm ?? tag.Tool().NominalLengthMm, tag.MouthFrontMm, tag.IronWidthMm, tag.Measured(edge, "length")?.Value, tag.Measured("plate", "points")?.Value));
+        return Fitted(tag.Kind, new FitMeasures(tag.LengthMm ?? tag.Tool().NominalLengthMm, tag.MouthFrontMm, tag.IronWidthMm, tag.Measured(edge,
+            "length")?.Value, tag.Measured("plate", "points")?.Value));
     }
 
     /// <summary>The drawing at what was measured. Lengths no such tool has leave it as it is.</summary>

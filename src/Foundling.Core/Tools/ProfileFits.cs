@@ -8,7 +8,8 @@ namespace Foundling.Core.Tools;
 /// <param name="WidthMm">Width of the iron, the blade or the edge.</param>
 /// <param name="BladeMm">What is left of a chisel's blade, from the edge to the shoulder.</param>
 /// <param name="PointsPerInch">Points of a saw to the inch.</param>
-public readonly record struct FitMeasures(double LengthMm, double? MouthMm = null, double? WidthMm = null, double? BladeMm = null, double? PointsPerInch = null);
+public readonly record struct FitMeasures(double LengthMm, double? MouthMm = null, double? WidthMm = null, double? BladeMm = null,
+    double? PointsPerInch = null);
 
 /// <summary>How the drawing of each kind follows its measurements: some parts stretch, the others keep their size and move.</summary>
 internal static class ProfileFits
@@ -44,7 +45,8 @@ internal static class ProfileFits
     /// <summary>The map of a kind for these measurements; null where the drawing is better made larger or smaller as a whole.</summary>
     public static Map? Of(string kind, FitMeasures m) => Rules.TryGetValue(kind, out Rule? rule) ? rule(m) : null;
 
-    private static Map? Plane(FitMeasures m, double toe, double nominal, double nominalMouth, double share, double[] from, Func<double, double, double[]> knots, string[] stretch, Func<string, double, double, double> shift)
+    private static Map? Plane(FitMeasures m, double toe, double nominal, double nominalMouth, double share, double[] from, Func<double, double,
+        double[]> knots, string[] stretch, Func<string, double, double, double> shift)
     {
         double mouth = m.MouthMm is double measured && measured > m.LengthMm * 0.2 && measured < m.LengthMm * 0.5 ? measured : m.LengthMm * share;
         double[] to = knots(m.LengthMm, mouth);
@@ -54,13 +56,15 @@ internal static class ProfileFits
             mouth = m.LengthMm - 130 - 12;
             to = knots(m.LengthMm, mouth);
         }
-        return Fair(from, to) ? (part, p) => stretch.Contains(part) ? p with { X = Knots(p.X - toe, from, to) + toe } : p with { X = p.X + shift(part, m.LengthMm, mouth - nominalMouth) } : null;
+        return Fair(from, to) ? (part, p) => stretch.Contains(part) ? p with { X = Knots(p.X - toe, from, to) + toe } : p
+            with { X = p.X + shift(part, m.LengthMm, mouth - nominalMouth) } : null;
     }
 
     private static Map? Saw(FitMeasures m, double[] from, Func<double, double[]> knots, string[] stretch)
     {
         double[] to = knots(m.LengthMm);
-        return Fair(from, to) ? (part, p) => stretch.Contains(part) ? p with { X = Knots(p.X - 6, from, to) + 6 } : p with { X = p.X + to[^1] - from[^1] } : null;
+        return Fair(from, to) ? (part, p) => stretch.Contains(part) ? p with { X = Knots(p.X - 6, from, to) + 6 } : p with { X = p.X + to[^1] - from[^1] }
+            : null;
     }
 
     private static Map? Spokeshave(FitMeasures m)
@@ -121,7 +125,8 @@ internal static class ProfileFits
     /// <summary>Adds the width of the edge: head and bit grow towards it.</summary>
     private static Map? Edge(Map? along, FitMeasures m, double middle, double fromY, double edgeY, double nominal) =>
         along is null || m.WidthMm is not double edge || edge < nominal / 3 || edge > nominal * 3 ? along : (part, p) =>
-            along(part, part is "head" or "bit" ? p with { X = middle + ((p.X - middle) * (1 + (((edge / nominal) - 1) * Math.Clamp((p.Y - fromY) / (edgeY - fromY), 0, 1)))) } : p);
+            along(part, part is "head" or "bit" ? p
+                with { X = middle + ((p.X - middle) * (1 + (((edge / nominal) - 1) * Math.Clamp((p.Y - fromY) / (edgeY - fromY), 0, 1)))) } : p);
 }
 
 /// <summary>Where a point of a part goes, mm.</summary>
@@ -144,5 +149,6 @@ internal static class Fit
     }
 
     /// <summary>True when no piece is squeezed to less than a fifth of what it was.</summary>
-    public static bool Fair(double[] from, double[] to) => Enumerable.Range(1, from.Length - 1).All(i => to[i] - to[i - 1] >= LeastShare * (from[i] - from[i - 1]));
+    public static bool Fair(double[] from, double[] to) => Enumerable.Range(1, from.Length - 1).All(i =>
+        to[i] - to[i - 1] >= LeastShare * (from[i] - from[i - 1]));
 }

@@ -25,8 +25,10 @@ internal static class SawTeeth
             pitch *= 2;
         }
         double height = Height(pitch, rake), deepest = Height(InchMm / (usual - 1), rake) + 0.05;
-        Outline Line(Outline path) => path.Redraw(Several, p => p.Y >= saw.RestY - deepest && p.Y <= saw.RestY + 0.05, (first, last) => Teeth(first.X, last.X, saw.RestY, pitch, height, rake));
-        return saw with { Parts = [.. saw.Parts.Select(p => p.Part == "plate" ? p with { Shapes = [.. p.Shapes.Select(s => s with { Path = Line(s.Path) })] } : p)] };
+        Outline Line(Outline path) => path.Redraw(Several, p => p.Y >= saw.RestY - deepest && p.Y <= saw.RestY + 0.05, (first, last) => Teeth(first.X, last.X,
+            saw.RestY, pitch, height, rake));
+        return saw with { Parts = [.. saw.Parts.Select(p => p.Part == "plate" ? p with { Shapes = [.. p.Shapes.Select(s => s with { Path = Line(s.Path) })] }
+            : p)] };
     }
 
     private static double Height(double pitch, double rake) => pitch / (Math.Tan(Radians(rake)) + Math.Tan(Radians(FaceAngle - rake)));

@@ -16,7 +16,8 @@ public static partial class Typed
     {
         amount = 0;
         Match match = MoneyPattern().Match(Short(text));
-        return match.Success && decimal.TryParse(match.Groups[1].Value.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out amount)
+        return match.Success && decimal.TryParse(match.Groups[1].Value.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture,
+            out amount)
             && amount <= 1_000_000;
     }
 
@@ -41,7 +42,8 @@ public static partial class Typed
     /// <summary>Reads a duration.</summary>
     /// <exception cref="InputException">Not a time.</exception>
     public static double Minutes(string? text) => TryMinutes((text ?? "").Trim(), out double value) ? value
-        : throw new InputException("not_a_time", "minutes", text, "minutes", $"\"{Shorten.To(text, 40)}\" is not a time. Type minutes such as 25, or hours such as 1:30.");
+        : throw new InputException("not_a_time", "minutes", text, "minutes",
+            $"\"{Shorten.To(text, 40)}\" is not a time. Type minutes such as 25, or hours such as 1:30.");
 
     /// <summary>Minutes as hours and minutes: <c>1 h 30</c>, <c>25 min</c>.</summary>
     public static string Hours(double minutes)

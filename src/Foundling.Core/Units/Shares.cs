@@ -11,7 +11,8 @@ public static class Shares
     {
         if (weights.Count == 0 || amount < 0 || weights.Any(w => w < 0))
         {
-            throw new InputException("nothing_to_share", "weights", weights.Count, "one or more, 0 or above", "A price is shared over one tool or more, by weights of 0 or above.");
+            throw new InputException("nothing_to_share", "weights", weights.Count, "one or more, 0 or above",
+                "A price is shared over one tool or more, by weights of 0 or above.");
         }
         decimal sum = weights.Sum();
         decimal[] by = [.. sum == 0 ? weights.Select(_ => 1m) : weights];

@@ -75,7 +75,8 @@ public static class BenchPhotograph
     {
         using var wall = new SKPaint
         {
-            Shader = SKShader.CreateLinearGradient(new SKPoint(0, 0), new SKPoint(info.Width, info.Height * 0.7f), [new SKColor(0xcf, 0xcd, 0xc4), new SKColor(0x9a, 0x98, 0x90)], SKShaderTileMode.Clamp),
+            Shader = SKShader.CreateLinearGradient(new SKPoint(0, 0), new SKPoint(info.Width, info.Height * 0.7f), [new SKColor(0xcf, 0xcd, 0xc4),
+                new SKColor(0x9a, 0x98, 0x90)], SKShaderTileMode.Clamp),
         };
         canvas.DrawRect(0, 0, info.Width, info.Height, wall);
         float top = info.Height * 0.66f;
@@ -147,7 +148,8 @@ public static class BenchPhotograph
                 }
                 else
                 {
-                    fill.Shader = SKShader.CreateLinearGradient(new SKPoint(box.Left, box.Top), new SKPoint(box.Left + (box.Width * 0.2f), box.Bottom), [Lit(tone, 1.22f), tone, Lit(tone, 0.66f)], [0, 0.45f, 1], SKShaderTileMode.Clamp);
+                    fill.Shader = SKShader.CreateLinearGradient(new SKPoint(box.Left, box.Top), new SKPoint(box.Left + (box.Width * 0.2f), box.Bottom),
+                        [Lit(tone, 1.22f), tone, Lit(tone, 0.66f)], [0, 0.45f, 1], SKShaderTileMode.Clamp);
                 }
                 canvas.DrawPath(path, fill);
                 if (!flat && classes.Contains("o"))
@@ -163,13 +165,15 @@ public static class BenchPhotograph
             }
             else if (!flat && classes[0] is "i" or "g" or "l")
             {
-                using var line = new SKPaint { IsStroke = true, IsAntialias = true, StrokeWidth = 0.3f, Color = classes[0] == "l" ? new SKColor(255, 255, 255, 60) : new SKColor(10, 10, 8, 110) };
+                using var line = new SKPaint { IsStroke = true, IsAntialias = true, StrokeWidth = 0.3f, Color = classes[0] == "l" ? new SKColor(255, 255, 255,
+                    60) : new SKColor(10, 10, 8, 110) };
                 canvas.DrawPath(path, line);
             }
         }
     }
 
-    private static SKColor Lit(SKColor c, float by) => new((byte)Math.Min(255, c.Red * by), (byte)Math.Min(255, c.Green * by), (byte)Math.Min(255, c.Blue * by));
+    private static SKColor Lit(SKColor c, float by) => new((byte)Math.Min(255, c.Red * by), (byte)Math.Min(255, c.Green * by), (byte)Math.Min(255,
+        c.Blue * by));
 
     private static SKColor Code(string surface) => surface switch
     {
@@ -196,7 +200,8 @@ public static class BenchPhotograph
                 continue;
             }
             int x = i % w, y = i / w;
-            value[i] = (float)((0.55 * coarse.At(x * cell, y * cell)) + (0.3 * coarse.At((x * cell * 2.7) + 40, y * cell * 2.7)) + (0.15 * fine.At(x * cell * 9, y * cell * 9)));
+            value[i] = (float)((0.55 * coarse.At(x * cell, y * cell)) + (0.3 * coarse.At((x * cell * 2.7) + 40,
+                y * cell * 2.7)) + (0.15 * fine.At(x * cell * 9, y * cell * 9)));
             (codes[i].Red > 128 ? ironAt : coatAt).Add(i);
         }
         Stain(ironAt, weathering.Rust, (i, depth) =>

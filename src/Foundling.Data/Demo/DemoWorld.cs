@@ -32,8 +32,10 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         var shots = DemoTags.All.SelectMany(d => new[] { (Demo: d, After: false, Looks: d.Looks) }.Concat(d.After is null ? [] : [(d, true, d.After)]));
         await Parallel.ForEachAsync(shots, cancel, async (shot, stop) =>
         {
-            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(shot.Demo.Kind, shot.Demo.LengthMm, shot.Demo.MouthFrontMm), shot.Looks, PictureWidth).Jpeg);
-            painted[(shot.Demo.Number, shot.After)] = await pictures.Add(stream, "demo", shot.After ? "finished, from the same place" : "as it came", stop).ConfigureAwait(false);
+            using var stream = new MemoryStream(BenchPhotograph.Paint(Profile.Fitted(shot.Demo.Kind, shot.Demo.LengthMm, shot.Demo.MouthFrontMm), shot.Looks,
+                PictureWidth).Jpeg);
+            painted[(shot.Demo.Number, shot.After)] = await pictures.Add(stream, "demo", shot.After ? "finished, from the same place" : "as it came",
+                stop).ConfigureAwait(false);
         }).ConfigureAwait(false);
         Core.Origin.PatternBook book = await patterns.Read(cancel).ConfigureAwait(false);
         Writing write = await db.Write(cancel).ConfigureAwait(false);
@@ -45,7 +47,8 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
     }
 
     /// <summary>All of it or nothing: a start that is killed meanwhile leaves an empty shop, to be filled by the next.</summary>
-    private async Task Fill(ShopSettings settings, ConcurrentDictionary<(int Number, bool After), Picture> painted, Core.Origin.PatternBook book, CancellationToken cancel)
+    private async Task Fill(ShopSettings settings, ConcurrentDictionary<(int Number, bool After), Picture> painted, Core.Origin.PatternBook book,
+        CancellationToken cancel)
     {
         await shop.Save(settings, cancel).ConfigureAwait(false);
         foreach (DemoTag demo in DemoTags.All)
@@ -81,13 +84,17 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         var today = DateOnly.FromDateTime(time.GetLocalNow().Date);
         var tag = new Tag
         {
-            Number = demo.Number, Kind = demo.Kind, Name = demo.Name, LengthMm = demo.LengthMm, IronWidthMm = demo.IronWidthMm, SoleWidthMm = demo.SoleWidthMm, MouthFrontMm = demo.MouthFrontMm,
-            Purpose = demo.Purpose, Source = demo.Source, Price = demo.Price, ArrivedOn = today.AddDays(-demo.DaysAgo), Owner = demo.Owner, OwnersMark = demo.OwnersMark, Story = demo.Story,
-            KnownLine = demo.KnownLine, PromisedOn = demo.PromisedInDays is int days ? today.AddDays(days) : null, Aim = demo.Aim, BookedAt = booked, Status = TagStatus.InHand,
+            Number = demo.Number, Kind = demo.Kind, Name = demo.Name, LengthMm = demo.LengthMm, IronWidthMm = demo.IronWidthMm, SoleWidthMm = demo.SoleWidthMm,
+            MouthFrontMm = demo.MouthFrontMm,
+            Purpose = demo.Purpose, Source = demo.Source, Price = demo.Price, ArrivedOn = today.AddDays(-demo.DaysAgo), Owner = demo.Owner,
+            OwnersMark = demo.OwnersMark, Story = demo.Story,
+            KnownLine = demo.KnownLine, PromisedOn = demo.PromisedInDays is int days ? today.AddDays(days) : null, Aim = demo.Aim, BookedAt = booked,
+            Status = TagStatus.InHand,
         };
         DateTimeOffset at = booked;
         DateTimeOffset Next(double minutes) => at = at.AddMinutes(minutes);
-        tag.Looks.AddRange(demo.Seen.Select((s, i) => new Look { Id = Guid.CreateVersion7(now), Order = i + 1, Trait = s.Trait, Variant = s.Variant, Confidence = s.Confidence, At = Next(2) }));
+        tag.Looks.AddRange(demo.Seen.Select((s, i) => new Look { Id = Guid.CreateVersion7(now), Order = i + 1, Trait = s.Trait, Variant = s.Variant,
+            Confidence = s.Confidence, At = Next(2) }));
         tag.Findings.AddRange(demo.Wrong.Select((w, i) => new Finding
         {
             Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, At = Next(1),
@@ -96,13 +103,16 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         foreach (Finding f in tag.Findings)
         {
             // A demo note that names a place of the part is that place.
-            f.Place = Faults.IsSpot(f.Kind) && tag.Tool().Part(f.Part) is { } on ? PartGroups.Places(tag.Tool(), on, f.Kind).FirstOrDefault(p => f.Note.Contains(p, StringComparison.Ordinal)) ?? "" : "";
+            f.Place = Faults.IsSpot(f.Kind) && tag.Tool().Part(f.Part) is { } on ? PartGroups.Places(tag.Tool(), on, f.Kind).FirstOrDefault(p =>
+                f.Note.Contains(p, StringComparison.Ordinal)) ?? "" : "";
         }
         tag.Findings.Where(f => f.Kind == FindingKind.Pitting && f.Severity == 3).ToList().ForEach(f => f.FromEdgeMm = 3);
-        tag.Findings.AddRange(demo.AfterWash.Select(w => new Finding { Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, Round = Round.Washed, At = Next(90) }));
+        tag.Findings.AddRange(demo.AfterWash.Select(w => new Finding { Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree,
+            Note = w.Note, Round = Round.Washed, At = Next(90) }));
         tag.Measurements.AddRange(demo.Measured.Select(m => new Measurement
         {
-            Id = Guid.CreateVersion7(now), Part = m.Part, Kind = m.Kind, Value = m.Value, Instrument = m.With, UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Standard), At = Next(1),
+            Id = Guid.CreateVersion7(now), Part = m.Part, Kind = m.Kind, Value = m.Value, Instrument = m.With,
+            UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Standard), At = Next(1),
         }));
         (tag.Tried, tag.TriedNote) = (demo.Tried?.Did, demo.Tried?.Note ?? "");
         (tag.Wish, tag.WorthSound, tag.Rarity, tag.Ways) = (demo.Wish, demo.WorthSound, demo.Rarity, [.. demo.Ways]);
@@ -121,7 +131,8 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         if (demo.Surveyed)
         {
-            tag.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now.AddDays(-2), Source = "bench indicator, mounted and under tension", Input = SampleSole(tag) });
+            tag.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now.AddDays(-2), Source = "bench indicator, mounted and under tension",
+                Input = SampleSole(tag) });
         }
         if (demo.ProvedMm.Length > 0)
         {
@@ -164,7 +175,8 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
                 tag.Waits.Add(new Wait
                 {
                     Id = Guid.CreateVersion7(end), Step = step.Key, What = Core.Rod.WaitEnds.What(step), StartedAt = end, ReadyAt = end.AddHours(wait.Ready),
-                    LookInAt = wait.LookIn is double look ? end.AddHours(wait.Hours + look) : null, MustBeOutAt = wait.OutBy is double by ? end.AddHours(by) : null,
+                    LookInAt = wait.LookIn is double look ? end.AddHours(wait.Hours + look) : null,
+                    MustBeOutAt = wait.OutBy is double by ? end.AddHours(by) : null,
                 });
             }
             double minutes = Math.Round(step.LikelyMin * (0.8 + (0.6 * random.NextDouble())), 1);
@@ -187,7 +199,8 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
 
     private static ProofRecord Proof(double[] readings, bool asFound, DateTimeOffset at) => new()
     {
-        Id = Guid.CreateVersion7(at), At = at, AsFound = asFound, Conditions = "larch offcut, straight grain, 30 mm edge", ReadingsMm = [.. readings], TargetMm = 0.05, ResolutionMm = 0.001,
+        Id = Guid.CreateVersion7(at), At = at, AsFound = asFound, Conditions = "larch offcut, straight grain, 30 mm edge", ReadingsMm = [.. readings],
+        TargetMm = 0.05, ResolutionMm = 0.001,
     };
 
     /// <summary>The sole the shipped sample file holds too: hollow along its length with a little wind.</summary>

@@ -34,7 +34,8 @@ public static class PatternFile
     private static readonly string[] Columns =
         ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part", "effort", "own", "none", "filled", "pale", "drawn", "source", "note"];
 
-    private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json) { WriteIndented = true, DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };
+    private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json) { WriteIndented = true,
+        DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };
 
     private static readonly InputLimits Limits = new(Items: 5000, All: 1_000_000, Letters: 8000);
 
@@ -52,27 +53,32 @@ public static class PatternFile
             csv.WriteRecord(Columns);
             foreach (Trait t in book.Traits)
             {
-                Row(csv, ("record", "trait"), ("trait", t.Id), ("name", t.Name), ("part", t.Part), ("effort", SnakeCase.Of(t.Effort.ToString())), ("own", t.Own ? "yes" : null), ("none", t.None), ("note", t.Note));
+                Row(csv, ("record", "trait"), ("trait", t.Id), ("name", t.Name), ("part", t.Part), ("effort", SnakeCase.Of(t.Effort.ToString())),
+                    ("own", t.Own ? "yes" : null), ("none", t.None), ("note", t.Note));
                 foreach (string v in t.Variants)
                 {
                     VariantDrawing? art = t.DrawingOf(v);
-                    Row(csv, ("record", "variant"), ("trait", t.Id), ("variant", v), ("name", t.VariantNames?.GetValueOrDefault(v)), ("filled", art?.F), ("pale", art?.P), ("drawn", art?.L));
+                    Row(csv, ("record", "variant"), ("trait", t.Id), ("variant", v), ("name", t.VariantNames?.GetValueOrDefault(v)), ("filled", art?.F),
+                        ("pale", art?.P), ("drawn", art?.L));
                 }
             }
             foreach (PatternLine l in book.Lines)
             {
-                Row(csv, ("record", "line"), ("line", l.Id), ("name", l.Maker), ("range", l.Range), ("kinds", l.Kinds is null ? null : string.Join(';', l.Kinds)), ("from", Number(l.FirstYear)), ("to", Number(l.LastYear)),
+                Row(csv, ("record", "line"), ("line", l.Id), ("name", l.Maker), ("range", l.Range), ("kinds", l.Kinds is null ? null
+                    : string.Join(';', l.Kinds)), ("from", Number(l.FirstYear)), ("to", Number(l.LastYear)),
                     ("share", Number(l.Share)), ("source", l.Source), ("note", l.Note));
                 foreach (LineSize s in l.SizesOrNone)
                 {
-                    Row(csv, ("record", "size"), ("line", l.Id), ("name", s.Id), ("from", Number(s.FirstYear)), ("to", Number(s.LastYear)), ("length_mm", Number(s.LengthMm)), ("iron_width_mm", Number(s.IronWidthMm)));
+                    Row(csv, ("record", "size"), ("line", l.Id), ("name", s.Id), ("from", Number(s.FirstYear)), ("to", Number(s.LastYear)),
+                        ("length_mm", Number(s.LengthMm)), ("iron_width_mm", Number(s.IronWidthMm)));
                 }
                 foreach ((string trait, IReadOnlyDictionary<string, int?[]> variants) in l.Variants)
                 {
                     foreach ((string variant, int?[] y) in variants)
                     {
                         Statement? said = l.StatementOn(trait, variant);
-                        Row(csv, ("record", "years"), ("line", l.Id), ("trait", trait), ("variant", variant), ("from", Number(y[0])), ("full_from", Number(y[1])), ("full_to", Number(y[2])), ("to", Number(y[3])),
+                        Row(csv, ("record", "years"), ("line", l.Id), ("trait", trait), ("variant", variant), ("from", Number(y[0])),
+                            ("full_from", Number(y[1])), ("full_to", Number(y[2])), ("to", Number(y[3])),
                             ("source", said?.Source), ("note", said?.Note));
                     }
                 }
@@ -136,10 +142,12 @@ public static class PatternFile
         public string? Or(string column) => this[column] is { Length: > 0 } text ? text : null;
 
         public int? Year(string column) => Or(column) is not { } text ? null
-            : int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out int year) ? year : throw Bad($"\"{text}\" in the column {column} is not a year.");
+            : int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out int year) ? year
+                : throw Bad($"\"{text}\" in the column {column} is not a year.");
 
         public double? Decimal(string column) => Or(column) is not { } text ? null
-            : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number : throw Bad($"\"{text}\" in the column {column} is not a number.");
+            : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
+                : throw Bad($"\"{text}\" in the column {column} is not a number.");
     }
 
     private static PatternImport ReadCsv(string text, PatternBook into)
@@ -185,7 +193,8 @@ public static class PatternFile
             {
                 Take(row, () => sizes.Add(new LineSize(row["name"], row.Decimal("length_mm"), row.Decimal("iron_width_mm"), row.Year("from"), row.Year("to"))));
             }
-            Take(of.First(), () => book = book.LineOf(of.Key) is var line ? book.With(line with { Sizes = [.. line.SizesOrNone.Where(s => sizes.All(n => n.Id != s.Id)), .. sizes] }) : book);
+            Take(of.First(), () => book = book.LineOf(of.Key) is var line
+                ? book.With(line with { Sizes = [.. line.SizesOrNone.Where(s => sizes.All(n => n.Id != s.Id)), .. sizes] }) : book);
         }
         foreach (IGrouping<string, FileRow> of in rows["years"].GroupBy(r => r["line"]))
         {
@@ -200,7 +209,8 @@ public static class PatternFile
                 Take(row, () =>
                 {
                     Statement? said = (row.Or("source") ?? row.Or("note")) is null ? null : new Statement(row.Or("source"), row.Or("note"));
-                    var one = new VariantYears(row["trait"], row["variant"], [row.Year("from"), row.Year("full_from"), row.Year("full_to"), row.Year("to")], said);
+                    var one = new VariantYears(row["trait"], row["variant"], [row.Year("from"), row.Year("full_from"), row.Year("full_to"), row.Year("to")],
+                        said);
                     BookEdits.Verify(book, one);
                     years.Add(one);
                 });
@@ -217,16 +227,20 @@ public static class PatternFile
     }
 
     private static PatternLine LineOf(FileRow row) => new(
-        row["line"], row.Year("from") ?? throw Bad("A line needs its first year, in the column from."), row.Year("to") ?? throw Bad("A line needs its last year, in the column to."),
-        new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), row.Or("name"), row.Or("range"), row.Decimal("share") ?? 1, null, row.Or("kinds")?.Split(';'), row.Or("source"), row.Or("note"));
+        row["line"], row.Year("from") ?? throw Bad("A line needs its first year, in the column from."), row.Year("to")
+            ?? throw Bad("A line needs its last year, in the column to."),
+        new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), row.Or("name"), row.Or("range"), row.Decimal("share") ?? 1, null,
+            row.Or("kinds")?.Split(';'), row.Or("source"), row.Or("note"));
 
     private static Trait TraitOf(FileRow row, List<FileRow> forms) => forms.GroupBy(f => f["variant"]).FirstOrDefault(g => g.Count() > 1) is { } twice
         ? throw Bad($"The form \"{Shorten.To(twice.Key, 60)}\" of {Shorten.To(row["trait"], 60)} stands there twice.")
         : new(row["trait"], row["part"],
-        Enum.GetValues<LookEffort>().Where(e => SnakeCase.Of(e.ToString()) == row["effort"]).Select(e => (LookEffort?)e).FirstOrDefault() ?? throw Bad($"\"{row["effort"]}\" is no effort; it is glance, lens, cap_off or strip."),
+        Enum.GetValues<LookEffort>().Where(e => SnakeCase.Of(e.ToString()) == row["effort"]).Select(e => (LookEffort?)e).FirstOrDefault()
+            ?? throw Bad($"\"{row["effort"]}\" is no effort; it is glance, lens, cap_off or strip."),
         [.. forms.Select(f => f["variant"])], row.Or("name"),
         forms.Any(f => f.Or("name") is not null) ? forms.Where(f => f.Or("name") is not null).ToDictionary(f => f["variant"], f => f["name"]) : null,
-        forms.Any(Drawn) ? forms.Where(Drawn).ToDictionary(f => f["variant"], f => new VariantDrawing(f.Or("filled"), f.Or("pale"), f.Or("drawn"))) : null, row.Or("note"), row["own"] is "yes", row.Or("none"));
+        forms.Any(Drawn) ? forms.Where(Drawn).ToDictionary(f => f["variant"], f => new VariantDrawing(f.Or("filled"), f.Or("pale"), f.Or("drawn"))) : null,
+            row.Or("note"), row["own"] is "yes", row.Or("none"));
 
     private static bool Drawn(FileRow form) => (form.Or("filled") ?? form.Or("pale") ?? form.Or("drawn")) is not null;
 
@@ -236,7 +250,8 @@ public static class PatternFile
         using var reader = new StringReader(text);
         using CsvReader csv = CsvReader.Create(reader, new CsvReaderOptions
         {
-            HasHeader = false, TrackLineNumbers = true, AllowLineBreaksInQuotes = true, Separator = head.Contains(';', StringComparison.Ordinal) && !head.Contains(',', StringComparison.Ordinal) ? ';' : ',',
+            HasHeader = false, TrackLineNumbers = true, AllowLineBreaksInQuotes = true,
+            Separator = head.Contains(';', StringComparison.Ordinal) && !head.Contains(',', StringComparison.Ordinal) ? ';' : ',',
         });
         string[]? columns = null;
         var rows = new List<FileRow>();

@@ -129,7 +129,8 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
         current.Current = false;
         db.BookVersions.Add(new BookVersion
         {
-            Number = next, Before = current.Number, At = time.GetUtcNow(), What = Shorten.To(what, 200), LeftOut = string.Join('\n', leftOut.Take(MostFaults)), Book = packed, Current = true,
+            Number = next, Before = current.Number, At = time.GetUtcNow(), What = Shorten.To(what, 200), LeftOut = string.Join('\n', leftOut.Take(MostFaults)),
+            Book = packed, Current = true,
         });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         await db.BookVersions.Where(v => v.Number <= next - Kept).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
@@ -138,13 +139,15 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
     /// <summary>What can be taken back, and what can be done again, in words, and what the last file held that could not be taken.</summary>
     public async Task<BookHistory> History(CancellationToken cancel = default)
     {
-        var current = await db.BookVersions.AsNoTracking().Where(v => v.Current).Select(v => new { v.Number, v.Before, v.What, v.LeftOut }).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+        var current = await db.BookVersions.AsNoTracking().Where(v => v.Current).Select(v =>
+            new { v.Number, v.Before, v.What, v.LeftOut }).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
         if (current is null)
         {
             return new BookHistory(null, null, []);
         }
         bool back = current.Before is int before && await db.BookVersions.AnyAsync(v => v.Number == before, cancel).ConfigureAwait(false);
-        string? redo = await db.BookVersions.Where(v => v.Before == current.Number).OrderByDescending(v => v.Number).Select(v => v.What).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+        string? redo = await db.BookVersions.Where(v => v.Before == current.Number).OrderByDescending(v => v.Number).Select(v =>
+            v.What).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
         return new BookHistory(back ? current.What : null, redo, current.LeftOut.Split('\n', StringSplitOptions.RemoveEmptyEntries));
     }
 
@@ -152,14 +155,16 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
     public Task<bool> Undo(CancellationToken cancel = default) => Move(c => db.BookVersions.Where(v => v.Number == c.Before), cancel);
 
     /// <summary>Makes the change that was taken back again; false when there is none.</summary>
-    public Task<bool> Redo(CancellationToken cancel = default) => Move(c => db.BookVersions.Where(v => v.Before == c.Number).OrderByDescending(v => v.Number), cancel);
+    public Task<bool> Redo(CancellationToken cancel = default) => Move(c => db.BookVersions.Where(v => v.Before == c.Number).OrderByDescending(v => v.Number),
+        cancel);
 
     private async Task<bool> Move(Func<BookVersion, IQueryable<BookVersion>> to, CancellationToken cancel)
     {
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
         {
-            if (await Current(cancel).ConfigureAwait(false) is not { } current || await to(current).FirstOrDefaultAsync(cancel).ConfigureAwait(false) is not { } other)
+            if (await Current(cancel).ConfigureAwait(false) is not { } current
+                || await to(current).FirstOrDefaultAsync(cancel).ConfigureAwait(false) is not { } other)
             {
                 return false;
             }

@@ -95,7 +95,8 @@ public sealed class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf
         await using var zip = new ZipArchive(to, ZipArchiveMode.Create, leaveOpen: true);
         await using (Stream entry = await zip.CreateEntry(DocumentName).OpenAsync(cancel).ConfigureAwait(false))
         {
-            await JsonSerializer.SerializeAsync(entry, document with { MissingPictures = missing.Count > 0 ? missing : null }, Json, cancel).ConfigureAwait(false);
+            await JsonSerializer.SerializeAsync(entry, document with { MissingPictures = missing.Count > 0 ? missing : null }, Json,
+                cancel).ConfigureAwait(false);
         }
         foreach ((string name, byte[] bytes) in files)
         {

@@ -51,7 +51,8 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
             await Durable.Write(PathOf(id), JsonSerializer.SerializeToUtf8Bytes(document, BundleDesk.Json), cancel).ConfigureAwait(false);
             return await View(id, document, cancel).ConfigureAwait(false);
         }
-        catch (Exception fault) when (fault is not InputException && (fault is InvalidDataException or NotSupportedException or ArgumentException || (fault is IOException && StoreFault.Of(fault) is null)))
+        catch (Exception fault) when (fault is not InputException && (fault is InvalidDataException or NotSupportedException or ArgumentException
+            || (fault is IOException && StoreFault.Of(fault) is null)))
         {
             throw Bad("This file is not a zip, or it is broken. Choose the papers bundle of a tag, a file ending in .zip.");
         }
@@ -207,21 +208,28 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
 
     private async Task<BundleView> View(string id, TagDocument document, CancellationToken cancel)
     {
-        int number = await db.Tags.AnyAsync(t => t.Number == document.Tag.Number, cancel).ConfigureAwait(false) ? await tags.NextNumber(cancel).ConfigureAwait(false) : document.Tag.Number;
+        int number = await db.Tags.AnyAsync(t => t.Number == document.Tag.Number, cancel).ConfigureAwait(false)
+            ? await tags.NextNumber(cancel).ConfigureAwait(false) : document.Tag.Number;
         List<string> gone = [.. document.Tag.Pictures.Select(p => p.File).Distinct().Where(f => !pictures.IsWhole(f))];
         return new BundleView(id, document.Tag, gone, New(document, await patterns.Read(cancel).ConfigureAwait(false)), number);
     }
 
     /// <summary>Pages of a bundle that this shop does not have; its own are left as they are.</summary>
     private static PatternBook New(TagDocument document, PatternBook here) =>
-        document.PatternBook is { } pages ? pages.Only([.. pages.Lines.Select(l => l.Id).Where(id => here.Lines.All(l => l.Id != id))]) : new PatternBook([], []);
+        document.PatternBook is { } pages ? pages.Only([.. pages.Lines.Select(l => l.Id).Where(id => here.Lines.All(l => l.Id != id))]) : new PatternBook([],
+            []);
 
     private async Task<bool> AnyKnown(Tag tag, CancellationToken cancel) =>
-        await Known<Look>(tag.Looks.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<LookAside>(tag.Aside.Select(x => x.Id), cancel).ConfigureAwait(false)
-        || await Known<Finding>(tag.Findings.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Measurement>(tag.Measurements.Select(x => x.Id), cancel).ConfigureAwait(false)
-        || await Known<CountRecord>(tag.Counts.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Picture>(tag.Pictures.Select(x => x.Id), cancel).ConfigureAwait(false)
-        || await Known<LogEntry>(tag.Log.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Wait>(tag.Waits.Select(x => x.Id), cancel).ConfigureAwait(false)
-        || await Known<SoleRecord>(tag.Surveys.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<ProofRecord>(tag.Proofs.Select(x => x.Id), cancel).ConfigureAwait(false);
+        await Known<Look>(tag.Looks.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<LookAside>(tag.Aside.Select(x => x.Id),
+            cancel).ConfigureAwait(false)
+        || await Known<Finding>(tag.Findings.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Measurement>(tag.Measurements.Select(x => x.Id),
+            cancel).ConfigureAwait(false)
+        || await Known<CountRecord>(tag.Counts.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Picture>(tag.Pictures.Select(x => x.Id),
+            cancel).ConfigureAwait(false)
+        || await Known<LogEntry>(tag.Log.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Wait>(tag.Waits.Select(x => x.Id),
+            cancel).ConfigureAwait(false)
+        || await Known<SoleRecord>(tag.Surveys.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<ProofRecord>(tag.Proofs.Select(x => x.Id),
+            cancel).ConfigureAwait(false);
 
     private async Task<bool> Known<T>(IEnumerable<Guid> keys, CancellationToken cancel)
         where T : class

@@ -17,7 +17,8 @@ public static class FrameFinder
         {
             return PictureFrame.Whole;
         }
-        using SKBitmap? small = full.Resize(new SKImageInfo(Wide, Math.Max(3, full.Height * Wide / full.Width), SKColorType.Gray8, SKAlphaType.Opaque), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        using SKBitmap? small = full.Resize(new SKImageInfo(Wide, Math.Max(3, full.Height * Wide / full.Width), SKColorType.Gray8, SKAlphaType.Opaque),
+            new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         return small is null ? PictureFrame.Whole : PictureFrame.Of(small.Bytes, small.RowBytes);
     }
 }

@@ -118,7 +118,8 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
         };
         if (codec is null || ending is null)
         {
-            throw new InputException("not_a_picture", "pictures", name, "JPEG, PNG or WebP", $"\"{name}\" is not a picture this book can read. Send a JPEG, PNG or WebP.");
+            throw new InputException("not_a_picture", "pictures", name, "JPEG, PNG or WebP",
+                $"\"{name}\" is not a picture this book can read. Send a JPEG, PNG or WebP.");
         }
         if (codec.Info.Width > MostSide || codec.Info.Height > MostSide || (long)codec.Info.Width * codec.Info.Height > MostPixels)
         {
@@ -184,7 +185,8 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
     private static byte[] Scaled(SKImage picture, SKEncodedOrigin origin, int width, int height, int longSide, int quality)
     {
         double factor = Math.Min(1, longSide / (double)Math.Max(width, height));
-        var info = new SKImageInfo(Math.Max(1, (int)Math.Round(width * factor)), Math.Max(1, (int)Math.Round(height * factor)), SKColorType.Rgba8888, SKAlphaType.Opaque);
+        var info = new SKImageInfo(Math.Max(1, (int)Math.Round(width * factor)), Math.Max(1, (int)Math.Round(height * factor)), SKColorType.Rgba8888,
+            SKAlphaType.Opaque);
         using var surface = SKSurface.Create(info);
         surface.Canvas.Clear(SKColors.White);
         surface.Canvas.SetMatrix(Upright(origin, info.Width, info.Height));

@@ -13,14 +13,17 @@ public sealed class PictureSweep(FoundlingDb db, DataFolder folder, TimeProvider
     public async Task<int> Sweep(CancellationToken cancel = default)
     {
         DateTime now = time.GetUtcNow().UtcDateTime;
-        List<FileInfo> files = [.. new DirectoryInfo(folder.Pictures).GetFiles(), .. new DirectoryInfo(folder.Incoming).GetFiles(), .. new DirectoryInfo(folder.Backups).GetFiles("*.part")];
+        List<FileInfo> files = [.. new DirectoryInfo(folder.Pictures).GetFiles(), .. new DirectoryInfo(folder.Incoming).GetFiles(),
+            .. new DirectoryInfo(folder.Backups).GetFiles("*.part")];
         List<FileInfo> gone = [.. files.Where(f => f.Extension == ".part" && now - f.LastWriteTimeUtc > PartsAfter)];
         gone.AddRange(files.Where(f => f.DirectoryName == folder.Incoming && f.Extension != ".part" && now - f.LastWriteTimeUtc > OrphansAfter));
         // What is young may belong to a form that is still being sent.
-        List<FileInfo> pictures = [.. files.Where(f => f.DirectoryName == folder.Pictures && f.Extension != ".part" && now - f.LastWriteTimeUtc > OrphansAfter)];
+        List<FileInfo> pictures = [.. files.Where(f => f.DirectoryName == folder.Pictures && f.Extension != ".part"
+            && now - f.LastWriteTimeUtc > OrphansAfter)];
         if (pictures.Count > 0)
         {
-            HashSet<string> named = [.. (await db.Set<Picture>().AsNoTracking().Select(p => p.File).Distinct().ToListAsync(cancel).ConfigureAwait(false)).Select(Stem)];
+            HashSet<string> named = [.. (await db.Set<Picture>().AsNoTracking().Select(p => p.File).Distinct().ToListAsync(cancel).ConfigureAwait(false))
+                .Select(Stem)];
             gone.AddRange(pictures.Where(f => !named.Contains(Stem(f.Name))));
         }
         foreach (FileInfo file in gone)

@@ -49,7 +49,8 @@ public static class PlaceData
         }
         kept.Write(picture.AsSpan(at));
         byte[] plain = kept.ToArray();
-        return Held(picture) is byte held and > 1 ? [.. plain[..2], Marker, App1, 0, (byte)(2 + 6 + Turned(held).Length), .. "Exif\0\0"u8, .. Turned(held), .. plain[2..]] : plain;
+        return Held(picture) is byte held and > 1 ? [.. plain[..2], Marker, App1, 0, (byte)(2 + 6 + Turned(held).Length), .. "Exif\0\0"u8, .. Turned(held),
+            .. plain[2..]] : plain;
     }
 
     private static byte[] Png(byte[] picture)

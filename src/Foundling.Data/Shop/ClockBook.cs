@@ -71,7 +71,8 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
                 throw new InputException("unknown_tag", "tag", tagNumber, "a tag of this shop", $"There is no tag {Tag.LabelOf(tagNumber)}.");
             }
             PlanStep plan = await Step(tagNumber, step, cancel).ConfigureAwait(false)
-                ?? throw new InputException("unknown_step", "step", step, "a step of the rod", $"{Tag.LabelOf(tagNumber)} has no step \"{Shorten.To(step, 60)}\".");
+                ?? throw new InputException("unknown_step", "step", step, "a step of the rod",
+                    $"{Tag.LabelOf(tagNumber)} has no step \"{Shorten.To(step, 60)}\".");
             RunningClock? running = await db.Clock.FirstOrDefaultAsync(cancel).ConfigureAwait(false);
             if (running is not null && running.TagNumber == tagNumber && running.Step == step)
             {

@@ -25,7 +25,8 @@ public static class ReadingsFile
         using var reader = new StringReader(clean);
         using CsvReader csv = CsvReader.Create(reader, new CsvReaderOptions
         {
-            HasHeader = false, TrackLineNumbers = true, Separator = head.Contains(';', StringComparison.Ordinal) ? ';' : head.Contains('\t', StringComparison.Ordinal) ? '\t' : ',',
+            HasHeader = false, TrackLineNumbers = true,
+            Separator = head.Contains(';', StringComparison.Ordinal) ? ';' : head.Contains('\t', StringComparison.Ordinal) ? '\t' : ',',
         });
         var points = new List<double[]>();
         var faults = new List<string>();
@@ -36,7 +37,8 @@ public static class ReadingsFile
             long line = csv.LineNumber;
             if (line > MostLines)
             {
-                throw new InputException("too_many_lines", "readings", line, $"at most {MostLines:#,0} lines", $"This file has more than {MostLines:#,0} lines; a survey needs a few dozen.");
+                throw new InputException("too_many_lines", "readings", line, $"at most {MostLines:#,0} lines",
+                    $"This file has more than {MostLines:#,0} lines; a survey needs a few dozen.");
             }
             bool heading = first && row.Length >= 3 && row.All(c => !c.Any(char.IsDigit));
             first = false;
@@ -59,7 +61,8 @@ public static class ReadingsFile
             points.Add(point);
         }
         return points.Count == 0 && faults.Count == 0
-            ? throw new InputException("no_readings", "readings", null, "lines of x, y and height", "There are no readings in this file. Each line needs x, y and height.")
+            ? throw new InputException("no_readings", "readings", null, "lines of x, y and height",
+                "There are no readings in this file. Each line needs x, y and height.")
             : new ReadingsResult(points, faults);
     }
 }

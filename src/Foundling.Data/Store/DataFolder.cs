@@ -64,7 +64,8 @@ public sealed record DataFolder(string Path)
             command.ExecuteNonQuery();
         }
 
-        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData,
+            CancellationToken cancellationToken = default)
         {
             DbCommand command = connection.CreateCommand();
             await using (command.ConfigureAwait(false))

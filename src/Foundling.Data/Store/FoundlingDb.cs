@@ -115,7 +115,8 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
 
 /// <summary>Children carry keys made where they are made, so that a bundle keeps them.</summary>
 internal sealed class ChildMapping :
-    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Measurement>, IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
+    IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Measurement>,
+        IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
     IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
 {
     public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
@@ -156,10 +157,12 @@ internal sealed class ChildMapping :
 
     private static readonly System.Linq.Expressions.Expression<Func<List<double[]>, string>> ToJson = v => JsonSerializer.Serialize(v, GaugeCatalogue.Json);
 
-    private static readonly System.Linq.Expressions.Expression<Func<string, List<double[]>>> FromJson = v => JsonSerializer.Deserialize<List<double[]>>(v, GaugeCatalogue.Json)!;
+    private static readonly System.Linq.Expressions.Expression<Func<string, List<double[]>>> FromJson = v => JsonSerializer.Deserialize<List<double[]>>(v,
+        GaugeCatalogue.Json)!;
 
     private static readonly ValueComparer<List<double[]>> Same = new(
-        (a, b) => ReferenceEquals(a, b) || JsonSerializer.Serialize(a, GaugeCatalogue.Json) == JsonSerializer.Serialize(b, GaugeCatalogue.Json), v => v.Count, v => v.Select(p => (double[])p.Clone()).ToList());
+        (a, b) => ReferenceEquals(a, b) || JsonSerializer.Serialize(a, GaugeCatalogue.Json) == JsonSerializer.Serialize(b, GaugeCatalogue.Json), v => v.Count,
+            v => v.Select(p => (double[])p.Clone()).ToList());
 
     private static void Map<T>(EntityTypeBuilder<T> child, string table)
         where T : class

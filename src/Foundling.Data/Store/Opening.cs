@@ -81,7 +81,8 @@ public sealed class Opening : IDisposable
         }
         catch (IOException fault) when (StoreFault.Of(fault) is null)
         {
-            throw new CannotOpenException($"This shop is open already: another Foundling{Holder(folder)} has {folder.Path}. Use that one, or close it first.", fault);
+            throw new CannotOpenException($"This shop is open already: another Foundling{Holder(folder)} has {folder.Path}. Use that one, or close it first.",
+                fault);
         }
         catch (IOException fault)
         {

@@ -43,7 +43,8 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
     public async Task<IReadOnlyList<OrphanPart>> For(Tag tag, CancellationToken cancel = default)
     {
         string[] lacking = [.. tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part)];
-        return lacking.Length == 0 ? [] : await db.OrphanParts.AsNoTracking().Where(p => p.UsedOn == null && p.Kind == tag.Kind && p.FromTag != tag.Number && lacking.Contains(p.Part)).ToListAsync(cancel).ConfigureAwait(false);
+        return lacking.Length == 0 ? [] : await db.OrphanParts.AsNoTracking().Where(p => p.UsedOn == null && p.Kind == tag.Kind && p.FromTag != tag.Number
+            && lacking.Contains(p.Part)).ToListAsync(cancel).ConfigureAwait(false);
     }
 
     /// <summary>Puts a part into the box.</summary>
@@ -51,8 +52,10 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
     public async Task Add(string? kind, string? part, string? note, CancellationToken cancel = default)
     {
         ToolKind tool = ToolCatalogue.Kind(kind ?? "");
-        PartDef known = tool.Part(part ?? "") ?? throw new InputException("unknown_part", "part", part, string.Join(", ", tool.Parts.Select(p => p.Id)), $"A {tool.Name.ToLowerInvariant()} has no part \"{part}\".");
-        db.OrphanParts.Add(new OrphanPart { Kind = tool.Id, Part = known.Id, Note = (note ?? "").Trim() is { Length: > 300 } longer ? longer[..300] : (note ?? "").Trim(), At = time.GetUtcNow() });
+        PartDef known = tool.Part(part ?? "") ?? throw new InputException("unknown_part", "part", part, string.Join(", ", tool.Parts.Select(p => p.Id)),
+            $"A {tool.Name.ToLowerInvariant()} has no part \"{part}\".");
+        db.OrphanParts.Add(new OrphanPart { Kind = tool.Id, Part = known.Id, Note = (note ?? "").Trim() is { Length: > 300 } longer ? longer[..300]
+            : (note ?? "").Trim(), At = time.GetUtcNow() });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
 
@@ -61,7 +64,8 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
     public async Task<int> Save(Tag tag, IEnumerable<string> parts, CancellationToken cancel = default)
     {
         List<string> there = await db.OrphanParts.Where(p => p.FromTag == tag.Number).Select(p => p.Part).ToListAsync(cancel).ConfigureAwait(false);
-        List<OrphanPart> added = [.. parts.Distinct().Where(p => !there.Contains(p) && tag.Tool().Part(p) is not null).Select(p => new OrphanPart { Kind = tag.Kind, Part = p, FromTag = tag.Number, Note = tag.Title, At = time.GetUtcNow() })];
+        List<OrphanPart> added = [.. parts.Distinct().Where(p => !there.Contains(p) && tag.Tool().Part(p) is not null).Select(p =>
+            new OrphanPart { Kind = tag.Kind, Part = p, FromTag = tag.Number, Note = tag.Title, At = time.GetUtcNow() })];
         db.OrphanParts.AddRange(added);
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         return added.Count;
@@ -74,7 +78,8 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
         OrphanPart? part = await db.OrphanParts.FirstOrDefaultAsync(p => p.Id == id && p.UsedOn == null, cancel).ConfigureAwait(false);
         if (part is null || !await db.Tags.AnyAsync(t => t.Number == tag, cancel).ConfigureAwait(false))
         {
-            throw new InputException("not_in_the_box", "part", id, "a part in the box and a tag of this shop", part is null ? "That part is not in the box any more." : $"There is no tag {Tag.LabelOf(tag)}.");
+            throw new InputException("not_in_the_box", "part", id, "a part in the box and a tag of this shop", part is null
+                ? "That part is not in the box any more." : $"There is no tag {Tag.LabelOf(tag)}.");
         }
         part.UsedOn = tag;
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);

@@ -42,15 +42,18 @@ public sealed class StoreItem
 public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
 {
     /// <summary>What the shop has said, by supply.</summary>
-    public async Task<IReadOnlyDictionary<string, StoreItem>> All(CancellationToken cancel = default) => await db.StoreItems.AsNoTracking().ToDictionaryAsync(s => s.Item, cancel).ConfigureAwait(false);
+    public async Task<IReadOnlyDictionary<string, StoreItem>> All(CancellationToken cancel = default) =>
+        await db.StoreItems.AsNoTracking().ToDictionaryAsync(s => s.Item, cancel).ConfigureAwait(false);
 
     /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
-    public static Stock StockOf(IReadOnlyDictionary<string, StoreItem> said, string item) => said.TryGetValue(item, out StoreItem? kept) ? kept.Stock : Stock.Have;
+    public static Stock StockOf(IReadOnlyDictionary<string, StoreItem> said, string item) => said.TryGetValue(item, out StoreItem? kept) ? kept.Stock
+        : Stock.Have;
 
     /// <summary>Kit the shop has not got, which closes the ways that need it.</summary>
     public async Task<IReadOnlySet<string>> Lacking(CancellationToken cancel = default)
     {
-        List<string> none = await db.StoreItems.Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder).Select(s => s.Item).ToListAsync(cancel).ConfigureAwait(false);
+        List<string> none = await db.StoreItems.Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder).Select(s =>
+            s.Item).ToListAsync(cancel).ConfigureAwait(false);
         return none.Where(i => Supplies.Find(i) is { Kit: true }).ToHashSet();
     }
 
@@ -58,7 +61,8 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
     /// <exception cref="InputException">Nothing the rules speak of.</exception>
     public async Task Say(string? item, Stock stock, DateOnly? arrivesOn = null, CancellationToken cancel = default)
     {
-        Supply supply = Supplies.Find(item ?? "") ?? throw new InputException("unknown_supply", "item", item, "a supply of the book", $"\"{item}\" is nothing the rules speak of.");
+        Supply supply = Supplies.Find(item ?? "") ?? throw new InputException("unknown_supply", "item", item, "a supply of the book",
+            $"\"{item}\" is nothing the rules speak of.");
         StoreItem? kept = await db.StoreItems.FirstOrDefaultAsync(s => s.Item == supply.Name, cancel).ConfigureAwait(false);
         if (kept is null)
         {

@@ -59,7 +59,8 @@ public sealed class LotBook(FoundlingDb db, TimeProvider time)
         }
         if (told.Length > MostStory)
         {
-            throw new InputException("too_long", "story", told.Length, $"at most {MostStory:#,0} letters", $"This story is {told.Length:#,0} letters long; {MostStory:#,0} is the most.");
+            throw new InputException("too_long", "story", told.Length, $"at most {MostStory:#,0} letters",
+                $"This story is {told.Length:#,0} letters long; {MostStory:#,0} is the most.");
         }
         var lot = new Lot { Name = called, Price = price, Story = told, At = time.GetUtcNow() };
         db.Lots.Add(lot);

@@ -19,7 +19,8 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
 
     /// <summary>The question a plan for this tag answers.</summary>
     public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default) =>
-        Ask(tag, aim, await shop.Read(cancel).ConfigureAwait(false), await stores.Lacking(cancel).ConfigureAwait(false), await tags.Patterns(cancel).ConfigureAwait(false));
+        Ask(tag, aim, await shop.Read(cancel).ConfigureAwait(false), await stores.Lacking(cancel).ConfigureAwait(false),
+            await tags.Patterns(cancel).ConfigureAwait(false));
 
     /// <summary>The question a plan for a tag answers in a shop.</summary>
     /// <param name="tag">The tag.</param>
@@ -27,16 +28,19 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     /// <param name="settings">The shop.</param>
     /// <param name="lacking">Kit the shop has not got.</param>
     /// <param name="book">The pattern book, which says which parts are odd.</param>
-    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopSettings settings, IReadOnlySet<string> lacking, PatternBook book) => new(tag.Tool(), aim, tag.Standing(), ReferenceData.Baths)
+    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopSettings settings, IReadOnlySet<string> lacking, PatternBook book) => new(tag.Tool(), aim,
+        tag.Standing(), ReferenceData.Baths)
     {
-        TagWays = Choices.Read(tag.Ways), ShopWays = Choices.Read(settings.Ways), Lacking = lacking, TemperatureC = settings.TemperatureC, RelativeHumidityPercent = settings.HumidityPercent, LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose,
+        TagWays = Choices.Read(tag.Ways), ShopWays = Choices.Read(settings.Ways), Lacking = lacking, TemperatureC = settings.TemperatureC,
+        RelativeHumidityPercent = settings.HumidityPercent, LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose,
         Measurements = tag.Measurements, Tried = tag.Tried, Dress = settings.Dress, Odd = Odd(tag, book),
     };
 
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
     private static HashSet<string> Odd(Tag tag, PatternBook book)
     {
-        return [.. TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => p.Key) ?? [], .. PartRules.OddByKinship(tag.Kinship(), Assumptions.Standard)];
+        return [.. TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => p.Key) ?? [], .. PartRules.OddByKinship(tag.Kinship(),
+            Assumptions.Standard)];
     }
 
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>
@@ -245,7 +249,8 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         End(tag, wait, now);
         if (WaitEnds.Of(wait) == WaitEnd.LookAgain && tag.Status != TagStatus.Left)
         {
-            tag.Waits.Add(new Wait { Id = Guid.CreateVersion7(now), Step = wait.Step, What = wait.What, StartedAt = now, ReadyAt = now + (wait.ReadyAt - wait.StartedAt) });
+            tag.Waits.Add(new Wait { Id = Guid.CreateVersion7(now), Step = wait.Step, What = wait.What, StartedAt = now,
+                ReadyAt = now + (wait.ReadyAt - wait.StartedAt) });
         }
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }

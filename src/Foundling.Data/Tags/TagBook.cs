@@ -75,7 +75,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>Everything that stands and waits, soonest due first, wherever its tool stands.</summary>
     public async Task<List<(Tag Tag, Wait Wait)>> Standing(CancellationToken cancel = default)
     {
-        List<Tag> tags = await db.Tags.AsNoTracking().Where(t => t.Waits.Any(w => w.EndedAt == null)).Include(t => t.Waits.Where(w => w.EndedAt == null)).ToListAsync(cancel).ConfigureAwait(false);
+        List<Tag> tags = await db.Tags.AsNoTracking().Where(t => t.Waits.Any(w => w.EndedAt == null)).Include(t =>
+            t.Waits.Where(w => w.EndedAt == null)).ToListAsync(cancel).ConfigureAwait(false);
         return [.. tags.SelectMany(t => t.Waits.Select(w => (t, w))).OrderBy(x => x.w.MustBeOutAt ?? x.w.ReadyAt).ThenBy(x => x.t.Number)];
     }
 
@@ -88,11 +89,13 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         var steps = await db.Set<PlanStep>()
             .Where(s => db.Tags.Any(t => t.Number == EF.Property<int>(s, "TagNumber") && t.Status == TagStatus.InHand))
             .OrderBy(s => s.Order)
-            .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State, s.WaitsFor })
+            .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State,
+                s.WaitsFor })
             .ToListAsync(cancel).ConfigureAwait(false);
         foreach (var s in steps)
         {
-            byNumber.GetValueOrDefault(s.Tag)?.Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason, LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State, WaitsFor = s.WaitsFor });
+            byNumber.GetValueOrDefault(s.Tag)?.Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason,
+                LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State, WaitsFor = s.WaitsFor });
         }
         tags.ForEach(Sort);
         return tags;
@@ -116,14 +119,16 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
                 || EF.Functions.Like(t.Source, like, "\\") || EF.Functions.Like(t.Kind, like, "\\") || EF.Functions.Like(t.OwnersMark, like, "\\"));
         }
         int all = await query.CountAsync(cancel).ConfigureAwait(false);
-        List<Tag> tags = await query.OrderByDescending(t => t.Number).Skip(skip).Take(take).Include(t => t.Steps).Include(t => t.Looks).ToListAsync(cancel).ConfigureAwait(false);
+        List<Tag> tags = await query.OrderByDescending(t => t.Number).Skip(skip).Take(take).Include(t => t.Steps).Include(t =>
+            t.Looks).ToListAsync(cancel).ConfigureAwait(false);
         tags.ForEach(Sort);
         return (tags, all);
     }
 
     /// <summary>How many tools of each kind are in the shop.</summary>
     public async Task<IReadOnlyDictionary<string, int>> KindsOnShelf(CancellationToken cancel = default) =>
-        await db.Tags.Where(t => t.Status != TagStatus.Left).GroupBy(t => t.Kind).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count, cancel).ConfigureAwait(false);
+        await db.Tags.Where(t => t.Status != TagStatus.Left).GroupBy(t => t.Kind).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key,
+            g => g.Count, cancel).ConfigureAwait(false);
 
     /// <summary>The next free tag number.</summary>
     public async Task<int> NextNumber(CancellationToken cancel = default) =>
@@ -152,7 +157,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     public async Task Save(Tag tag, CancellationToken cancel = default)
     {
         db.ChangeTracker.DetectChanges();
-        if (db.ChangeTracker.Entries().All(e => e.State is EntityState.Unchanged or EntityState.Detached || (e.State == EntityState.Added && OnlyAdds.Contains(e.Metadata.ClrType))))
+        if (db.ChangeTracker.Entries().All(e => e.State is EntityState.Unchanged or EntityState.Detached || (e.State == EntityState.Added
+            && OnlyAdds.Contains(e.Metadata.ClrType))))
         {
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
             return;
@@ -207,7 +213,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         bool named = lines is [{ Id: var only }] && only == tag.KnownLine;
         double other = named || lines.Count == 0 ? 0 : OtherMaker.ShareFor(looks, book, tag.KnownLine == PatternLine.OtherId, Assumptions.Standard);
         return Dating.Report(
-            new DatingInput(looks, book, [.. lines.Select(l => l.Id)], new Measurements(tag.LengthMm, tag.IronWidthMm), tag.Kinship(), other, Assumptions.Standard.OddSizeShare), weights, lookNext);
+            new DatingInput(looks, book, [.. lines.Select(l => l.Id)], new Measurements(tag.LengthMm, tag.IronWidthMm), tag.Kinship(), other,
+                Assumptions.Standard.OddSizeShare), weights, lookNext);
     }
 
     /// <summary>Lines a tag may be of: the one it is known to be of, else all of its kind.</summary>
@@ -219,7 +226,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         look.Trait is null || book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Answers.Contains(look.Variant ?? "") == true;
 
     private IQueryable<Tag> Whole() => db.Tags
-        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t => t.Pictures).Include(t => t.Steps)
+        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t =>
+            t.Pictures).Include(t => t.Steps)
         .Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>

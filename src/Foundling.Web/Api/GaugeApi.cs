@@ -23,7 +23,8 @@ internal static class GaugeApi
         }
         // What is not JSON is not led to a gauge at all, so it ends here.
         app.MapPost("/api/gauges/{file}/{calculation}", (string file, string calculation) => GaugeCatalogue.Find(file, calculation) is null
-            ? Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges", $"There is no gauge {file}/{calculation}."), 404)
+            ? Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges",
+                $"There is no gauge {file}/{calculation}."), 404)
             : Fault.Of(415).AsProblem()).ExcludeFromDescription();
         app.Map("/api/{**rest}", () => Fault.Of(404).AsProblem()).ExcludeFromDescription();
     }

@@ -14,7 +14,8 @@ internal static class PictureApi
                 return Results.NotFound();
             }
             context.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
-            string type = wanted != PictureSize.Original || file.EndsWith("jpg", StringComparison.Ordinal) ? "image/jpeg" : file.EndsWith("png", StringComparison.Ordinal) ? "image/png" : "image/webp";
+            string type = wanted != PictureSize.Original || file.EndsWith("jpg", StringComparison.Ordinal) ? "image/jpeg" : file.EndsWith("png",
+                StringComparison.Ordinal) ? "image/png" : "image/webp";
             return Results.File(path, type);
         }).ExcludeFromDescription();
 }

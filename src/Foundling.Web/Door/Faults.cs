@@ -43,5 +43,6 @@ public sealed record Fault(int Status, string Head, string Sentence, bool Again 
     };
 
     /// <summary>This fault as problem details, for the addresses under /api.</summary>
-    public IResult AsProblem() => Results.Problem(Sentence, statusCode: Status, title: Head, extensions: Again ? new Dictionary<string, object?> { ["again"] = true } : null);
+    public IResult AsProblem() => Results.Problem(Sentence, statusCode: Status, title: Head, extensions: Again ? new Dictionary<string,
+        object?> { ["again"] = true } : null);
 }

@@ -20,7 +20,8 @@ internal static class FormGate
 
     private const int MostQuery = 8 * 1024;
 
-    private static readonly Fault NoLetter = new(400, "Not understood", "Something in this form is no letter and cannot be kept. Type it by hand; what you typed is kept in the form.");
+    private static readonly Fault NoLetter = new(400, "Not understood",
+        "Something in this form is no letter and cannot be kept. Type it by hand; what you typed is kept in the form.");
 
     /// <summary>Reads a form within its limits, or refuses it.</summary>
     public static async Task Check(HttpContext context, ShopOptions options, Func<Task> next)
@@ -52,7 +53,8 @@ internal static class FormGate
             {
                 var form = new FormOptions
                 {
-                    ValueCountLimit = 4096, ValueLengthLimit = (int)Math.Min(most, MostFormBytes), KeyLengthLimit = 256, BufferBodyLengthLimit = most, MultipartBodyLengthLimit = most,
+                    ValueCountLimit = 4096, ValueLengthLimit = (int)Math.Min(most, MostFormBytes), KeyLengthLimit = 256, BufferBodyLengthLimit = most,
+                    MultipartBodyLengthLimit = most,
                 };
                 IFormCollection read = await request.ReadFormAsync(form, context.RequestAborted);
                 if (HasNul(read))

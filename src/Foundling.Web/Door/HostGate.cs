@@ -64,6 +64,7 @@ internal static class HostGate
             return true;
         }
         string origin = request.Headers.Origin.ToString();
-        return !reads && origin.Length > 0 && !(Uri.TryCreate(origin, UriKind.Absolute, out Uri? from) && string.Equals(from.Authority, request.Host.Value, StringComparison.OrdinalIgnoreCase));
+        return !reads && origin.Length > 0 && !(Uri.TryCreate(origin, UriKind.Absolute, out Uri? from) && string.Equals(from.Authority, request.Host.Value,
+            StringComparison.OrdinalIgnoreCase));
     }
 }

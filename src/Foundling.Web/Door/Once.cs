@@ -72,7 +72,8 @@ internal sealed class PlainAddresses : IAlwaysRunResultFilter
     {
         if (context.Result is LocalRedirectResult redirect && redirect.Url.Any(c => !char.IsAscii(c) || char.IsControl(c)))
         {
-            context.Result = new LocalRedirectResult(string.Concat(redirect.Url.EnumerateRunes().Select(r => r.IsAscii && !Rune.IsControl(r) ? r.ToString() : Uri.EscapeDataString(r.ToString()))));
+            context.Result = new LocalRedirectResult(string.Concat(redirect.Url.EnumerateRunes().Select(r => r.IsAscii && !Rune.IsControl(r) ? r.ToString()
+                : Uri.EscapeDataString(r.ToString()))));
         }
     }
 
@@ -87,7 +88,8 @@ internal sealed class OnceFilterFactory : IFilterFactory
     public bool IsReusable => false;
 
     public IFilterMetadata CreateInstance(IServiceProvider serviceProvider) =>
-        new OnceFilter(serviceProvider.GetRequiredService<FoundlingDb>(), serviceProvider.GetRequiredService<FormLocks>(), serviceProvider.GetRequiredService<TimeProvider>());
+        new OnceFilter(serviceProvider.GetRequiredService<FoundlingDb>(), serviceProvider.GetRequiredService<FormLocks>(),
+            serviceProvider.GetRequiredService<TimeProvider>());
 }
 
 /// <summary>

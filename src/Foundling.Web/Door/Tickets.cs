@@ -91,7 +91,8 @@ public sealed class Tickets
         }
     }
 
-    private static byte[] MarkOf(string passphrase, byte[] salt) => Rfc2898DeriveBytes.Pbkdf2(Encoding.UTF8.GetBytes(passphrase), salt, Rounds, HashAlgorithmName.SHA256, 32);
+    private static byte[] MarkOf(string passphrase, byte[] salt) => Rfc2898DeriveBytes.Pbkdf2(Encoding.UTF8.GetBytes(passphrase), salt, Rounds,
+        HashAlgorithmName.SHA256, 32);
 }
 
 /// <summary>Slows down who tries passphrases: wrong ones are counted for each address, and the wait after them grows.</summary>

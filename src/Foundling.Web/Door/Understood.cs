@@ -33,7 +33,8 @@ internal sealed class Understood : IAsyncPageFilter
         }
         foreach (HandlerParameterDescriptor parameter in context.HandlerMethod?.Parameters ?? [])
         {
-            if (parameter.ParameterType.IsEnum && !parameter.ParameterInfo.HasDefaultValue && !(request.HasFormContentType && request.Form.ContainsKey(parameter.Name)) && !request.Query.ContainsKey(parameter.Name))
+            if (parameter.ParameterType.IsEnum && !parameter.ParameterInfo.HasDefaultValue && !(request.HasFormContentType
+                && request.Form.ContainsKey(parameter.Name)) && !request.Query.ContainsKey(parameter.Name))
             {
                 throw Not(parameter.Name, "");
             }

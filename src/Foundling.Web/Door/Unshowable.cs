@@ -13,7 +13,8 @@ internal sealed class Unshowable(ILogger<Unshowable> log) : IAsyncAlwaysRunResul
     public async Task OnResultExecutionAsync(ResultExecutingContext context, ResultExecutionDelegate next)
     {
         ResultExecutedContext done = await next();
-        if (done.Exception is { } fault && !done.ExceptionHandled && await Said(context.HttpContext, context.ActionDescriptor is CompiledPageActionDescriptor, fault))
+        if (done.Exception is { } fault && !done.ExceptionHandled && await Said(context.HttpContext, context.ActionDescriptor is CompiledPageActionDescriptor,
+            fault))
         {
             done.ExceptionHandled = true;
         }
@@ -22,7 +23,8 @@ internal sealed class Unshowable(ILogger<Unshowable> log) : IAsyncAlwaysRunResul
     public async Task OnExceptionAsync(ExceptionContext context)
     {
         // A page that cannot even be made ready is the same to the one who asked for it; a form that fails is not.
-        if (HttpMethods.IsGet(context.HttpContext.Request.Method) && context.ActionDescriptor is CompiledPageActionDescriptor && await Said(context.HttpContext, true, context.Exception))
+        if (HttpMethods.IsGet(context.HttpContext.Request.Method) && context.ActionDescriptor is CompiledPageActionDescriptor
+            && await Said(context.HttpContext, true, context.Exception))
         {
             context.ExceptionHandled = true;
         }
@@ -47,7 +49,8 @@ internal sealed class Unshowable(ILogger<Unshowable> log) : IAsyncAlwaysRunResul
         }
         log.LogError(fault, "A page could not be shown: {Path}", context.Request.Path);
         context.Response.Clear();
-        await BarePage.Write(context, new Fault(StatusCodes.Status200OK, "This page cannot be shown", "Something kept for it does not hold together. Nothing is lost; the piece that breaks it can be taken out."), mend);
+        await BarePage.Write(context, new Fault(StatusCodes.Status200OK, "This page cannot be shown",
+            "Something kept for it does not hold together. Nothing is lost; the piece that breaks it can be taken out."), mend);
         return true;
     }
 }

@@ -89,9 +89,11 @@ public sealed class PatternChart
         double X(int? year, double open) => year is int v ? Rule.At(Math.Clamp(v, From, To)) : open;
         double left = Left, right = Left + Span, foot = y + BandHeight;
         double a = X(years[0], left), b = X(years[1], left), c = X(years[2], right), d = X(years[3], right);
-        return new ChartBand(variant, title, years, y, string.Create(CultureInfo.InvariantCulture, $"M{a:0.#} {foot:0.#}L{b:0.#} {y:0.#}L{c:0.#} {y:0.#}L{d:0.#} {foot:0.#}Z"),
+        return new ChartBand(variant, title, years, y, string.Create(CultureInfo.InvariantCulture,
+            $"M{a:0.#} {foot:0.#}L{b:0.#} {y:0.#}L{c:0.#} {y:0.#}L{d:0.#} {foot:0.#}Z"),
         [
-            new("a", "begins", years[0], a, foot - 3), new("b", "in full from", years[1], b, y + 3), new("c", "in full until", years[2], c, y + 3), new("d", "ended", years[3], d, foot - 3),
+            new("a", "begins", years[0], a, foot - 3), new("b", "in full from", years[1], b, y + 3), new("c", "in full until", years[2], c, y + 3),
+                new("d", "ended", years[3], d, foot - 3),
         ]);
     }
 }

@@ -73,8 +73,10 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
             {
                 continue;
             }
-            (double x, double y) = Places(drawn.At(place), step).Select(p => (X: Math.Clamp(p.X, step / 2, Math.Max(step / 2, Profile.Width - (step / 2))), Y: Math.Clamp(p.Y, step / 2, Math.Max(step / 2, Profile.Height - (step / 2)))))
-                .FirstOrDefault(p => used.All(u => ((u.X - p.X) * (u.X - p.X)) + ((u.Y - p.Y) * (u.Y - p.Y)) >= step * step * 0.9), (drawn.Anchor.X, drawn.Anchor.Y));
+            (double x, double y) = Places(drawn.At(place), step).Select(p => (X: Math.Clamp(p.X, step / 2, Math.Max(step / 2, Profile.Width - (step / 2))),
+                Y: Math.Clamp(p.Y, step / 2, Math.Max(step / 2, Profile.Height - (step / 2)))))
+                .FirstOrDefault(p => used.All(u => ((u.X - p.X) * (u.X - p.X)) + ((u.Y - p.Y) * (u.Y - p.Y)) >= step * step * 0.9),
+                    (drawn.Anchor.X, drawn.Anchor.Y));
             used.Add((x, y));
             yield return (Math.Round(x, 2), Math.Round(y, 2), text);
         }

@@ -50,12 +50,14 @@ public sealed class RodView
             {
                 now = x;
             }
-            pieces.Add(new RodPiece(x, w, false, step.State, story ? Fitting(w, $"{step.Order} {step.Title}", $"{step.Order}") : "", $"{step.Title}, {Typed.Hours(step.LikelyMin)}", step.Key, step.Key == running));
+            pieces.Add(new RodPiece(x, w, false, step.State, story ? Fitting(w, $"{step.Order} {step.Title}", $"{step.Order}") : "",
+                $"{step.Title}, {Typed.Hours(step.LikelyMin)}", step.Key, step.Key == running));
             x += w;
             double wait = Shown(step) * scale;
             if (wait > 0)
             {
-                pieces.Add(new RodPiece(x, wait, true, step.State, story ? Fitting(wait, $"waits {Typed.Hours(step.WaitMin!.Value)}", Typed.Hours(step.WaitMin!.Value)) : "", $"waits {Typed.Hours(step.WaitMin!.Value)}", step.Key, false));
+                pieces.Add(new RodPiece(x, wait, true, step.State, story ? Fitting(wait, $"waits {Typed.Hours(step.WaitMin!.Value)}",
+                    Typed.Hours(step.WaitMin!.Value)) : "", $"waits {Typed.Hours(step.WaitMin!.Value)}", step.Key, false));
                 x += wait;
             }
         }
@@ -65,7 +67,8 @@ public sealed class RodView
         {
             Stages = Spans(steps, s => Words.Of(s.Stage));
             Blocks = [.. Spans(steps, s => s.Block ?? "").Where(b => b.Label.Length > 0)];
-            double step = scale <= 0 ? double.MaxValue : new double[] { 5, 10, 15, 30, 60, 120, 240, 480 }.FirstOrDefault(m => m * scale >= 60, Math.Max(960, Math.Ceiling(Total / MostHours)));
+            double step = scale <= 0 ? double.MaxValue : new double[] { 5, 10, 15, 30, 60, 120, 240, 480 }.FirstOrDefault(m => m * scale >= 60,
+                Math.Max(960, Math.Ceiling(Total / MostHours)));
             double at = 0, done = 0;
             foreach (RodPiece piece in pieces.Where(p => !p.Wait))
             {
@@ -141,7 +144,8 @@ public sealed class RodView
     private static double Shown(PlanStep step) => Math.Min(WaitShown, step.WaitMin ?? 0);
 
     private static string Fitting(double width, string text, string brief) =>
-        width > (text.Length * Letter) + 12 ? text : width > 110 ? text[..(int)((width - 20) / Letter)] + "…" : width > (brief.Length * Letter) + 8 ? brief : "";
+        width > (text.Length * Letter) + 12 ? text : width > 110 ? text[..(int)((width - 20) / Letter)] + "…" : width > (brief.Length * Letter) + 8 ? brief
+            : "";
 
     private List<RodSpan> Spans(IReadOnlyList<PlanStep> steps, Func<PlanStep, string> of)
     {

@@ -20,7 +20,8 @@ public sealed record SpanView(IReadOnlyList<MarkBound> Bounds)
     /// <summary>Bars to draw.</summary>
     public IEnumerable<(double X, double Width, bool Soft)> Bars() => Bounds.Select(b =>
     {
-        double from = At(b.NotBefore ?? b.IssueYear ?? b.FilingYear ?? Bounds.Max(o => o.NotBefore) ?? From), to = At(b.NotAfter ?? b.GrantYear ?? (b.FilingYear is int f ? f + Assumptions.Standard.PatentPendingYears : To));
+        double from = At(b.NotBefore ?? b.IssueYear ?? b.FilingYear ?? Bounds.Max(o => o.NotBefore) ?? From), to = At(b.NotAfter ?? b.GrantYear
+            ?? (b.FilingYear is int f ? f + Assumptions.Standard.PatentPendingYears : To));
         return (from, Math.Max(2, to - from), b.Soft);
     });
 

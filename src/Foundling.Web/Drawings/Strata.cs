@@ -19,11 +19,13 @@ namespace Foundling.Web.Drawings;
 /// <param name="Weight">What it did to the belief.</param>
 /// <param name="Without">Outline of the profile without it.</param>
 /// <param name="Picture">Picture that shows it.</param>
-public sealed record StrataBand(Guid Id, string Title, string Seen, string Sureness, bool Odd, string Path, string Outside, double Y, string Years, ObservationWeight Weight, string Without, Picture? Picture)
+public sealed record StrataBand(Guid Id, string Title, string Seen, string Sureness, bool Odd, string Path, string Outside, double Y, string Years,
+    ObservationWeight Weight, string Without, Picture? Picture)
 {
     /// <summary>What it rules out, in words.</summary>
     public string RuledOut => Weight.RuledOutYears.Count == 0 ? "nothing"
-        : string.Join(", ", Weight.RuledOutYears.Take(3).Select(r => r[0] == r[1] ? $"{r[0]}" : $"{r[0]}–{r[1]}")) + (Weight.RuledOutYears.Count > 3 ? " and more" : "");
+        : string.Join(", ", Weight.RuledOutYears.Take(3).Select(r => r[0] == r[1] ? $"{r[0]}" : $"{r[0]}–{r[1]}")) + (Weight.RuledOutYears.Count > 3
+            ? " and more" : "");
 }
 
 /// <summary>The dating evidence under a rule of years, with what it adds up to.</summary>
@@ -128,19 +130,24 @@ public sealed class StrataView
             (int start, int end) => $"{start} to {end}",
         };
         string outside = s.D < From ? $"ended {s.D}" : s.A > To ? $"from {s.A}" : "";
-        string path = silent || outside.Length > 0 ? "" : string.Create(CultureInfo.InvariantCulture, $"M{a:0.#} {y + 19:0.#}L{b:0.#} {y:0.#}L{c:0.#} {y:0.#}L{d:0.#} {y + 19:0.#}Z");
-        ObservationWeight weight = report.Weights?.GetValueOrDefault(look.Id.ToString("N")) ?? new ObservationWeight(0, 0) { WithoutInterval90 = report.Interval90, WithoutByYear = report.ByYear };
-        return new StrataBand(look.Id, name, seen, look.Confidence.ToString().ToLowerInvariant() + (look.Soft ? ", soft" : ""), odd, path, outside, y, years, weight, Profile(weight.WithoutByYear),
+        string path = silent || outside.Length > 0 ? "" : string.Create(CultureInfo.InvariantCulture,
+            $"M{a:0.#} {y + 19:0.#}L{b:0.#} {y:0.#}L{c:0.#} {y:0.#}L{d:0.#} {y + 19:0.#}Z");
+        ObservationWeight weight = report.Weights?.GetValueOrDefault(look.Id.ToString("N")) ?? new ObservationWeight(0,
+            0) { WithoutInterval90 = report.Interval90, WithoutByYear = report.ByYear };
+        return new StrataBand(look.Id, name, seen, look.Confidence.ToString().ToLowerInvariant() + (look.Soft ? ", soft" : ""), odd, path, outside, y, years,
+            weight, Profile(weight.WithoutByYear),
             tag.Pictures.FirstOrDefault(p => p.Id == look.PictureId));
     }
 
     /// <summary>What was looked at and what was seen, in words.</summary>
     public static (string Name, string Seen) Naming(Tag tag, Look look, PatternBook book) =>
         look.Trait is null ? (look.Reading ?? "Mark", "on the " + PartName(tag, look.Part ?? "body"))
-        : book.Traits.FirstOrDefault(t => t.Id == look.Trait) is { } trait ? (trait.Title, trait.VariantTitle(look.Variant!)) : (look.Trait, "not in the book any more");
+        : book.Traits.FirstOrDefault(t => t.Id == look.Trait) is { } trait ? (trait.Title, trait.VariantTitle(look.Variant!))
+            : (look.Trait, "not in the book any more");
 
     /// <summary>A side of a contradiction in words: a look, or the years of the line itself.</summary>
-    public static string Side(Tag tag, string id, PatternBook book) => Guid.TryParse(id, out Guid key) && tag.Looks.Find(l => l.Id == key) is { } look && Naming(tag, look, book) is var (name, seen)
+    public static string Side(Tag tag, string id, PatternBook book) => Guid.TryParse(id, out Guid key) && tag.Looks.Find(l => l.Id == key) is { } look
+        && Naming(tag, look, book) is var (name, seen)
         ? $"{name.ToLowerInvariant()} ({seen})" : "the line's own years";
 
     /// <summary>Name of a part in words; marks may stand on the tool as a whole.</summary>

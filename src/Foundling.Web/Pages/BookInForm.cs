@@ -73,10 +73,14 @@ public sealed class BookInForm
     /// <summary>Its fields, with what each is in words and how it stands.</summary>
     public IEnumerable<(string Field, string What, string? Text)> Fields =>
     [
-        (nameof(Kind), "The kind of tool", Kind), (nameof(Name), "Its name", Name), (nameof(Length), "The length", Length), (nameof(IronWidth), "The width of the iron", IronWidth),
-        (nameof(SoleWidth), "The width of the sole", SoleWidth), (nameof(MouthFront), "The place of the mouth", MouthFront), (nameof(Purpose), "What it is for", Purpose?.ToString()),
-        (nameof(Source), "Where it came from", Source), (nameof(Price), "The price", Price), (nameof(ArrivedOn), "The day it came", ArrivedOn), (nameof(Owner), "Whose it is", Owner),
-        (nameof(OwnersMark), "The owner's mark", OwnersMark), (nameof(Hand), "Which hand it is for", Hand.ToString()), (nameof(PromisedOn), "The day it is promised", PromisedOn), (nameof(Story), "Its story", Story),
+        (nameof(Kind), "The kind of tool", Kind), (nameof(Name), "Its name", Name), (nameof(Length), "The length", Length), (nameof(IronWidth),
+            "The width of the iron", IronWidth),
+        (nameof(SoleWidth), "The width of the sole", SoleWidth), (nameof(MouthFront), "The place of the mouth", MouthFront),
+            (nameof(Purpose), "What it is for", Purpose?.ToString()),
+        (nameof(Source), "Where it came from", Source), (nameof(Price), "The price", Price), (nameof(ArrivedOn), "The day it came", ArrivedOn),
+            (nameof(Owner), "Whose it is", Owner),
+        (nameof(OwnersMark), "The owner's mark", OwnersMark), (nameof(Hand), "Which hand it is for", Hand.ToString()), (nameof(PromisedOn),
+            "The day it is promised", PromisedOn), (nameof(Story), "Its story", Story),
     ];
 
     /// <summary>What this form shows, for telling later what was changed in it.</summary>
@@ -102,9 +106,12 @@ public sealed class BookInForm
         string? Show(double? mm) => mm is double v ? units == LengthUnits.Metric ? $"{v:0.##}" : $"{v / Core.Units.Length.MmPerInch:0.###}" : null;
         return new BookInForm
         {
-            Kind = tag.Kind, Name = tag.Name, Length = Show(tag.LengthMm), IronWidth = Show(tag.IronWidthMm), SoleWidth = Show(tag.SoleWidthMm), MouthFront = Show(tag.MouthFrontMm), Purpose = tag.Purpose,
-            Source = tag.Source, Price = tag.Price?.ToString("0.##", CultureInfo.InvariantCulture), ArrivedOn = tag.ArrivedOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-            Owner = tag.Owner, OwnersMark = tag.OwnersMark, Hand = tag.Hand, PromisedOn = tag.PromisedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), Story = tag.Story,
+            Kind = tag.Kind, Name = tag.Name, Length = Show(tag.LengthMm), IronWidth = Show(tag.IronWidthMm), SoleWidth = Show(tag.SoleWidthMm),
+            MouthFront = Show(tag.MouthFrontMm), Purpose = tag.Purpose,
+            Source = tag.Source, Price = tag.Price?.ToString("0.##", CultureInfo.InvariantCulture),
+            ArrivedOn = tag.ArrivedOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            Owner = tag.Owner, OwnersMark = tag.OwnersMark, Hand = tag.Hand, PromisedOn = tag.PromisedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            Story = tag.Story,
         };
     }
 
@@ -188,7 +195,8 @@ public sealed class BookInForm
             {
                 return null;
             }
-            if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out DateOnly day) && day.Year is >= 1950 and <= 2100)
+            if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out DateOnly day)
+                && day.Year is >= 1950 and <= 2100)
             {
                 return day;
             }

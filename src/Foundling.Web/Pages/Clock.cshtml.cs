@@ -54,7 +54,8 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     /// <summary>Starts the clock.</summary>
     public async Task<IActionResult> OnPostStart(int number, string? step)
     {
-        if (await tags.Find(number) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == step) is PlanStep plan && !Gate.Of(tag, plan, (await shop.Read()).Name).Open)
+        if (await tags.Find(number) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == step) is PlanStep plan && !Gate.Of(tag, plan,
+            (await shop.Read()).Name).Open)
         {
             // What must be seen or agreed first stands at the step.
             return LocalRedirect($"/tag/{number}/rod#step-{plan.Key}");
@@ -89,7 +90,8 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
 
     private LocalRedirectResult Back()
     {
-        string? from = Request.Headers.Referer.ToString() is { Length: > 0 } referer && Uri.TryCreate(referer, UriKind.Absolute, out Uri? uri) && uri.Host == Request.Host.Host ? uri.PathAndQuery : null;
+        string? from = Request.Headers.Referer.ToString() is { Length: > 0 } referer && Uri.TryCreate(referer, UriKind.Absolute, out Uri? uri)
+            && uri.Host == Request.Host.Host ? uri.PathAndQuery : null;
         return LocalRedirect(Url.IsLocalUrl(from) ? from! : "/clock");
     }
 }

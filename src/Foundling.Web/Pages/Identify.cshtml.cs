@@ -62,7 +62,8 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
             ModelState.AddModelError("", "Choose the kind of tool, or take a look that tells it; then it can be booked in.");
             return Page();
         }
-        var tag = new Tag { Kind = kind.Id, LengthMm = Mm(LengthText, "length"), IronWidthMm = Mm(IronText, "iron"), ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date) };
+        var tag = new Tag { Kind = kind.Id, LengthMm = Mm(LengthText, "length"), IronWidthMm = Mm(IronText, "iron"),
+            ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date) };
         foreach ((Trait trait, string variant) in Looks)
         {
             desk.Add(tag, new Look { Trait = trait.Id, Variant = variant, Confidence = Confidence.Sure });
@@ -76,7 +77,8 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
     {
         IEnumerable<(string, string?)> parts =
         [
-            ("Kind", Kind), ("length", LengthText), ("iron", IronText), .. Looks.Select(l => $"{l.Trait.Id}:{l.Variant}").Where(l => l != without).Select(l => ("look", (string?)l)), ("look", look),
+            ("Kind", Kind), ("length", LengthText), ("iron", IronText), .. Looks.Select(l => $"{l.Trait.Id}:{l.Variant}").Where(l => l != without).Select(l =>
+                ("look", (string?)l)), ("look", look),
             .. Skipped.Select(s => ("skip", (string?)s)), ("skip", skip),
         ];
         return "/identify?" + string.Join('&', parts.Where(p => !string.IsNullOrEmpty(p.Item2)).Select(p => $"{p.Item1}={Uri.EscapeDataString(p.Item2!)}"));
@@ -87,9 +89,11 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
         Patterns = await tags.Patterns();
         Kind = ToolCatalogue.Kinds.Any(k => k.Id == Kind) ? Kind : null;
         Looks = [.. Taken.OfType<string>().Take(80).Select(t => t.Split(':')).Where(t => t.Length == 2)
-            .Select(t => (Trait: Patterns.Traits.FirstOrDefault(x => x.Id == t[0]), Variant: t[1])).Where(t => t.Trait?.Answers.Contains(t.Variant) == true).Select(t => (t.Trait!, t.Variant)).DistinctBy(t => t.Item1.Id)];
+            .Select(t => (Trait: Patterns.Traits.FirstOrDefault(x => x.Id == t[0]), Variant: t[1])).Where(t =>
+                t.Trait?.Answers.Contains(t.Variant) == true).Select(t => (t.Trait!, t.Variant)).DistinctBy(t => t.Item1.Id)];
         double? length = Mm(LengthText, "length"), iron = Mm(IronText, "iron");
-        Found = Identification.Of(new IdentificationInput([.. Looks.Select((l, i) => new Observation($"o{i}", Confidence.Sure, l.Trait.Id, l.Variant))], Kind, new Measurements(length, iron)), Patterns, 200);
+        Found = Identification.Of(new IdentificationInput([.. Looks.Select((l, i) => new Observation($"o{i}", Confidence.Sure, l.Trait.Id, l.Variant))], Kind,
+            new Measurements(length, iron)), Patterns, 200);
         Next = [.. Found.Dating.LookNext!.Where(n => !Skipped.Contains(n.Trait)).Take(Advised).Select(n => (Patterns.TraitOf(n.Trait), n))];
     }
 

@@ -35,7 +35,8 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
     /// <summary>The settings as this page shows them.</summary>
     public IEnumerable<(string Field, string? Value)> Was =>
     [
-        ("name", Settings.Name), ("dress", Settings.Dress), ("temperature", Number(Settings.TemperatureC)), ("humidity", Number(Settings.HumidityPercent)), ("rate", Number(Settings.HourRate)),
+        ("name", Settings.Name), ("dress", Settings.Dress), ("temperature", Number(Settings.TemperatureC)), ("humidity", Number(Settings.HumidityPercent)),
+            ("rate", Number(Settings.HourRate)),
         .. Choices.All.Select(c => ($"way-{c.Id}", (string?)WayOf(c))),
     ];
 
@@ -63,8 +64,10 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
         }
         double? hour = string.IsNullOrWhiteSpace(rate) ? 0 : Core.Units.Typed.TryMoney(rate, out decimal money) && money <= 10_000 ? (double)money : null;
         Settings.HourRate = Take("Rate", "rate", "An hour's money", rate, hour, Settings.HourRate, $"\"{rate}\" is not an hour's money; 0 to 10,000.");
-        Settings.TemperatureC = Take("Temperature", "temperature", "The temperature", temperature, Parse(temperature, -20, 50), Settings.TemperatureC, $"\"{temperature}\" is not a shop temperature; -20 to 50 °C.");
-        Settings.HumidityPercent = Take("Humidity", "humidity", "The humidity", humidity, Parse(humidity, 0, 100), Settings.HumidityPercent, $"\"{humidity}\" is not a humidity; 0 to 100 %.");
+        Settings.TemperatureC = Take("Temperature", "temperature", "The temperature", temperature, Parse(temperature, -20, 50), Settings.TemperatureC,
+            $"\"{temperature}\" is not a shop temperature; -20 to 50 °C.");
+        Settings.HumidityPercent = Take("Humidity", "humidity", "The humidity", humidity, Parse(humidity, 0, 100), Settings.HumidityPercent,
+            $"\"{humidity}\" is not a humidity; 0 to 100 %.");
         if (!ModelState.IsValid)
         {
             return Page();
@@ -84,7 +87,8 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
     }
 
     private static double? Parse(string? text, double least, double most) =>
-        double.TryParse(text?.Replace(',', '.').TrimEnd('%', ' '), CultureInfo.InvariantCulture, out double value) && value >= least && value <= most ? value : null;
+        double.TryParse(text?.Replace(',', '.').TrimEnd('%', ' '), CultureInfo.InvariantCulture, out double value) && value >= least && value <= most ? value
+            : null;
 
     /// <summary>Receives a papers bundle, to be looked at before it is taken.</summary>
     public async Task<IActionResult> OnPostImport(IFormFile? bundle, CancellationToken cancel)

@@ -47,7 +47,8 @@ public sealed class SignInModel(ShopOptions options, Tickets tickets, WrongPassp
         wrong.Right(Address);
         Claim[] claims = [new(ClaimTypes.Name, "shop"), new(Tickets.Claim, await tickets.Issue())];
         await HttpContext.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme,
-            new ClaimsPrincipal(new ClaimsIdentity(claims, CookieAuthenticationDefaults.AuthenticationScheme)), new AuthenticationProperties { IsPersistent = true });
+            new ClaimsPrincipal(new ClaimsIdentity(claims, CookieAuthenticationDefaults.AuthenticationScheme)),
+                new AuthenticationProperties { IsPersistent = true });
         return LocalRedirect(Url.IsLocalUrl(To) ? To! : "/");
     }
 

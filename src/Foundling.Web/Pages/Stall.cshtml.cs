@@ -25,7 +25,8 @@ public sealed record StallData(double Z80, double Rate, IReadOnlyDictionary<stri
 /// <summary>Two minutes at a stall: is it worth it? Works without a connection once it was opened.</summary>
 public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) : PageModel
 {
-    private static readonly Lazy<IReadOnlyList<StallTable>> Tables = new(() => [.. ToolCatalogue.Kinds.AsParallel().AsOrdered().Select(k => StallTable.Of(k, ReferenceData.Baths))]);
+    private static readonly Lazy<IReadOnlyList<StallTable>> Tables = new(() =>
+        [.. ToolCatalogue.Kinds.AsParallel().AsOrdered().Select(k => StallTable.Of(k, ReferenceData.Baths))]);
 
     /// <summary>Shows the check.</summary>
     public void OnGet()
@@ -34,7 +35,8 @@ public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) :
 
     /// <summary>Everything the check needs away from the shop.</summary>
     public async Task<IActionResult> OnGetData(CancellationToken cancel) =>
-        new JsonResult(new StallData(Totals.Z80, (await shop.Read(cancel)).HourRate, await tags.KindsOnShelf(cancel), StallWeights.Standard, Tables.Value), new JsonSerializerOptions(GaugeCatalogue.Json));
+        new JsonResult(new StallData(Totals.Z80, (await shop.Read(cancel)).HourRate, await tags.KindsOnShelf(cancel), StallWeights.Standard, Tables.Value),
+            new JsonSerializerOptions(GaugeCatalogue.Json));
 
     /// <summary>Makes a tag of a check. Its key lets it arrive once, however often it is sent.</summary>
     public async Task<IActionResult> OnPostKeep(string? kind, string? answers, string? price, string? source, string? note)
@@ -54,7 +56,8 @@ public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) :
         DateTimeOffset now = time.GetUtcNow();
         var tag = new Tag
         {
-            Kind = tool.Id, ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date), Source = string.IsNullOrWhiteSpace(source) ? "a stall" : Shorten.To(source, 200),
+            Kind = tool.Id, ArrivedOn = DateOnly.FromDateTime(time.GetLocalNow().Date),
+            Source = string.IsNullOrWhiteSpace(source) ? "a stall" : Shorten.To(source, 200),
             Price = Typed.TryMoney(price, out decimal paid) ? paid : null, Story = Shorten.To(note, 1000),
         };
         foreach (Finding finding in findings)

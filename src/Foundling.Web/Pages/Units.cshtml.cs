@@ -13,7 +13,8 @@ public sealed class UnitsModel : PageModel
     /// <summary>Keeps the choice and goes back.</summary>
     public IActionResult OnPost(string? units, string? to)
     {
-        Response.Cookies.Append(ViewUnits.Cookie, units == "in" ? "in" : "mm", new CookieOptions { MaxAge = TimeSpan.FromDays(3650), SameSite = SameSiteMode.Lax, HttpOnly = true, IsEssential = true });
+        Response.Cookies.Append(ViewUnits.Cookie, units == "in" ? "in" : "mm", new CookieOptions { MaxAge = TimeSpan.FromDays(3650),
+            SameSite = SameSiteMode.Lax, HttpOnly = true, IsEssential = true });
         return LocalRedirect(Url.IsLocalUrl(to) ? to! : "/");
     }
 }

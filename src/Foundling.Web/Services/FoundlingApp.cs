@@ -70,8 +70,10 @@ public static class FoundlingApp
             return $"{here}, on this machine only {kept}";
         }
         IEnumerable<string> names = options.Hosts.Count > 0 ? options.Hosts
-            : NetworkInterface.GetAllNetworkInterfaces().Where(n => n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback)
-                .SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(a => a.AddressFamily == AddressFamily.InterNetwork).Select(a => a.ToString());
+            : NetworkInterface.GetAllNetworkInterfaces().Where(n => n.OperationalStatus == OperationalStatus.Up
+                && n.NetworkInterfaceType != NetworkInterfaceType.Loopback)
+                .SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(a =>
+                    a.AddressFamily == AddressFamily.InterNetwork).Select(a => a.ToString());
         string others = string.Join(", ", names.Select(n => $"http://{n}:{options.Port}"));
         return $"{here}{(others.Length > 0 ? $" and, for others, {others}" : "")} {kept} The connection is not encrypted: whoever listens on this network can read along.";
     }
@@ -131,7 +133,8 @@ public static class FoundlingApp
                     to.Response.Redirect(to.RedirectUri);
                     return Task.CompletedTask;
                 }
-                return BarePage.Write(to.HttpContext, new Fault(StatusCodes.Status401Unauthorized, "Sign in first", "This shop is closed to strangers; sign in first."));
+                return BarePage.Write(to.HttpContext, new Fault(StatusCodes.Status401Unauthorized, "Sign in first",
+                    "This shop is closed to strangers; sign in first."));
             };
             cookie.Events.OnValidatePrincipal = check =>
             {

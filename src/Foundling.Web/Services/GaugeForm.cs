@@ -91,7 +91,8 @@ public static class GaugeForm
     private static JsonNode Number(GaugeField field, string text)
     {
         double value = field.Unit == "mm" ? Length.Parse(text, field.Name)
-            : double.TryParse(text.Replace(',', '.').TrimEnd('%', '°', ' '), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) && double.IsFinite(number) ? number
+            : double.TryParse(text.Replace(',', '.').TrimEnd('%', '°', ' '), NumberStyles.Float, CultureInfo.InvariantCulture, out double number)
+                && double.IsFinite(number) ? number
             : throw new InputException("not_a_number", field.Name, text, "a number", $"\"{Shorten.To(text, 40)}\" is not a number.");
         return field.Whole && Math.Abs(value) < int.MaxValue ? (int)Math.Round(value) : value;
     }
@@ -104,7 +105,8 @@ public static class GaugeForm
         string[] lines = text.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
         if (columns.Count == 1)
         {
-            return new JsonArray([.. lines.SelectMany(l => l.Split(gaps, StringSplitOptions.RemoveEmptyEntries)).Select(v => Number(columns[0] with { Name = field.Name }, v.TrimEnd(',')))]);
+            return new JsonArray([.. lines.SelectMany(l => l.Split(gaps, StringSplitOptions.RemoveEmptyEntries)).Select(v =>
+                Number(columns[0] with { Name = field.Name }, v.TrimEnd(',')))]);
         }
         int least = field.Bare ? columns.Count : columns.Count(c => c.Required);
         var rows = new JsonArray();
@@ -113,7 +115,8 @@ public static class GaugeForm
             string[] values = line.Split(gaps, StringSplitOptions.RemoveEmptyEntries);
             if (values.Length < least || values.Length > columns.Count)
             {
-                throw new InputException("not_readable", field.Name, line, $"{least} to {columns.Count} values on a line", $"\"{Shorten.To(line, 40)}\": write {string.Join(", ", columns.Select(c => c.Label.ToLowerInvariant()))} on each line.");
+                throw new InputException("not_readable", field.Name, line, $"{least} to {columns.Count} values on a line",
+                    $"\"{Shorten.To(line, 40)}\": write {string.Join(", ", columns.Select(c => c.Label.ToLowerInvariant()))} on each line.");
             }
             JsonNode[] read = [.. values.Select((v, i) => Number(columns[i] with { Name = field.Name }, v.TrimEnd(',')))];
             rows.Add(field.Bare ? new JsonArray(read) : (JsonNode)new JsonObject(read.Select((v, i) => KeyValuePair.Create(columns[i].Name, (JsonNode?)v))));
@@ -128,10 +131,13 @@ public static class GaugeForm
         Type type = Bare(parameter.ParameterType);
         if (IsPlain(type))
         {
-            return new GaugeField(name, label, unit, type.IsEnum ? [.. Enum.GetNames(type).Select(SnakeCase.Of)] : [], !parameter.HasDefaultValue, type == typeof(bool), type == typeof(int));
+            return new GaugeField(name, label, unit, type.IsEnum ? [.. Enum.GetNames(type).Select(SnakeCase.Of)] : [], !parameter.HasDefaultValue,
+                type == typeof(bool), type == typeof(int));
         }
-        return type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && Columns(name, type.GetGenericArguments()[0], unit) is { } columns
-            ? new GaugeField(name, label, unit, [], !parameter.HasDefaultValue, false, false) { Columns = columns, Bare = type.GetGenericArguments()[0].IsArray }
+        return type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && Columns(name, type.GetGenericArguments()[0],
+            unit) is { } columns
+            ? new GaugeField(name, label, unit, [], !parameter.HasDefaultValue, false, false) { Columns = columns,
+                Bare = type.GetGenericArguments()[0].IsArray }
             : null;
     }
 
@@ -146,7 +152,8 @@ public static class GaugeForm
             string[] names = name.EndsWith("_px", StringComparison.Ordinal) ? ["X", "Y"] : ["Along", "Across", "Height"];
             return [.. names.Select(n => new GaugeField(n, n, unit, [], true, false, false))];
         }
-        ParameterInfo[] parameters = row.IsClass && row.Namespace!.StartsWith("Foundling", StringComparison.Ordinal) ? row.GetConstructors()[0].GetParameters() : [];
+        ParameterInfo[] parameters = row.IsClass && row.Namespace!.StartsWith("Foundling", StringComparison.Ordinal) ? row.GetConstructors()[0].GetParameters()
+            : [];
         return parameters.Length > 0 && parameters.All(p => Bare(p.ParameterType) == typeof(double)) ? [.. parameters.Select(p => Field(p)!)] : null;
     }
 

@@ -33,7 +33,8 @@ public sealed class Chrome(ShopBook shop, ClockBook clock, TimeProvider time)
     public Task<ShopSettings> Shop() => shop.Read();
 
     /// <summary>The running clock.</summary>
-    public async Task<(RunningClock Running, ClockReading Reading)?> Clock() => await clock.Running() is { } running ? (running, clock.Read(running, null)) : null;
+    public async Task<(RunningClock Running, ClockReading Reading)?> Clock() => await clock.Running() is { } running ? (running, clock.Read(running, null))
+        : null;
 
     /// <summary>Now, as the clock on the wall shows it.</summary>
     public DateTimeOffset Now => time.GetLocalNow();
@@ -109,7 +110,8 @@ public static class Words
     public static string Tells(double bits) => bits switch { >= 0.8 => "a great deal", >= 0.4 => "much", >= 0.15 => "something", _ => "a little" };
 
     /// <summary>Spans of years that are apart from one another, each with its chance.</summary>
-    public static string Lobes(Core.Origin.DatingReport dated) => "either " + string.Join(" or ", dated.Lobes.Select(l => $"{l.Years[0]} to {l.Years[1]} ({Chance(l.Mass)})"));
+    public static string Lobes(Core.Origin.DatingReport dated) => "either " + string.Join(" or ", dated.Lobes.Select(l =>
+        $"{l.Years[0]} to {l.Years[1]} ({Chance(l.Mass)})"));
 
     /// <summary>When a tool was made, with its chance.</summary>
     public static string Years(Core.Origin.DatingReport dated) =>
@@ -135,7 +137,8 @@ public static class Words
     };
 
     /// <summary>When a look at the condition was taken.</summary>
-    public static string Of(Round round) => round switch { Round.AsFound => "as it came", Round.Washed => "after washing", Round.Apart => "when apart", _ => "after the work" };
+    public static string Of(Round round) => round switch { Round.AsFound => "as it came", Round.Washed => "after washing", Round.Apart => "when apart", _ =>
+        "after the work" };
 
     /// <summary>What a verdict says.</summary>
     public static string Of(Core.State.Verdict verdict) => verdict switch
@@ -167,32 +170,38 @@ public static class Words
     /// <summary>A stage of the work.</summary>
     public static string Of(Core.Rod.Stage stage) => stage switch
     {
-        Core.Rod.Stage.AsFound => "As found", Core.Rod.Stage.Apart => "Apart", Core.Rod.Stage.SmallParts => "Small parts", Core.Rod.Stage.Derust => "Rust", Core.Rod.Stage.Bed => "Bed", Core.Rod.Stage.Mechanism => "Works", _ => stage.ToString(),
+        Core.Rod.Stage.AsFound => "As found", Core.Rod.Stage.Apart => "Apart", Core.Rod.Stage.SmallParts => "Small parts", Core.Rod.Stage.Derust => "Rust",
+            Core.Rod.Stage.Bed => "Bed", Core.Rod.Stage.Mechanism => "Works", _ => stage.ToString(),
     };
 
     /// <summary>A sum in the shop's money.</summary>
-    public static string Money(double amount) => amount < -0.005 ? "−" + Money(-amount) : amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
+    public static string Money(double amount) => amount < -0.005 ? "−" + Money(-amount) : amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##",
+        System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>Minutes more or less.</summary>
     public static string More(double minutes) => minutes == 0 ? "as long" : $"{Wait(Math.Abs(minutes))} {(minutes > 0 ? "more" : "less")}";
 
     /// <summary>An amount with its unit: "1 sheet", "2 sheets", "30 mL".</summary>
-    public static string Amount(double amount, string unit) => $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
+    public static string Amount(double amount, string unit) =>
+        $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
 
     /// <summary>Something a step needs: "light oil: 10 mL", "bench vice".</summary>
     public static string Of(Core.Rod.Need need) => need.Amount is double amount ? $"{need.Item}: {Amount(amount, need.Unit)}" : need.Item;
 
     /// <summary>The first of several titles, and how many more there are.</summary>
-    public static string List(IReadOnlyList<string> titles, int most = 6) => string.Join("; ", titles.Take(most)) + (titles.Count > most ? $"; and {titles.Count - most} more" : "");
+    public static string List(IReadOnlyList<string> titles, int most = 6) => string.Join("; ", titles.Take(most)) + (titles.Count > most
+        ? $"; and {titles.Count - most} more" : "");
 
     /// <summary>A wait: hours, or days when there are more than two.</summary>
     public static string Wait(double minutes) => minutes > 48 * 60 ? $"{minutes / 1440:0.#} days" : Core.Units.Typed.Hours(minutes);
 
     /// <summary>How often a tool turns up.</summary>
-    public static string Of(Core.Aim.Rarity rarity) => rarity switch { Core.Aim.Rarity.Common => "common, every market has one", Core.Aim.Rarity.Uncommon => "uncommon, now and then", Core.Aim.Rarity.Scarce => "scarce, seldom", _ => "rare, hardly ever" };
+    public static string Of(Core.Aim.Rarity rarity) => rarity switch { Core.Aim.Rarity.Common => "common, every market has one", Core.Aim.Rarity.Uncommon =>
+        "uncommon, now and then", Core.Aim.Rarity.Scarce => "scarce, seldom", _ => "rare, hardly ever" };
 
     /// <summary>How much of a supply there is.</summary>
-    public static string Of(Data.Stores.Stock stock) => stock switch { Data.Stores.Stock.Have => "there", Data.Stores.Stock.Low => "running low", Data.Stores.Stock.None => "none", _ => "on order" };
+    public static string Of(Data.Stores.Stock stock) => stock switch { Data.Stores.Stock.Have => "there", Data.Stores.Stock.Low => "running low",
+        Data.Stores.Stock.None => "none", _ => "on order" };
 
     /// <summary>A material in words.</summary>
     public static string Of(Core.Tools.Material material) => material switch

@@ -7,13 +7,16 @@ namespace Foundling.Core.Tests.Marks;
 /// <summary>Numbers, dates, wording and diamonds, on small tables made up for the purpose.</summary>
 public sealed class MarkReaderTests
 {
-    private static readonly List<YearStart> Patents = [new(1900, 640_167), new(1901, 664_827), new(1902, 690_385), new(1910, 945_010), new(1911, 980_178), new(1912, 1_013_095), new(1913, 1_049_326), new(1914, 1_083_267), new(1915, 1_123_212)];
+    private static readonly List<YearStart> Patents = [new(1900, 640_167), new(1901, 664_827), new(1902, 690_385), new(1910, 945_010), new(1911, 980_178),
+        new(1912, 1_013_095), new(1913, 1_049_326), new(1914, 1_083_267), new(1915, 1_123_212)];
 
     private static readonly MarkReader Reader = new(new MarkTables(
         Patents, [new(1900, 32_055), new(1901, 33_813)], [new(1884, 1), new(1885, 19_754), new(1886, 40_480)],
         [
-            new("nippon", "'Nippon' as the country name", 1891, 1921, true, "Accepted until 1921"), new("drp", "'D.R.P.' on a tool", 1877, null, false, "The office opened in 1877"),
-            new("drp_end", "'D.R.P.' on a tool", null, 1952, true, "Grants stopped in 1945"), new("patent_applied", "'Patent applied for' or 'Patent pending'", 1842, null, true, "A claim only"),
+            new("nippon", "'Nippon' as the country name", 1891, 1921, true, "Accepted until 1921"), new("drp", "'D.R.P.' on a tool", 1877, null, false,
+                "The office opened in 1877"),
+            new("drp_end", "'D.R.P.' on a tool", null, 1952, true, "Grants stopped in 1945"), new("patent_applied", "'Patent applied for' or 'Patent pending'",
+                1842, null, true, "A claim only"),
             new("gb_diamond_end", "Diamond-shaped mark", null, 1888, true, "Last issued in 1883"),
         ],
         [new("chromium_plate", "Cold bluish-white hard plating", 1924, 1930, null, false, "Decorative chromium came about 1925"), new("spring_pin", "Rolled spring pin with a slit", 1930, 1950, null, true, "Common after 1945")],
@@ -45,7 +48,8 @@ public sealed class MarkReaderTests
     }
 
     [Fact]
-    public void The_years_of_a_partly_read_number_are_those_of_the_numbers_it_can_be() => Gen.Select(Gen.Long[640_167, 1_150_000], Gen.Int[0, 127]).Sample((number, hidden) =>
+    public void The_years_of_a_partly_read_number_are_those_of_the_numbers_it_can_be() => Gen.Select(Gen.Long[640_167, 1_150_000],
+        Gen.Int[0, 127]).Sample((number, hidden) =>
     {
         string digits = number.ToString();
         string read = new([.. digits.Select((c, i) => (hidden >> i & 1) == 1 ? '?' : c)]);
@@ -102,12 +106,14 @@ public sealed class MarkReaderTests
     }
 
     [Fact]
-    public void Every_date_of_a_text_is_read_in_any_form() => Gen.Select(Gen.DateOnly[new DateOnly(1850, 1, 1), new DateOnly(1949, 12, 31)].Array[1, 3], Gen.Int[0, 3]).Sample((days, form) =>
+    public void Every_date_of_a_text_is_read_in_any_form() => Gen.Select(Gen.DateOnly[new DateOnly(1850, 1, 1), new DateOnly(1949, 12, 31)].Array[1, 3],
+        Gen.Int[0, 3]).Sample((days, form) =>
     {
         System.Globalization.CultureInfo plain = System.Globalization.CultureInfo.InvariantCulture;
         string[] formats = ["MMM. d, yyyy", "d MMMM yyyy", "MMM-d-yyyy", "MMMM d yyyy"];
         string text = "Pat'd " + string.Join(" & ", days.Select(d => d.ToString(formats[form], plain)));
-        MarkDate.All(text.ToLowerInvariant()).Select(f => (f.Date.Year, f.Date.Month, f.Date.Day)).ShouldBe(days.Select(d => (d.Year, (int?)d.Month, (int?)d.Day)));
+        MarkDate.All(text.ToLowerInvariant()).Select(f => (f.Date.Year, f.Date.Month, f.Date.Day))
+            .ShouldBe(days.Select(d => (d.Year, (int?)d.Month, (int?)d.Day)));
     });
 
     [Fact]

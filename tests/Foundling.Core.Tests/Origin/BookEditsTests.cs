@@ -30,7 +30,8 @@ public sealed class BookEditsTests
     [InlineData("no_such", "peaked", ",,1940,1950", "no trait")]
     [InlineData("side_wing", "peaked", ",,1940,2950", "must be 1800 to 2000")]
     public void Years_that_cannot_be_are_refused_in_plain_words(string trait, string variant, string years, string sentence) =>
-        Should.Throw<InputException>(() => Book.WithYears(Line, trait, variant, [.. years.Split(',').Select(y => y.Length == 0 ? (int?)null : int.Parse(y))])).Sentence.ShouldContain(sentence);
+        Should.Throw<InputException>(() => Book.WithYears(Line, trait, variant, [.. years.Split(',').Select(y => y.Length == 0 ? (int?)null : int.Parse(y))]))
+            .Sentence.ShouldContain(sentence);
 
     [Fact]
     public void A_line_must_hold_together()
@@ -44,7 +45,8 @@ public sealed class BookEditsTests
         Should.Throw<InputException>(() => Book.With(line with { Id = "Not A Key" }));
         Should.Throw<InputException>(() => Book.With(line with { Sizes = [new LineSize("3"), new LineSize("3")] })).Sentence.ShouldContain("twice");
         Should.Throw<InputException>(() => Book.With(new Trait("t", "body", LookEffort.Glance, ["only"]))).Sentence.ShouldContain("two forms");
-        Should.Throw<InputException>(() => Book.With(new Trait("t", "body", LookEffort.Glance, ["a", "b"], Drawings: new Dictionary<string, VariantDrawing> { ["a"] = new("M0 0L9 9\"/><script>") }))).Sentence.ShouldContain("plain lines");
+        Should.Throw<InputException>(() => Book.With(new Trait("t", "body", LookEffort.Glance, ["a", "b"], Drawings: new Dictionary<string,
+            VariantDrawing> { ["a"] = new("M0 0L9 9\"/><script>") }))).Sentence.ShouldContain("plain lines");
     }
 
     [Fact]
@@ -114,7 +116,8 @@ public sealed class BookEditsTests
         named.PMaker.Values.Sum().ShouldBe(1, 1e-9);
         // Looks that never went together, in any line.
         var random = new Random(4);
-        List<Observation> odd = [.. maker.Line.Variants.Keys.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t, Book.TraitOf(t).Variants[i % 2 == 0 ? 0 : ^1]))];
+        List<Observation> odd = [.. maker.Line.Variants.Keys.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t,
+            Book.TraitOf(t).Variants[i % 2 == 0 ? 0 : ^1]))];
         IdentificationResult strange = Identification.Of(new IdentificationInput(odd), Book);
         strange.PMaker[PatternLine.OtherId].ShouldBeGreaterThan(strange.PMaker[maker.Line.Maker!]);
         named.FitsNothing.ShouldBeFalse();
@@ -131,7 +134,8 @@ public sealed class BookEditsTests
             new PatternLine("saw", 1850, 1950, new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "S", Kinds: ["hand-saw"]),
             new PatternLine("plane", 1850, 1950, new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "P", Kinds: ["metal-bench-plane"]),
         ]);
-        IReadOnlyDictionary<string, double> kinds = Identification.Of(new IdentificationInput([new Observation("o", Confidence.Sure, "nuts", "a")]), book).PKind;
+        IReadOnlyDictionary<string, double> kinds = Identification.Of(new IdentificationInput([new Observation("o", Confidence.Sure, "nuts", "a")]),
+            book).PKind;
         kinds["hand-saw"].ShouldBe(100 * kinds["metal-bench-plane"], 1e-6);
     }
 
@@ -155,11 +159,13 @@ public sealed class BookEditsTests
         PatternLine only = Book.Lines.First(l => Book.Traits.Any(t => t.Own && t.None is not null && l.Variants.ContainsKey(t.Id)));
         Trait habit = Book.Traits.First(t => !t.Own && only.Variants.ContainsKey(t.Id));
         string seen = only.Variants[habit.Id].Keys.First();
-        DatingReport report = Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen)], Book, [only.Id], OtherShare: 0.6, OddSizeShare: 0.1));
+        DatingReport report = Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen)], Book, [only.Id], OtherShare: 0.6,
+            OddSizeShare: 0.1));
         report.PLine[PatternLine.OtherId].ShouldBeGreaterThan(0.3);
         // A mark of the book says whose it is; another one says whose it is not.
         Trait mark = Book.Traits.First(t => t.Own && only.Variants.ContainsKey(t.Id));
-        DatingReport With(string variant, double other) => Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen), new Observation("b", Confidence.Sure, mark.Id, variant)], Book, [only.Id], OtherShare: other));
+        DatingReport With(string variant, double other) => Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen),
+            new Observation("b", Confidence.Sure, mark.Id, variant)], Book, [only.Id], OtherShare: other));
         With(only.Variants[mark.Id].Keys.First(v => v != mark.None), 0.05).NamesMaker.ShouldBeTrue();
         With(Trait.Another, 0.6).NamesMaker.ShouldBeFalse();
         With(Trait.Another, 0.6).PLine[only.Id].ShouldBeLessThan(report.PLine[only.Id]);

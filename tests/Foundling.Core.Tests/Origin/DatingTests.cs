@@ -12,7 +12,8 @@ public sealed class DatingTests
     private static PatternBook Read()
     {
         JsonElement input = WorkedExamples.Of("dating")[0].GetProperty("input");
-        return new PatternBook(input.GetProperty("traits").Deserialize<Trait[]>(GaugeCatalogue.Json)!, input.GetProperty("lines").Deserialize<PatternLine[]>(GaugeCatalogue.Json)!);
+        return new PatternBook(input.GetProperty("traits").Deserialize<Trait[]>(GaugeCatalogue.Json)!,
+            input.GetProperty("lines").Deserialize<PatternLine[]>(GaugeCatalogue.Json)!);
     }
 
     /// <summary>Looks at a tool of one line and year: what it was fitted with, seen rightly.</summary>
@@ -96,7 +97,8 @@ public sealed class DatingTests
     {
         var looks = new List<Observation>();
         int width = 200;
-        foreach ((string trait, string variant) in new[] { ("side_wing", "peaked"), ("heel_edge", "rounded_heel"), ("cast_number", "ahead_of_knob"), ("wheel", "small_brass"), ("cap_hole", "pear"), ("knob_form", "low_bun") })
+        foreach ((string trait, string variant) in new[] { ("side_wing", "peaked"), ("heel_edge", "rounded_heel"), ("cast_number", "ahead_of_knob"),
+            ("wheel", "small_brass"), ("cap_hole", "pear"), ("knob_form", "low_bun") })
         {
             looks.Add(new Observation("o" + looks.Count, Confidence.Sure, trait, variant));
             DatingReport report = Date(looks, null, "pellow_tarn_bench");
@@ -123,5 +125,6 @@ public sealed class DatingTests
 
     [Fact]
     public void Two_looks_with_one_id_are_told() =>
-        Should.Throw<InputException>(() => Date([new Observation("o", Trait: "wheel", Variant: "steel"), new Observation("o", Trait: "knob_form", Variant: "low_bun")])).ErrorKey.ShouldBe("id_twice");
+        Should.Throw<InputException>(() => Date([new Observation("o", Trait: "wheel", Variant: "steel"), new Observation("o", Trait: "knob_form",
+            Variant: "low_bun")])).ErrorKey.ShouldBe("id_twice");
 }

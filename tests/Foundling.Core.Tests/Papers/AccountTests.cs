@@ -12,7 +12,8 @@ namespace Foundling.Core.Tests.Papers;
 
 public sealed class AccountTests
 {
-    private static Tag Rusty() => new() { Kind = "metal-bench-plane", Aim = AimKind.Work, Findings = [.. Asking.Rusty, F("lever_cap", FindingKind.Seizure, 4)] };
+    private static Tag Rusty() => new() { Kind = "metal-bench-plane", Aim = AimKind.Work, Findings = [.. Asking.Rusty,
+        F("lever_cap", FindingKind.Seizure, 4)] };
 
     private static PlanQuestion Ask(Tag tag) => For(tag) with { TagWays = Choices.Read(tag.Ways) };
 
@@ -41,7 +42,8 @@ public sealed class AccountTests
         {
             step.State = StepState.Done;
         }
-        Account.Of(tag, LogTotals.OfSums([(tag.Steps[0].Key, 12)]), Ask(tag)).ShouldSatisfyAllConditions(a => a.Timed.ShouldBe(1), a => a.PartlyTimed.ShouldBeTrue());
+        Account.Of(tag, LogTotals.OfSums([(tag.Steps[0].Key, 12)]), Ask(tag)).ShouldSatisfyAllConditions(a => a.Timed.ShouldBe(1), a =>
+            a.PartlyTimed.ShouldBeTrue());
         Account.Of(tag, LogTotals.OfSums([]), Ask(tag)).PartlyTimed.ShouldBeFalse("nothing was booked at all, and that is said in other words");
     }
 
@@ -57,7 +59,8 @@ public sealed class AccountTests
         }
         string way = RustWays.Choice.Take(Ask(tag)).Name;
         Account.Of(tag, LogTotals.OfSums([]), Ask(tag)).Ways.ShouldContain($"Rust comes off by {way}");
-        tag.Ways = Choices.Keep([], RustWays.Id, RustWays.Choice.Ways.First(w => w.Id != RustWays.Choice.Take(Ask(tag)).Id && !Planner.Plan(Ask(tag) with { TagWays = Choices.Read([$"{RustWays.Id}={w.Id}"]) })
+        tag.Ways = Choices.Keep([], RustWays.Id, RustWays.Choice.Ways.First(w => w.Id != RustWays.Choice.Take(Ask(tag)).Id && !Planner.Plan(Ask(tag)
+            with { TagWays = Choices.Read([$"{RustWays.Id}={w.Id}"]) })
             .Select(s => s.Key).Intersect(tag.Steps.Where(s => s.State == StepState.Done).Select(s => s.Key)).Any()).Id);
         Account.Of(tag, LogTotals.OfSums([]), Ask(tag)).Ways.ShouldAllBe(w => !w.StartsWith("Rust"));
     }

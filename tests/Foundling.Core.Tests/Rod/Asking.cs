@@ -9,31 +9,46 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>Questions for plans, and made-up tools to ask them of.</summary>
 internal static class Asking
 {
-    public static BathTable Baths { get; } = new([.. Rows().Select(r => r.Split(' ')).Select(r => new BathRule(Enum.Parse<BathKind>(r[0]), r[1], r[2] == "never", r.Length > 3 ? double.Parse(r[3], System.Globalization.CultureInfo.InvariantCulture) : null, $"{r[1]} in {r[0]}"))]);
+    public static BathTable Baths { get; } = new([.. Rows().Select(r => r.Split(' ')).Select(r =>
+        new BathRule(Enum.Parse<BathKind>(r[0]), r[1], r[2] == "never", r.Length > 3 ? double.Parse(r[3], System.Globalization.CultureInfo.InvariantCulture)
+        : null, $"{r[1]} in {r[0]}"))]);
 
     private static IEnumerable<string> Rows() =>
     [
-        "Chelating bare_cast_iron ok", "Chelating malleable_iron ok", "Chelating hardened_edge_steel ok 48", "Chelating spring_steel ok 24", "Chelating brass ok 2", "Chelating japanning ok 12", "Chelating enamel_paint ok 8", "Chelating nickel_plate ok 6", "Chelating etched_mark ok 4", "Chelating wood never", "Chelating zinc_or_cadmium_plate never", "Citric zinc_or_cadmium_plate never", "Acetic zinc_or_cadmium_plate never", "Electrolysis zinc_or_cadmium_plate never", "Chelating leather never",
-        "Citric bare_cast_iron ok 14", "Citric malleable_iron ok 14", "Citric hardened_edge_steel ok 6", "Citric spring_steel never", "Citric brass ok 0.25", "Citric japanning ok 2", "Citric enamel_paint ok 2", "Citric nickel_plate ok 1", "Citric etched_mark never", "Citric wood never", "Citric leather never",
-        "Acetic bare_cast_iron ok 20", "Acetic malleable_iron ok 20", "Acetic hardened_edge_steel ok 8", "Acetic spring_steel never", "Acetic brass ok 0.25", "Acetic japanning ok 2", "Acetic enamel_paint ok 2", "Acetic nickel_plate ok 1", "Acetic etched_mark never", "Acetic wood never", "Acetic leather never",
-        "Electrolysis bare_cast_iron ok", "Electrolysis malleable_iron ok", "Electrolysis hardened_edge_steel ok 4", "Electrolysis spring_steel never", "Electrolysis brass never", "Electrolysis japanning never", "Electrolysis enamel_paint never", "Electrolysis nickel_plate ok 0.5", "Electrolysis etched_mark ok 1", "Electrolysis wood never", "Electrolysis leather never",
+        "Chelating bare_cast_iron ok", "Chelating malleable_iron ok", "Chelating hardened_edge_steel ok 48", "Chelating spring_steel ok 24",
+            "Chelating brass ok 2", "Chelating japanning ok 12", "Chelating enamel_paint ok 8", "Chelating nickel_plate ok 6", "Chelating etched_mark ok 4",
+            "Chelating wood never", "Chelating zinc_or_cadmium_plate never", "Citric zinc_or_cadmium_plate never", "Acetic zinc_or_cadmium_plate never",
+            "Electrolysis zinc_or_cadmium_plate never", "Chelating leather never",
+        "Citric bare_cast_iron ok 14", "Citric malleable_iron ok 14", "Citric hardened_edge_steel ok 6", "Citric spring_steel never", "Citric brass ok 0.25",
+            "Citric japanning ok 2", "Citric enamel_paint ok 2", "Citric nickel_plate ok 1", "Citric etched_mark never", "Citric wood never",
+            "Citric leather never",
+        "Acetic bare_cast_iron ok 20", "Acetic malleable_iron ok 20", "Acetic hardened_edge_steel ok 8", "Acetic spring_steel never", "Acetic brass ok 0.25",
+            "Acetic japanning ok 2", "Acetic enamel_paint ok 2", "Acetic nickel_plate ok 1", "Acetic etched_mark never", "Acetic wood never",
+            "Acetic leather never",
+        "Electrolysis bare_cast_iron ok", "Electrolysis malleable_iron ok", "Electrolysis hardened_edge_steel ok 4", "Electrolysis spring_steel never",
+            "Electrolysis brass never", "Electrolysis japanning never", "Electrolysis enamel_paint never", "Electrolysis nickel_plate ok 0.5",
+            "Electrolysis etched_mark ok 1", "Electrolysis wood never", "Electrolysis leather never",
     ];
 
-    public static Finding F(string part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity, OnOrder = ordered };
+    public static Finding F(string part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity,
+        OnOrder = ordered };
 
-    public static PlanQuestion Ask(string kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings, Baths) { TemperatureC = 16, RelativeHumidityPercent = 60 };
+    public static PlanQuestion Ask(string kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings,
+        Baths) { TemperatureC = 16, RelativeHumidityPercent = 60 };
 
     /// <summary>The question a tag asks.</summary>
     public static PlanQuestion For(Tag tag) => new(tag.Tool(), tag.Aim ?? AimKind.Work, tag.Standing(), Baths)
     {
-        LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements, Tried = tag.Tried, TemperatureC = 18, RelativeHumidityPercent = 55,
+        LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements, Tried = tag.Tried, TemperatureC = 18,
+        RelativeHumidityPercent = 55,
     };
 
     public static PlanQuestion Ask(AimKind aim, params Finding[] findings) => Ask("metal-bench-plane", aim, findings) with { LengthMm = 245 };
 
     public static Finding[] Rusty { get; } =
     [
-        F("body", FindingKind.Rust, 3), F("frog", FindingKind.Rust, 2), F("iron", FindingKind.Rust, 2), F("iron", FindingKind.Pitting, 3), F("iron", FindingKind.EdgeDamage, 2), F("cap_iron", FindingKind.Rust, 2),
+        F("body", FindingKind.Rust, 3), F("frog", FindingKind.Rust, 2), F("iron", FindingKind.Rust, 2), F("iron", FindingKind.Pitting, 3),
+            F("iron", FindingKind.EdgeDamage, 2), F("cap_iron", FindingKind.Rust, 2),
         F("body", FindingKind.CoatingLoss, 3), F("tote", FindingKind.Crack, 2), F("knob", FindingKind.Looseness, 2), F("adjuster", FindingKind.Seizure, 2),
     ];
 
@@ -51,12 +66,17 @@ internal static class Asking
             (finding.OnOrder, finding.FromEdgeMm) = (random.Next(3) == 0, random.Next(2) == 0 ? random.Next(1, 12) : null);
             return finding;
         }).GroupBy(f => (f.Part, f.Kind)).Select(g => g.First())];
-        Dictionary<string, string> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c => c.Ways[random.Next(c.Ways.Count)].Id);
+        Dictionary<string, string> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c =>
+            c.Ways[random.Next(c.Ways.Count)].Id);
         return new PlanQuestion(kind, (AimKind)random.Next(4), findings, Baths)
         {
-            TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90), LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
-            Lacking = random.Next(4) == 0 ? new HashSet<string> { "shop oven", "bench grinder", "blast cabinet" } : new HashSet<string>(), Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null }, Odd = random.Next(5) == 0 ? new HashSet<string> { "wedge" } : new HashSet<string>(), Dress = "blue",
-            Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? "body", Kind = "edge_to_hard_end", Value = random.Next(3, 40) }] : Array.Empty<Measurement>()],
+            TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90),
+            LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
+            Lacking = random.Next(4) == 0 ? new HashSet<string> { "shop oven", "bench grinder", "blast cabinet" } : new HashSet<string>(),
+            Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null },
+            Odd = random.Next(5) == 0 ? new HashSet<string> { "wedge" } : new HashSet<string>(), Dress = "blue",
+            Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? "body", Kind = "edge_to_hard_end",
+                Value = random.Next(3, 40) }] : Array.Empty<Measurement>()],
         };
     }
 }

@@ -143,7 +143,9 @@ public sealed class GateTests
         for (int i = 0; i < 1500; i++)
         {
             PlanQuestion question = Asking.Random(random);
-            var tag = new Tag { Kind = question.Tool.Id, LengthMm = question.LengthMm, Purpose = (Core.Soles.SolePurpose)random.Next(6), Findings = [.. question.Findings], Ways = [.. question.TagWays.Select(w => $"{w.Key}={w.Value}")], Measurements = [.. question.Measurements, new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? "body", Kind = "out_of_square", Value = 1.2 }] };
+            var tag = new Tag { Kind = question.Tool.Id, LengthMm = question.LengthMm, Purpose = (Core.Soles.SolePurpose)random.Next(6),
+                Findings = [.. question.Findings], Ways = [.. question.TagWays.Select(w => $"{w.Key}={w.Value}")], Measurements = [.. question.Measurements,
+                new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? "body", Kind = "out_of_square", Value = 1.2 }] };
             foreach (StepGauge link in Planner.Plan(question).SelectMany(s => StepGauges.For(tag, s, 15, 60)))
             {
                 links++;
@@ -151,9 +153,11 @@ public sealed class GateTests
                 var input = new System.Text.Json.Nodes.JsonObject();
                 foreach ((string name, string value) in link.Values)
                 {
-                    input[name] = bool.TryParse(value, out bool yes) ? yes : double.TryParse(value, System.Globalization.CultureInfo.InvariantCulture, out double number) ? number == Math.Floor(number) ? (int)number : number : value;
+                    input[name] = bool.TryParse(value, out bool yes) ? yes : double.TryParse(value, System.Globalization.CultureInfo.InvariantCulture,
+                        out double number) ? number == Math.Floor(number) ? (int)number : number : value;
                 }
-                Should.NotThrow(() => GaugeCatalogue.Run(link.Gauge, System.Text.Json.JsonSerializer.SerializeToElement(input), new GaugeContext(Assumptions.Standard, null!)), link.Address);
+                Should.NotThrow(() => GaugeCatalogue.Run(link.Gauge, System.Text.Json.JsonSerializer.SerializeToElement(input),
+                    new GaugeContext(Assumptions.Standard, null!)), link.Address);
                 link.Address.ShouldStartWith($"/gauges/{link.Gauge.File}/{link.Gauge.Calculation}");
             }
         }
@@ -164,7 +168,8 @@ public sealed class GateTests
     [Fact]
     public void Coats_wait_longer_in_the_cold_and_the_damp()
     {
-        Drying warm = Drying.Enamel(Assumptions.Standard).In(20, 50), cold = Drying.Enamel(Assumptions.Standard).In(10, 50), damp = Drying.Enamel(Assumptions.Standard).In(20, 80);
+        Drying warm = Drying.Enamel(Assumptions.Standard).In(20, 50), cold = Drying.Enamel(Assumptions.Standard).In(10, 50),
+            damp = Drying.Enamel(Assumptions.Standard).In(20, 80);
         (warm.RecoatFromMin, warm.RecoatUntilMin, warm.CureMin).ShouldBe((240, 1440, 2880));
         (cold.RecoatFromMin, cold.RecoatUntilMin, cold.CureMin).ShouldBe((480, 2880, 5760));
         damp.RecoatFromMin.ShouldBe(312);

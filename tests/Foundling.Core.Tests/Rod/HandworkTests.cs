@@ -86,7 +86,9 @@ public sealed class HandworkTests
     {
         PlanQuestion question = Asking.Random(new Random(seed));
         IReadOnlyList<PlanStep> plan = Planner.Plan(question);
-        MoveResult moved = Handwork.Move(plan, plan[from % plan.Count].Key, plan[to % plan.Count].Key is var behind && plan[from % plan.Count].Block is string b && plan[to % plan.Count].Block == b ? "" : behind == plan[from % plan.Count].Key ? "" : behind, question);
+        MoveResult moved = Handwork.Move(plan, plan[from % plan.Count].Key, plan[to % plan.Count].Key is var behind
+            && plan[from % plan.Count].Block is string b && plan[to % plan.Count].Block == b ? "" : behind == plan[from % plan.Count].Key ? "" : behind,
+            question);
         IReadOnlyList<PlanStep> after = moved.Forbidden is null ? Handwork.Replan(moved.Steps, question) : moved.Steps;
         RandomPlanTests.Check([.. after], question);
     }, iter: 300, seed: "0N0XIzNsQ0O2");
@@ -145,7 +147,8 @@ public sealed class HandworkTests
         List<PlanStep> plan = [.. Handwork.Add(Made(), "My own", Stage.Wood, 5, null, "wood-clean")];
         Handwork.Stale(plan, Question).ShouldBeNull();
         plan[0].State = StepState.Done;
-        (IReadOnlyList<string> comes, IReadOnlyList<string> goes) = Handwork.Stale(plan, Question with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F("lever_cap", FindingKind.Packed, 2)] })!.Value;
+        (IReadOnlyList<string> comes, IReadOnlyList<string> goes) = Handwork.Stale(plan, Question
+            with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F("lever_cap", FindingKind.Packed, 2)] })!.Value;
         comes.ShouldBe(["Pick out what is packed in lever cap"]);
         goes.ShouldBe(["Penetrating oil on depth adjuster", "Clamp depth adjuster in soft wood and turn"], ignoreOrder: true);
     }

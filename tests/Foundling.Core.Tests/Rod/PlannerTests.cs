@@ -14,7 +14,8 @@ public sealed class PlannerTests
         IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Work, Rusty));
         plan.Count.ShouldBeGreaterThanOrEqualTo(25);
         plan.Select(s => s.Rule).Distinct().Count().ShouldBeGreaterThanOrEqualTo(25);
-        string[] order = ["photos", "try-as-found", "note-settings", "free-oil", "apart", "roll-call", "wash", "look-again", "soak", "soak-lift", "soak-oil", "wood-glue", "overspill", "frog-seat", "edge-back", "cap-fit", "assemble", "tension", "sole-lap", "final-hone", "protect", "prove", "next-look"];
+        string[] order = ["photos", "try-as-found", "note-settings", "free-oil", "apart", "roll-call", "wash", "look-again", "soak", "soak-lift", "soak-oil",
+            "wood-glue", "overspill", "frog-seat", "edge-back", "cap-fit", "assemble", "tension", "sole-lap", "final-hone", "protect", "prove", "next-look"];
         order.Select(k => At(plan, k)).ShouldBe(order.Select(k => At(plan, k)).Order());
         order.ShouldAllBe(k => At(plan, k) >= 0);
     }
@@ -87,8 +88,10 @@ public sealed class PlannerTests
     {
         List<LogEntry> log =
         [
-            new() { Kind = LogKind.Started, Step = "a" }, new() { Kind = LogKind.Stopped, Step = "a", Minutes = 20 }, new() { Kind = LogKind.Correction, Step = "a", Minutes = -5 },
-            new() { Kind = LogKind.Stopped, Step = "b", Minutes = 3 }, new() { Kind = LogKind.Correction, Step = "b", Minutes = -9 }, new() { Kind = LogKind.Correction, Minutes = 4 }, new() { Kind = LogKind.Note, Minutes = 99 },
+            new() { Kind = LogKind.Started, Step = "a" }, new() { Kind = LogKind.Stopped, Step = "a", Minutes = 20 }, new() { Kind = LogKind.Correction,
+                Step = "a", Minutes = -5 },
+            new() { Kind = LogKind.Stopped, Step = "b", Minutes = 3 }, new() { Kind = LogKind.Correction, Step = "b", Minutes = -9 },
+                new() { Kind = LogKind.Correction, Minutes = 4 }, new() { Kind = LogKind.Note, Minutes = 99 },
         ];
         Core.Log.LogTotals.Of(log).ByStep.ShouldBe(new Dictionary<string, double> { ["a"] = 15, ["b"] = 0 }, ignoreOrder: true);
         Core.Log.LogTotals.Of(log).All.ShouldBe(19);

@@ -34,7 +34,8 @@ public sealed class RandomPlanTests
             {
                 foreach (bool rusty in new[] { false, true })
                 {
-                    Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(k => k is not FindingKind.Missing).Select(k => Asking.F(p.Id, k, 3)))] : [];
+                    Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(k => k is not FindingKind.Missing).Select(k =>
+                        Asking.F(p.Id, k, 3)))] : [];
                     PlanQuestion question = Asking.Ask(kind.Id, aim, findings);
                     IReadOnlyList<PlanStep> plan = Planner.Plan(question);
                     Check(plan, question);
@@ -53,7 +54,8 @@ public sealed class RandomPlanTests
         for (int i = 0; i < plan.Count; i++)
         {
             PlanStep step = plan[i];
-            if (!(step.Reason.Length > 10 && step.FinishTest.Length > 5 && step.LikelyMin > 0 && step.Title.Length > 5 && step.LowMin <= step.LikelyMin && step.LikelyMin <= step.HighMin))
+            if (!(step.Reason.Length > 10 && step.FinishTest.Length > 5 && step.LikelyMin > 0 && step.Title.Length > 5 && step.LowMin <= step.LikelyMin
+                && step.LikelyMin <= step.HighMin))
             {
                 Assert.Fail($"{Where(step)} lacks its reason, its minutes or its finish test.");
             }
@@ -64,7 +66,8 @@ public sealed class RandomPlanTests
                     Assert.Fail($"{Where(step)} comes before {plan[j].Key}, but {broken.Why}.");
                 }
             }
-            Assert.True(step.Materials.TrueForAll(m => Supplies.Find(Need.Parse(m).Item) is not null), $"{Where(step)} needs something the supplies do not name.");
+            Assert.True(step.Materials.TrueForAll(m => Supplies.Find(Need.Parse(m).Item) is not null),
+                $"{Where(step)} needs something the supplies do not name.");
             Assert.True(Cautions.Of(step.Caution).All(Cautions.All.Contains), $"{Where(step)} names a caution that is none.");
             Assert.True(step.Parts.TrueForAll(p => question.Tool.Part(p) is not null), $"{Where(step)} speaks of a part the tool never had.");
         }
@@ -135,7 +138,8 @@ public sealed class RandomPlanTests
     {
         if (plan.FirstOrDefault(s => s.Key == "sole-lap") is { } lap)
         {
-            (plan.First(s => s.Key == "assemble").Order < lap.Order && plan.First(s => s.Key == "tension").Order < lap.Order).ShouldBeTrue("the last lapping is done assembled and under tension");
+            (plan.First(s => s.Key == "assemble").Order < lap.Order && plan.First(s => s.Key == "tension").Order < lap.Order)
+                .ShouldBeTrue("the last lapping is done assembled and under tension");
         }
     }
 

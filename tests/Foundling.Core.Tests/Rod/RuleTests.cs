@@ -167,7 +167,8 @@ public sealed class RuleTests
     {
         string[] words = tool.Split(' ');
         string[] set = [.. words.Where(w => w.Contains('='))];
-        return Asking.Ask(words[0], Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w => Asking.F(w[0], Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), w.Length > 3))]) with
+        return Asking.Ask(words[0], Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
+            Asking.F(w[0], Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), w.Length > 3))]) with
         {
             TagWays = Choices.Read(set), Odd = set.Where(s => s.StartsWith("odd=", StringComparison.Ordinal)).Select(s => s[4..]).ToHashSet(),
         };
@@ -196,7 +197,8 @@ public sealed class RuleTests
         Planner.Rules.Select(r => r.Name).Order(StringComparer.Ordinal).ShouldBe(Examples.Select(e => e[0]).Order(StringComparer.Ordinal));
         Planner.Rules.ShouldAllBe(r => r.Why.Length > 15 && r.When.Count > 0);
         // Only what holds for every tool has nothing it is silent about.
-        Examples.Where(e => e[3].Length == 0).Select(e => e[0]).ShouldBe(["pictures as found", "settings as found", "dust", "look again when clean", "protect", "pictures after", "next look"], ignoreOrder: true);
+        Examples.Where(e => e[3].Length == 0).Select(e => e[0]).ShouldBe(["pictures as found", "settings as found", "dust", "look again when clean", "protect",
+            "pictures after", "next look"], ignoreOrder: true);
     }
 
     [Fact]

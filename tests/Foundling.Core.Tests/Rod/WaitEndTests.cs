@@ -40,8 +40,11 @@ public sealed class WaitEndTests
     [Fact]
     public void The_bench_offers_what_nothing_holds_up()
     {
-        Tag Of(int number, DateOnly? promised, params Wait[] waits) => new() { Number = number, PromisedOn = promised, Waits = [.. waits], Steps = [new PlanStep("a", Stage.Wash, "", 1, 1, 1) { State = StepState.Done }, new PlanStep("b", Stage.Wash, "", 1, 1, 1) { WaitsFor = "a screw" }, new PlanStep("c", Stage.Wash, "", 1, 1, 1)] };
-        Tag[] tags = [Of(4, null), Of(3, null, Standing("next-look", 2000, null)), Of(2, null, Standing("soak", 2, 9)), Of(1, null, Standing("coat-1", 2, 24)), Of(9, new DateOnly(2026, 3, 5))];
+        Tag Of(int number, DateOnly? promised, params Wait[] waits) => new() { Number = number, PromisedOn = promised, Waits = [.. waits],
+            Steps = [new PlanStep("a", Stage.Wash, "", 1, 1, 1) { State = StepState.Done }, new PlanStep("b", Stage.Wash, "", 1, 1,
+            1) { WaitsFor = "a screw" }, new PlanStep("c", Stage.Wash, "", 1, 1, 1)] };
+        Tag[] tags = [Of(4, null), Of(3, null, Standing("next-look", 2000, null)), Of(2, null, Standing("soak", 2, 9)), Of(1, null, Standing("coat-1", 2, 24)),
+            Of(9, new DateOnly(2026, 3, 5))];
         Bench.Ready(tags, Noon).Select(j => (j.Tag.Number, j.Step.Key)).ShouldBe([(9, "c"), (3, "c"), (4, "c")]);
         Bench.Ready(tags, Noon.AddHours(3)).Select(j => j.Tag.Number).ShouldBe([9, 1, 3, 4], "the next coat may go on now; the bath still waits to be emptied");
     }

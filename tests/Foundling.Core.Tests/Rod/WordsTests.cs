@@ -14,8 +14,10 @@ public sealed class WordsTests
 
     private static IEnumerable<(ToolKind Kind, AimKind Aim, PlanStep Step)> Plans(ToolKind kind, AimKind aim, int degree)
     {
-        PlanQuestion q = Asking.Ask(kind.Id, aim, [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(f => f != FindingKind.Missing).Select(f => Asking.F(p.Id, f, degree)))]) with { Dress = "blue" };
-        IEnumerable<PlanQuestion> all = Choices.All.Where(c => c.Asked(q)).SelectMany(c => c.Ways.Where(w => w.Blocked(q) is null).Select(w => q.With(c.Id, w.Id))).Prepend(q);
+        PlanQuestion q = Asking.Ask(kind.Id, aim, [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(f => f != FindingKind.Missing).Select(f =>
+            Asking.F(p.Id, f, degree)))]) with { Dress = "blue" };
+        IEnumerable<PlanQuestion> all = Choices.All.Where(c => c.Asked(q)).SelectMany(c =>
+            c.Ways.Where(w => w.Blocked(q) is null).Select(w => q.With(c.Id, w.Id))).Prepend(q);
         return all.SelectMany(Planner.Plan).DistinctBy(s => (s.Title, s.How, s.Reason, s.FinishTest)).Select(s => (kind, aim, s));
     }
 
@@ -43,9 +45,12 @@ public sealed class WordsTests
     {
         (string Word, Func<ToolKind, bool> Has)[] owned =
         [
-            ("casting", k => k.Parts.Any(p => p.Material == Material.CastIron)), ("machining lines", k => k.Parts.Any(p => p.Material == Material.CastIron)), ("Wood swells", k => k.Parts.Any(p => p.Material == Material.Wood)),
-            ("brass turns pink", k => k.Parts.Any(p => p.Material == Material.Brass)), ("on a chisel", k => k.Id == "chisel"), ("planed", k => k.Family == Family.Plane), ("Every thread", k => k.Parts.Any(p => p.IsFastener || p.Joint == Joint.LockTab || p.Id == "chuck")),
-            ("left the works baked", k => k.Parts.Any(p => p.Finish == PartFinish.Japanned)), ("lever cap", k => k.Part("lever_cap") is not null), ("lateral lever", k => k.Part("lateral_lever") is not null), ("Every screw", k => k.Parts.Any(p => p.IsFastener)),
+            ("casting", k => k.Parts.Any(p => p.Material == Material.CastIron)), ("machining lines", k => k.Parts.Any(p => p.Material == Material.CastIron)),
+                ("Wood swells", k => k.Parts.Any(p => p.Material == Material.Wood)),
+            ("brass turns pink", k => k.Parts.Any(p => p.Material == Material.Brass)), ("on a chisel", k => k.Id == "chisel"),
+                ("planed", k => k.Family == Family.Plane), ("Every thread", k => k.Parts.Any(p => p.IsFastener || p.Joint == Joint.LockTab || p.Id == "chuck")),
+            ("left the works baked", k => k.Parts.Any(p => p.Finish == PartFinish.Japanned)), ("lever cap", k => k.Part("lever_cap") is not null),
+                ("lateral lever", k => k.Part("lateral_lever") is not null), ("Every screw", k => k.Parts.Any(p => p.IsFastener)),
         ];
         foreach ((ToolKind kind, PlanStep step, string text) in Sentences())
         {
@@ -62,7 +67,8 @@ public sealed class WordsTests
         foreach ((ToolKind kind, _, PlanStep step) in Steps.Value)
         {
             string where = $"{kind.Id} {step.Key}: {step.Title} / {step.How}";
-            (step.Title.StartsWith("Brighten", StringComparison.Ordinal) == step.How.StartsWith("Polish", StringComparison.Ordinal) || step.Key != "brass").ShouldBeTrue(where);
+            (step.Title.StartsWith("Brighten", StringComparison.Ordinal) == step.How.StartsWith("Polish", StringComparison.Ordinal)
+                || step.Key != "brass").ShouldBeTrue(where);
             (step.Title.Contains(" and ", StringComparison.Ordinal) && step.Title.Contains(" is loose", StringComparison.Ordinal)).ShouldBeFalse(where);
             step.Title.ShouldNotContain("nothing", customMessage: where);
         }
@@ -75,7 +81,8 @@ public sealed class WordsTests
         {
             foreach (AimKind aim in Enum.GetValues<AimKind>())
             {
-                PlanQuestion q = Asking.Ask(kind.Id, aim, [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(f => f is FindingKind.Rust or FindingKind.CoatingLoss or FindingKind.EdgeDamage).Select(f => Asking.F(p.Id, f, 2)))]);
+                PlanQuestion q = Asking.Ask(kind.Id, aim, [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(f =>
+                    f is FindingKind.Rust or FindingKind.CoatingLoss or FindingKind.EdgeDamage).Select(f => Asking.F(p.Id, f, 2)))]);
                 foreach (Choice choice in Choices.All.Where(c => c.Asked(q)))
                 {
                     choice.Find(choice.Advice(q).Way).Blocked(q).ShouldBeNull($"{kind.Id} {aim} {choice.Id}");

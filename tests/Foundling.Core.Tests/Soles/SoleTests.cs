@@ -36,10 +36,12 @@ public sealed class SoleTests
     [Fact]
     public void How_it_lies_on_the_bench_changes_nothing() => HowItLies(100, null);
 
-    private static void HowItLies(int times, string? seed) => Gen.Select(Readings, Gen.Double[-0.01, 0.01], Gen.Double[-0.01, 0.01], Gen.Double[-5, 5]).Sample((points, b, c, a) =>
+    private static void HowItLies(int times, string? seed) => Gen.Select(Readings, Gen.Double[-0.01, 0.01], Gen.Double[-0.01, 0.01],
+        Gen.Double[-5, 5]).Sample((points, b, c, a) =>
     {
         GridSurveyResult level = GridSurvey.Read(new GridSurveyInput(245, 60, points, 80));
-        GridSurveyResult tilted = GridSurvey.Read(new GridSurveyInput(245, 60, points.ConvertAll(p => new[] { p[0], p[1], p[2] + a + (b * p[0]) + (c * p[1]) }), 80));
+        GridSurveyResult tilted = GridSurvey.Read(new GridSurveyInput(245, 60, points.ConvertAll(p =>
+            new[] { p[0], p[1], p[2] + a + (b * p[0]) + (c * p[1]) }), 80));
         tilted.FlatnessLsqMm.ShouldBe(level.FlatnessLsqMm, 1e-8);
         tilted.FlatnessMinimumZoneMm.ShouldBe(level.FlatnessMinimumZoneMm, 1e-7);
         (tilted.LengthwiseBowMm ?? 0).ShouldBe(level.LengthwiseBowMm ?? 0, 1e-6);
@@ -67,7 +69,8 @@ public sealed class SoleTests
     public void Thousands_of_readings_give_the_same_zone_as_the_few_that_stick_out()
     {
         var random = new Random(5);
-        List<double[]> points = [.. Enumerable.Range(0, 10_000).Select(_ => new[] { random.NextDouble() * 245, random.NextDouble() * 60, (random.NextDouble() - 0.5) * 0.1 })];
+        List<double[]> points = [.. Enumerable.Range(0, 10_000).Select(_ => new[] { random.NextDouble() * 245, random.NextDouble() * 60,
+            (random.NextDouble() - 0.5) * 0.1 })];
         (Plane plane, double height) = Planes.MinimumZone(points);
         points.Max(p => Math.Abs(p[2] - plane.At(p[0], p[1]))).ShouldBe(height / 2, 1e-9);
         foreach ((double b, double c) in new[] { (1e-5, 0), (-1e-5, 0), (0, 4e-5), (0, -4e-5), (1e-5, 4e-5), (-1e-5, 3e-5) })
@@ -98,10 +101,13 @@ public sealed class SoleTests
             int[] at = [.. along];
             double[] z = [.. at.Select(i => Z(stations[$"s{i}"][0], stations[$"s{i}"][1]))];
             double top = z.Max() + 0.01;
-            return new FeelerLine(name, [.. at.Select((i, k) => new[] { System.Text.Json.JsonSerializer.SerializeToElement($"s{i}"), System.Text.Json.JsonSerializer.SerializeToElement(top - z[k]) })]);
+            return new FeelerLine(name, [.. at.Select((i, k) => new[] { System.Text.Json.JsonSerializer.SerializeToElement($"s{i}"),
+                System.Text.Json.JsonSerializer.SerializeToElement(top - z[k]) })]);
         }
-        FeelerLine[] lines = [.. Enumerable.Range(0, 20).Select(r => Line($"along {r}", Enumerable.Range(0, 20).Select(c => (r * 20) + c))), .. Enumerable.Range(0, 3).Select(c => Line($"across {c}", Enumerable.Range(0, 20).Select(r => (r * 20) + (c * 9)))),
-            Line("diagonal", Enumerable.Range(0, 20).Select(i => (i * 20) + i)), Line("other diagonal", Enumerable.Range(0, 20).Select(i => (i * 20) + 19 - i))];
+        FeelerLine[] lines = [.. Enumerable.Range(0, 20).Select(r => Line($"along {r}", Enumerable.Range(0, 20).Select(c => (r * 20) + c))),
+            .. Enumerable.Range(0, 3).Select(c => Line($"across {c}", Enumerable.Range(0, 20).Select(r => (r * 20) + (c * 9)))),
+            Line("diagonal", Enumerable.Range(0, 20).Select(i => (i * 20) + i)), Line("other diagonal",
+                Enumerable.Range(0, 20).Select(i => (i * 20) + 19 - i))];
         LineSurveyResult r = LineSurvey.Solve(new LineSurveyInput(stations, lines));
         Plane plane = Planes.LeastSquares([.. stations.Values.Select(s => new[] { s[0], s[1], Z(s[0], s[1]) })]);
         foreach ((string name, double[] s) in stations)
@@ -155,7 +161,8 @@ public sealed class SoleTests
     [InlineData(0, 0.03, -0.05)]
     public void Lapping_keeps_force_and_metal_in_balance(double bow, double cross, double twist)
     {
-        LappingResult r = Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(bow, cross, twist), MouthFrontMm: 80, ReportAfterStrokes: [50, 300], MaxStrokes: 1500));
+        LappingResult r = Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(bow, cross, twist), MouthFrontMm: 80, ReportAfterStrokes: [50, 300],
+            MaxStrokes: 1500));
         r.WorstForceError.ShouldBeLessThan(0.001);
         r.Snapshots.Count.ShouldBe(2);
         r.Snapshots[1].CleanedFraction.ShouldBeGreaterThanOrEqualTo(r.Snapshots[0].CleanedFraction);
@@ -164,11 +171,13 @@ public sealed class SoleTests
 
     [Fact]
     public void Pressing_outside_the_sole_is_refused() =>
-        Should.Throw<InputException>(() => Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(), ForceXMm: 300))).ErrorKey.ShouldBe("force_outside_sole");
+        Should.Throw<InputException>(() => Lapping.Simulate(new LappingInput(245, 60, "P80", new SoleShape(), ForceXMm: 300)))
+            .ErrorKey.ShouldBe("force_outside_sole");
 
     [Fact]
     public void A_reading_off_the_sole_is_told() =>
-        Should.Throw<InputException>(() => GridSurvey.Read(new GridSurveyInput(245, 60, [[0, 0, 0], [300, 10, 0], [10, 50, 0]]))).ErrorKey.ShouldBe("reading_off_the_sole");
+        Should.Throw<InputException>(() => GridSurvey.Read(new GridSurveyInput(245, 60, [[0, 0, 0], [300, 10, 0], [10, 50, 0]])))
+            .ErrorKey.ShouldBe("reading_off_the_sole");
 
     [Fact]
     public void Few_readings_give_flatness_without_a_shape()

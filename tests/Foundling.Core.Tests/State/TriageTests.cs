@@ -8,7 +8,8 @@ namespace Foundling.Core.Tests.State;
 /// <summary>What stops a restoration, what is doubtful, what is only work; looks of several rounds; measurements.</summary>
 public sealed class TriageTests
 {
-    private static Finding Found(string part, FindingKind kind, int degree, string place = "") => new() { Id = Guid.NewGuid(), Part = part, Kind = kind, Severity = degree, Place = place };
+    private static Finding Found(string part, FindingKind kind, int degree, string place = "") => new() { Id = Guid.NewGuid(), Part = part, Kind = kind,
+        Severity = degree, Place = place };
 
     private static TriageResult Weigh(string kind, params Finding[] findings) => Triage.Weigh(ToolCatalogue.Kind(kind), findings);
 
@@ -76,7 +77,8 @@ public sealed class TriageTests
                 {
                     foreach (string place in PartGroups.Places(kind, part).Append(""))
                     {
-                        int[] weight = [.. Enumerable.Range(0, 5).Select(d => Weigh(kind.Id, Found(part.Id, found, d, place))).Select(t => t.Stoppers.Count > 0 ? 3 : t.Doubts.Count > 0 ? 2 : t.Work.Count)];
+                        int[] weight = [.. Enumerable.Range(0, 5).Select(d => Weigh(kind.Id, Found(part.Id, found, d, place))).Select(t => t.Stoppers.Count > 0
+                            ? 3 : t.Doubts.Count > 0 ? 2 : t.Work.Count)];
                         weight.SequenceEqual(weight.Order()).ShouldBeTrue($"{kind.Id} {part.Id} {found} {place}: {string.Join(' ', weight)}");
                     }
                 }
@@ -99,7 +101,8 @@ public sealed class TriageTests
     public void Groups_hold_parts_of_their_sort()
     {
         ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
-        PartGroups.Of(plane).Single(g => g.Id == "*screws").Parts.Select(p => p.Id).ShouldBe(["frog_screws", "lever_cap_screw", "cap_iron_screw", "tote_bolt", "tote_toe_screw", "knob_bolt", "yoke_pin"]);
+        PartGroups.Of(plane).Single(g => g.Id == "*screws").Parts.Select(p =>
+            p.Id).ShouldBe(["frog_screws", "lever_cap_screw", "cap_iron_screw", "tote_bolt", "tote_toe_screw", "knob_bolt", "yoke_pin"]);
         foreach (ToolKind kind in ToolCatalogue.Kinds)
         {
             PartGroups.Of(kind).ShouldAllBe(g => g.Parts.Count > 1 && kind.Part(g.Id) == null);
@@ -126,7 +129,8 @@ public sealed class TriageTests
         tag.Measurements.Add(new Measurement { Part = "iron", Kind = "thickness", Value = 2.05 });
         tag.Measured("iron", "thickness")!.Value.ShouldBe(2.05);
         tag.Measured("iron", "length").ShouldBeNull();
-        double[] closeness = [.. new[] { Instrument.Eye, Instrument.Rule, Instrument.Caliper, Instrument.Feeler, Instrument.Indicator }.Select(i => MeasureKinds.UncertaintyMm(i, Assumptions.Standard))];
+        double[] closeness = [.. new[] { Instrument.Eye, Instrument.Rule, Instrument.Caliper, Instrument.Feeler, Instrument.Indicator }.Select(i =>
+            MeasureKinds.UncertaintyMm(i, Assumptions.Standard))];
         closeness.ShouldBe(closeness.OrderDescending());
     }
 }

@@ -48,11 +48,13 @@ public sealed class DrawingTests
         {
             ToolKind tool = ToolCatalogue.Kind(kind);
             double length = tool.NominalLengthMm * longer;
-            Profile nominal = Profile.Of(kind), fitted = Profile.Fitted(kind, new FitMeasures(length, mouth * length, wide * 45, null, kind.Contains("saw", StringComparison.Ordinal) ? 3 + (wide * 7) : null));
+            Profile nominal = Profile.Of(kind), fitted = Profile.Fitted(kind, new FitMeasures(length, mouth * length, wide * 45, null,
+                kind.Contains("saw", StringComparison.Ordinal) ? 3 + (wide * 7) : null));
             foreach ((DrawnPart part, DrawnPart before) in fitted.Parts.Zip(nominal.Parts))
             {
                 (Spot low, Spot high) = Exploded.BoxOf(part);
-                (low.X > 1 && low.Y > 1 && high.X < fitted.Width - 1 && high.Y < fitted.Height - 1).ShouldBeTrue($"{part.Part} leaves the sheet at {length:0} mm: {low} {high} of {fitted.Width:0} x {fitted.Height:0}");
+                (low.X > 1 && low.Y > 1 && high.X < fitted.Width - 1 && high.Y < fitted.Height - 1)
+                    .ShouldBeTrue($"{part.Part} leaves the sheet at {length:0} mm: {low} {high} of {fitted.Width:0} x {fitted.Height:0}");
                 part.Spots.Count.ShouldBe(before.Spots.Count);
                 (part.Anchor.X > 0 && part.Anchor.X < fitted.Width && part.Anchor.Y > 0 && part.Anchor.Y < fitted.Height).ShouldBeTrue(part.Part);
             }
@@ -84,7 +86,8 @@ public sealed class DrawingTests
     [Fact]
     public void A_longer_saw_has_more_teeth_not_longer_ones()
     {
-        int Teeth(double length, double? points) => Profile.Fitted("hand-saw", new FitMeasures(length, PointsPerInch: points)).Parts.First(p => p.Part == "plate").Shapes[0].Path.Corners().Count(c => Math.Abs(c.Y - 188.49) < 0.1);
+        int Teeth(double length, double? points) => Profile.Fitted("hand-saw", new FitMeasures(length, PointsPerInch: points)).Parts.First(p =>
+            p.Part == "plate").Shapes[0].Path.Corners().Count(c => Math.Abs(c.Y - 188.49) < 0.1);
         int nominal = Profile.Of("hand-saw").Parts.First(p => p.Part == "plate").Shapes[0].Path.Corners().Count(c => Math.Abs(c.Y - 188.49) < 0.1);
         nominal.ShouldBeInRange(150, 158);
         Teeth(711, null).ShouldBeInRange((int)(nominal * 711 / 660.0) - 2, (int)(nominal * 711 / 660.0) + 3);
@@ -95,7 +98,8 @@ public sealed class DrawingTests
     [Fact]
     public void A_wide_chisel_keeps_its_neck_and_a_worn_one_its_handle()
     {
-        Profile nominal = Profile.Of("chisel"), wide = Profile.Fitted("chisel", new FitMeasures(284, WidthMm: 50.8)), worn = Profile.Fitted("chisel", new FitMeasures(234, BladeMm: 58));
+        Profile nominal = Profile.Of("chisel"), wide = Profile.Fitted("chisel", new FitMeasures(284, WidthMm: 50.8)), worn = Profile.Fitted("chisel",
+            new FitMeasures(234, BladeMm: 58));
         double Down(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part == part)) is var (low, high) ? high.Y - low.Y : 0;
         double Along(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part == part)) is var (low, high) ? high.X - low.X : 0;
         Down(wide, "blade").ShouldBe(50.8, 0.2);
@@ -162,7 +166,8 @@ public sealed class DrawingTests
         List<TokenDesign> designs = [.. Enumerable.Range(1, 500).Select(TokenDesign.Of)];
         designs.Distinct().Count().ShouldBe(500);
         designs.ShouldBe(Enumerable.Range(1, 500).Select(TokenDesign.Of));
-        int Alike(TokenDesign a, TokenDesign b) => (a.Metal == b.Metal ? 1 : 0) + (a.Sides == b.Sides ? 1 : 0) + (a.Figure == b.Figure ? 1 : 0) + (a.Count == b.Count ? 1 : 0);
+        int Alike(TokenDesign a, TokenDesign b) => (a.Metal == b.Metal ? 1 : 0) + (a.Sides == b.Sides ? 1 : 0) + (a.Figure == b.Figure ? 1
+            : 0) + (a.Count == b.Count ? 1 : 0);
         designs.Zip(designs.Skip(1)).Max(p => Alike(p.First, p.Second)).ShouldBeLessThanOrEqualTo(2);
         Enumerable.Range(0, TokenDesign.Designs).Select(TokenDesign.Of).Distinct().Count().ShouldBe(TokenDesign.Designs);
     }

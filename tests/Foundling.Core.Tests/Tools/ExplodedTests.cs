@@ -21,7 +21,8 @@ public sealed class ExplodedTests
             for (int i = 0; i < boxes.Count; i++)
             {
                 (Spot low, Spot high) = boxes[i];
-                (low.X >= Profile.Margin - 1e-6 && low.Y >= Profile.Margin - 1e-6 && high.X <= apart.Width - Profile.Margin + 1e-6 && high.Y <= apart.Height - Profile.Margin + 1e-6).ShouldBeTrue(apart.Parts[i].Part);
+                (low.X >= Profile.Margin - 1e-6 && low.Y >= Profile.Margin - 1e-6 && high.X <= apart.Width - Profile.Margin + 1e-6
+                    && high.Y <= apart.Height - Profile.Margin + 1e-6).ShouldBeTrue(apart.Parts[i].Part);
                 (Spot was, Spot wasHigh) = Exploded.BoxOf(together.Parts[i]);
                 (high.X - low.X).ShouldBe(wasHigh.X - was.X, 1e-6, "parts keep their size");
                 foreach (DrawnPart other in apart.Parts.Where(p => p != apart.Parts[i]))
@@ -34,7 +35,8 @@ public sealed class ExplodedTests
     }
 
     /// <summary>True when a corner of one part lies inside an outlined shape of another.</summary>
-    private static bool Covers(DrawnPart one, DrawnPart other) => other.Shapes.Where(s => s.Class.EndsWith(" o", StringComparison.Ordinal)).Select(s => s.Path.Corners().Select(p => new[] { p.X, p.Y }).ToList())
+    private static bool Covers(DrawnPart one, DrawnPart other) => other.Shapes.Where(s => s.Class.EndsWith(" o", StringComparison.Ordinal)).Select(s =>
+        s.Path.Corners().Select(p => new[] { p.X, p.Y }).ToList())
         .Any(outline => one.Shapes.Where(s => !s.Fine).SelectMany(s => s.Path.Corners()).Any(p => Foundling.Core.State.PointGrid.Inside(outline, p.X, p.Y)));
 
     [Fact]

@@ -27,7 +27,8 @@ public sealed class KindChangeTests
     /// <summary>A tag with a finding and a measurement on every part, and an edge, a wedge and a purpose noted.</summary>
     private static Tag Full(string kind)
     {
-        var tag = new Tag { Number = 1, Kind = kind, LengthMm = 240, IronWidthMm = 50, ArrivedOn = new DateOnly(2026, 1, 1), Purpose = Core.Soles.SolePurpose.Try, KinFit = Core.Origin.KinLook.Clash, Tried = AsFoundTry.Badly };
+        var tag = new Tag { Number = 1, Kind = kind, LengthMm = 240, IronWidthMm = 50, ArrivedOn = new DateOnly(2026, 1, 1),
+            Purpose = Core.Soles.SolePurpose.Try, KinFit = Core.Origin.KinLook.Clash, Tried = AsFoundTry.Badly };
         ToolKind tool = tag.Tool();
         foreach (PartDef part in tool.Parts)
         {

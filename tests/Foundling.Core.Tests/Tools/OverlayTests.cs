@@ -34,7 +34,8 @@ public sealed class OverlayTests
     }
 
     [Fact]
-    public void The_frame_is_round_what_stands_out() => Gen.Select(Gen.Int[0, 60], Gen.Int[0, 40], Gen.Int[20, 90], Gen.Int[12, 50]).Sample((left, top, wide, high) =>
+    public void The_frame_is_round_what_stands_out() => Gen.Select(Gen.Int[0, 60], Gen.Int[0, 40], Gen.Int[20, 90],
+        Gen.Int[12, 50]).Sample((left, top, wide, high) =>
     {
         const int Width = 160, Height = 100;
         byte[] light = new byte[Width * Height];

@@ -47,7 +47,8 @@ public sealed class ReadingTests
     public void Every_mark_and_material_has_a_form_and_a_group_and_no_form_is_of_nothing()
     {
         MarkTables tables = ReferenceData.Marks;
-        string[] keys = [.. tables.Marks.Where(m => !m.Key.EndsWith("_end", StringComparison.Ordinal)).Select(m => m.Key), .. tables.Materials.Select(m => m.Key)];
+        string[] keys = [.. tables.Marks.Where(m => !m.Key.EndsWith("_end", StringComparison.Ordinal)).Select(m => m.Key), .. tables.Materials.Select(m =>
+            m.Key)];
         tables.Forms.Select(f => f.Key).ShouldBe(keys, ignoreOrder: true);
         tables.Forms.ShouldAllBe(f => f.Group.Length > 0);
     }
@@ -60,7 +61,8 @@ public sealed class ReadingTests
     public void A_sentence_gives_each_mark_once_and_folds_away_the_unlikely()
     {
         IReadOnlyList<MarkReading> readings = Reader.Read("Quillan, cast steel, Pat. Dec. 24 1867, made in USA, No. 8", ReferenceData.Book);
-        readings.Where(r => r.Likely).Select(Short).ShouldBe(["dated:1867", "maker_quillan_hand", "detail_cast_steel_mark", "mark_made_in_wording"], ignoreOrder: true);
+        readings.Where(r => r.Likely).Select(Short).ShouldBe(["dated:1867", "maker_quillan_hand", "detail_cast_steel_mark", "mark_made_in_wording"],
+            ignoreOrder: true);
         readings.Where(r => !r.Likely).ShouldAllBe(r => r.Title.Contains("no. 8", StringComparison.Ordinal));
         readings.Select(r => r.Key).ShouldBeUnique();
     }
@@ -68,7 +70,8 @@ public sealed class ReadingTests
     private static string Short(MarkReading r)
     {
         string key = r.Key.Split('@')[0].TrimEnd('0', '1', '2', '3', '4', '5', '6', '7', '8', '9');
-        return r.Bounds is [{ } b] && !key.StartsWith("mark_", StringComparison.Ordinal) && !key.StartsWith("detail_", StringComparison.Ordinal) && r.Line is null
+        return r.Bounds is [{ } b] && !key.StartsWith("mark_", StringComparison.Ordinal) && !key.StartsWith("detail_", StringComparison.Ordinal)
+            && r.Line is null
             ? $"{key}:{b.IssueYear ?? b.FilingYear ?? b.NotBefore}" : r.Key;
     }
 }

@@ -15,7 +15,8 @@ internal static class ApartRules
 
     private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.Family != Family.EdgeTool || q.Opened);
 
-    private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened) || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood && p.Joint != Joint.Destroyed && !q.Opened));
+    private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened)
+        || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood && p.Joint != Joint.Destroyed && !q.Opened));
 
     // What is said after the colon in how it is held is what this list is for.
     private static string Why(PartDef part) => part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
@@ -23,8 +24,10 @@ internal static class ApartRules
     private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
     {
         "metal-bench-plane" => ("Take it apart: lever cap, irons, frog, knob, tote", "Cap iron off its iron last, swung crosswise."),
-        "wooden-bench-plane" => ("Free wedge and irons, then part cap iron from iron", "Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways."),
-        "rebate-plane" or "toothing-plane" => ("Free the wedge and lift out the iron", "Strike the heel with a mallet, wedge in hand. It frees at the second or third blow."),
+        "wooden-bench-plane" => ("Free wedge and irons, then part cap iron from iron",
+            "Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways."),
+        "rebate-plane" or "toothing-plane" => ("Free the wedge and lift out the iron",
+            "Strike the heel with a mallet, wedge in hand. It frees at the second or third blow."),
         "plough-plane" => ("Take it apart: wedge and iron, stem wedges, fence, depth stop", "Knock the stem wedges back, never the stems forward."),
         "block-plane" => ("Take it apart: lever cap, iron, adjuster, knob, toe", "Count the turns of the adjuster as it comes off."),
         "scraper-plane" => ("Take it apart: clamp, blade, tilt nuts, frame, knob, tote", "Tilt nuts first, both of them, or the rod bends."),
@@ -43,7 +46,8 @@ internal static class ApartRules
         string[] notes =
         [
             Order(q.Tool).How,
-            q.Present.Any(p => p.Joint == Joint.ReverseThread) ? $"The {Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))} has a reverse thread: turn it the other way." : "",
+            q.Present.Any(p => p.Joint == Joint.ReverseThread)
+                ? $"The {Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))} has a reverse thread: turn it the other way." : "",
             q.Present.Any(p => p.Joint == Joint.TaperedPin) ? "Tapered pins: from the thin end, with a punch that fits." : "",
             q.Present.Any(p => p.Joint == Joint.SplitNut) ? "Soft brass nuts: a driver that fills the slot." : "",
         ];
@@ -52,61 +56,96 @@ internal static class ApartRules
 
     private static List<string> Kit(PlanQuestion q) =>
     [
-        "box with compartments", .. q.Present.Any(p => p.IsFastener && p.Joint != Joint.SplitNut) ? ["fitted screwdrivers"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.SplitNut) ? ["split-nut driver"] : Array.Empty<string>(),
-        .. q.Present.Any(p => p.Joint == Joint.TaperedPin) ? ["pin punches"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.Wedged) ? ["mallet"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.LockTab) ? ["brass hammer"] : Array.Empty<string>(),
+        "box with compartments", .. q.Present.Any(p => p.IsFastener && p.Joint != Joint.SplitNut) ? ["fitted screwdrivers"] : Array.Empty<string>(),
+            .. q.Present.Any(p => p.Joint == Joint.SplitNut) ? ["split-nut driver"] : Array.Empty<string>(),
+        .. q.Present.Any(p => p.Joint == Joint.TaperedPin) ? ["pin punches"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.Wedged)
+            ? ["mallet"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.LockTab) ? ["brass hammer"] : Array.Empty<string>(),
     ];
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.", [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new PlanStep("leave-on", Stage.Apart, $"Leave on: {Names(StaysOn(q))}", 0.5, 1, 2)
+        PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
+            [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new PlanStep("leave-on", Stage.Apart,
+            $"Leave on: {Names(StaysOn(q))}", 0.5, 1, 2)
         {
-            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{char.ToUpperInvariant(p.Name[0])}{p.Name[1..]}: {Why(p)}.")), Reason = "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
+            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{char.ToUpperInvariant(p.Name[0])}{p.Name[1..]}: {Why(p)}.")),
+            Reason = "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
-        PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new PlanStep("refit-plan", Stage.Apart, $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", 4, 8, 20)
+        PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
+            [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new PlanStep("refit-plan", Stage.Apart,
+            $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", 4, 8, 20)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = q.Tool.Id is "axe" or "hewing-hatchet" ? ["hardwood wedge: 1 pieces", "blank for a haft: 1 pieces"] : ["new rivet: 2 pieces"], How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.", FinishTest = "The new pieces lie on the bench.",
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
+            Materials = q.Tool.Id is "axe" or "hewing-hatchet" ? ["hardwood wedge: 1 pieces", "blank for a haft: 1 pieces"] : ["new rivet: 2 pieces"],
+            How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
+            FinishTest = "The new pieces lie on the bench.",
         }),
-        PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new PlanStep("open-joint", Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
+        PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
+            q => new PlanStep("open-joint", Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["bench vice", "soft jaws", "pin punches"], How = q.Tool.Id is "axe" or "hewing-hatchet" ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper." : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.", FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Caution = Cautions.Shatter,
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["bench vice", "soft jaws", "pin punches"],
+            How = q.Tool.Id is "axe" or "hewing-hatchet"
+                ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
+                : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
+            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Caution = Cautions.Shatter,
         }),
-        PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q => new PlanStep("apart", Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1), Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.8, 1), q.Tool.Parts.Count(p => !p.InSet) * 2)
+        PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
+            new PlanStep("apart", Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1),
+            Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.8, 1), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.", FinishTest = q.Present.Any(p => p.IsFastener) ? "A box for every screw, in the order they came out." : "Every part lies there in the order it came off.", Caution = q.Handling(heavy: true),
+            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
+            FinishTest = q.Present.Any(p => p.IsFastener) ? "A box for every screw, in the order they came out."
+                : "Every part lies there in the order it came off.", Caution = q.Handling(heavy: true),
         }),
-        PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q => new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
+        PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q =>
+            new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
         {
             Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
         }),
-        PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart], q => new PlanStep("look-apart", Stage.Apart, "Look again at what was covered", 2, 4, 8)
+        PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart], q =>
+            new PlanStep("look-apart", Stage.Apart, "Look again at what was covered", 2, 4, 8)
         {
-            Materials = ["lens"], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.", Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
+            Materials = ["lens"], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
+            Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
         }),
-        new("missing part", "Made, found or ordered before assembly.", [If("something is missing that is no part of a set", q => q.Gone.Any(p => !p.InSet))], q => q.Gone.Where(p => !p.InSet).Select(p => Find(q, p))),
-        new("missing from the set", "A set is worth more whole, but works with what is there.", [If("something of its set is missing", q => q.Gone.Any(p => p.InSet))], Set),
+        new("missing part", "Made, found or ordered before assembly.", [If("something is missing that is no part of a set", q => q.Gone.Any(p => !p.InSet))],
+            q => q.Gone.Where(p => !p.InSet).Select(p => Find(q, p))),
+        new("missing from the set", "A set is worth more whole, but works with what is there.",
+            [If("something of its set is missing", q => q.Gone.Any(p => p.InSet))], Set),
     ];
 
     private static PlanStep Find(PlanQuestion q, PartDef part)
     {
         Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
-        return new PlanStep($"find-{part.Id}", Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}", 5, 20, 60)
+        return new PlanStep($"find-{part.Id}", Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}", 5, 20,
+            60)
         {
-            Parts = [part.Id], Materials = finding.OnOrder ? [] : ["replacement part: 1 pieces"], WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "", ArrivesOn = finding.ArrivesOn,
-            How = part.IsFastener || part.Material is Material.Steel or Material.Brass ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both." : "Parts box first, then one like it for parts.", Reason = "The tool cannot go together without it.", FinishTest = "It lies in the box with the rest.",
+            Parts = [part.Id], Materials = finding.OnOrder ? [] : ["replacement part: 1 pieces"], WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "",
+            ArrivesOn = finding.ArrivesOn,
+            How = part.IsFastener || part.Material is Material.Steel or Material.Brass
+                ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both."
+                : "Parts box first, then one like it for parts.", Reason = "The tool cannot go together without it.",
+            FinishTest = "It lies in the box with the rest.",
         };
     }
 
     private static IEnumerable<PlanStep> Set(PlanQuestion q)
     {
-        List<PartDef> ordered = [.. q.Gone.Where(p => p.InSet && q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder))], open = [.. q.Gone.Where(p => p.InSet).Except(ordered)];
+        List<PartDef> ordered = [.. q.Gone.Where(p => p.InSet && q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder))],
+            open = [.. q.Gone.Where(p => p.InSet).Except(ordered)];
         if (open.Count > 0)
         {
-            yield return new PlanStep("irons-find", Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open), How = "Same maker, same taper, same snecked head. It works meanwhile with those it has.", Reason = "A whole set is worth more, but none is needed to work.", FinishTest = "They stand on the wanted list." };
+            yield return new PlanStep("irons-find", Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open),
+                How = "Same maker, same taper, same snecked head. It works meanwhile with those it has.",
+                Reason = "A whole set is worth more, but none is needed to work.", FinishTest = "They stand on the wanted list." };
         }
         foreach (PartDef part in ordered)
         {
             Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new PlanStep($"irons-fit-{part.Id}", Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id], Materials = ["medium stone", "tape or cork strip: 1 pieces"], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn, How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.", FinishTest = "It beds without rocking and cuts a groove.", Caution = Cautions.BareEdge };
+            yield return new PlanStep($"irons-fit-{part.Id}", Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id],
+                Materials = ["medium stone", "tape or cork strip: 1 pieces"], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,
+                How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.",
+                FinishTest = "It beds without rocking and cuts a groove.", Caution = Cautions.BareEdge };
         }
     }
 }

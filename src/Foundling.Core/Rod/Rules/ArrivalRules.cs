@@ -10,14 +10,16 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules before anything is touched: pictures, the try as found, its settings.</summary>
 internal static class ArrivalRules
 {
-    private static readonly Cond Tryable = If("nothing seized, broken or gone keeps it from being tried", q => q.Worst(FindingKind.Seizure) < 3 && q.Worst(FindingKind.Crack) < 3 && q.Worst(FindingKind.Missing) < 4);
+    private static readonly Cond Tryable = If("nothing seized, broken or gone keeps it from being tried", q => q.Worst(FindingKind.Seizure) < 3
+        && q.Worst(FindingKind.Crack) < 3 && q.Worst(FindingKind.Missing) < 4);
 
     private static string How(ToolKind tool) => tool.Family switch
     {
         Family.Plane when tool.HasMetalSole => "One cut in soft wood, then a marker rub: where does the sole touch?",
         Family.Plane => "One cut along the grain of soft wood. Does it jam, and where?",
         Family.Saw => "One crosscut in soft wood: does it wander, and to which side?",
-        Family.EdgeTool => tool.Id is "chisel" ? "One cut across end grain of soft wood." : tool.Id is "drawknife" ? "One pass along a piece of green wood." : "A few cuts into green wood: does it stick, is the head tight?",
+        Family.EdgeTool => tool.Id is "chisel" ? "One cut across end grain of soft wood." : tool.Id is "drawknife" ? "One pass along a piece of green wood."
+            : "A few cuts into green wood: does it stick, is the head tight?",
         Family.Wrench => "Close it on a nut: how far does the jaw rock?",
         Family.BoringTool => "One hole in wood: does it run true, do the jaws hold?",
         _ => "One cut on the soft side of what it is for; never at its rated size.",
@@ -39,23 +41,35 @@ internal static class ArrivalRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("pictures as found", "Nothing can be compared later without them.", [Always], _ => new PlanStep("photos", Stage.AsFound, "Photograph it as it came", 3, 5, 10)
+        PlanRule.One("pictures as found", "Nothing can be compared later without them.", [Always], _ =>
+            new PlanStep("photos", Stage.AsFound, "Photograph it as it came", 3, 5, 10)
         {
-            Materials = ["camera and rule"], How = "Both sides, sole or face, marks close up, each with a rule in the picture.", Reason = "Before and after, and the marks, in case cleaning takes one.", FinishTest = "Every mark can be read in a picture.",
+            Materials = ["camera and rule"], How = "Both sides, sole or face, marks close up, each with a rule in the picture.",
+            Reason = "Before and after, and the marks, in case cleaning takes one.", FinishTest = "Every mark can be read in a picture.",
         }, buys: 1),
-        PlanRule.One("pin orientations", "A tapered pin comes out one way, and goes back the same way.", [If("it has a tapered pin", q => q.Present.Any(p => p.Joint == Joint.TaperedPin))], q => new PlanStep("photo-pins", Stage.AsFound, $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", 1, 2, 4)
+        PlanRule.One("pin orientations", "A tapered pin comes out one way, and goes back the same way.",
+            [If("it has a tapered pin", q => q.Present.Any(p => p.Joint == Joint.TaperedPin))], q => new PlanStep("photo-pins", Stage.AsFound,
+            $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", 1, 2, 4)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.TaperedPin)), Materials = ["camera and rule"], How = "The thick end comes out first, so drive from the thin end. Mark it with a dot.", Reason = "Driven the wrong way it jams or splits its seat.", FinishTest = "The thick end of each pin is marked in a picture.",
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.TaperedPin)), Materials = ["camera and rule"],
+            How = "The thick end comes out first, so drive from the thin end. Mark it with a dot.",
+            Reason = "Driven the wrong way it jams or splits its seat.", FinishTest = "The thick end of each pin is marked in a picture.",
         }),
-        PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has("chuck"))], _ => new PlanStep("photo-chuck", Stage.AsFound, "Photograph the chuck as its parts come out", 1, 2, 4)
+        PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has("chuck"))], _ =>
+            new PlanStep("photo-chuck", Stage.AsFound, "Photograph the chuck as its parts come out", 1, 2, 4)
         {
-            Parts = ["chuck", "chuck_jaws"], Materials = ["camera and rule"], How = "Lay the pieces in a row on white paper as they leave it.", Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
+            Parts = ["chuck", "chuck_jaws"], Materials = ["camera and rule"], How = "Lay the pieces in a row on white paper as they leave it.",
+            Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
         }),
-        PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q => new PlanStep(PlanStep.TryAsFound, Stage.AsFound, "Try it as found", 2, 5, 12)
+        PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>
+            new PlanStep(PlanStep.TryAsFound, Stage.AsFound, "Try it as found", 2, 5, 12)
         {
-            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose)[0].Kit], How = How(q.Tool), Reason = "What works already is left alone.", FinishTest = "It is written down what it did.", Caution = q.Tool.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
+            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose)[0].Kit], How = How(q.Tool), Reason = "What works already is left alone.",
+            FinishTest = "It is written down what it did.",
+            Caution = q.Tool.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
         }, buys: 2),
-        PlanRule.One("settings as found", "Frog, cap and pivot settings are lost the moment it comes apart.", [Always], q => new PlanStep("note-settings", Stage.AsFound, Settings(q.Tool), 1, 3, 5)
+        PlanRule.One("settings as found", "Frog, cap and pivot settings are lost the moment it comes apart.", [Always], q =>
+            new PlanStep("note-settings", Stage.AsFound, Settings(q.Tool), 1, 3, 5)
         {
             Reason = "A good old setting is worth more than a guess.", FinishTest = "Written on the tag.",
         }),

@@ -19,7 +19,8 @@ internal static class EdgeRules
 
     private static readonly Cond Ground = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace, EdgeForm.TwoBevels, EdgeForm.Toothed);
 
-    private static readonly Cond Worked = If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well || Damage(q) >= 2 || EdgeWays.Pits(q) >= 3);
+    private static readonly Cond Worked = If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well || Damage(q) >= 2
+        || EdgeWays.Pits(q) >= 3);
 
     private static List<string> Parts(PlanQuestion q) => Ids(q.Edges);
 
@@ -29,50 +30,87 @@ internal static class EdgeRules
 
     private static Cond Pitted { get; } = If("pits near the edge or reaching it", q => EdgeWays.Pits(q) >= 3);
 
-    private static string Steel(PlanQuestion q) => EdgeWays.Steel(q) is { } s ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, Assumptions.Standard)} sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
+    private static string Steel(PlanQuestion q) => EdgeWays.Steel(q) is { } s
+        ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, Assumptions.Standard)} sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
         q.Way("hold") == "jig" ? "In the jig, marker on the bevel for the first strokes." : "Freehand, elbows in; marker on the bevel for the first strokes.",
-        q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace ? "The flat face stays flat: only the burr is taken off it." : q.Way("bevel") switch { "single" => "One flat bevel.", "rounded" => "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
-        Choices.Find("corners").Asked(q) ? q.Way("corners") switch { "square" => "Corners square.", "cambered" => "Lean on the corners for a camber.", _ => "A few strokes more on each corner." } : "",
+        q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
+            ? "The flat face stays flat: only the burr is taken off it." : q.Way("bevel") switch { "single" => "One flat bevel.", "rounded" =>
+            "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
+        Choices.Find("corners").Asked(q) ? q.Way("corners") switch { "square" => "Corners square.", "cambered" => "Lean on the corners for a camber.", _ =>
+            "A few strokes more on each corner." } : "",
         q.Tool.Id == "plough-plane" || q.Way("grit") == "cuts" ? "Stop at the grit that cuts." : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, "back", 8),
-        PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q => new PlanStep("edge-back", Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge", 5, 15, 40)
+        PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q =>
+            new PlanStep("edge-back", Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge",
+            5, 15, 40)
         {
-            Parts = Parts(q), Materials = ["P180 sheet: 1 sheets", "P400 sheet: 1 sheets", "fine stone"], How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high." : q.Tool.Id == "chisel" ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.", Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Caution = Cautions.BareEdge, Undoable = false, MetalRemovedMm = 0.03,
+            Parts = Parts(q), Materials = ["P180 sheet: 1 sheets", "P400 sheet: 1 sheets", "fine stone"],
+            How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high." : q.Tool.Id == "chisel"
+                ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
+            Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Caution = Cautions.BareEdge,
+            Undoable = false, MetalRemovedMm = 0.03,
         }, buys: 12),
-        PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q => new PlanStep("edge-grind", Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels ? "Grind both bevels alike" : "Grind the bevel", 5, 12, 30)
+        PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q =>
+            new PlanStep("edge-grind", Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
+            ? "Grind both bevels alike" : "Grind the bevel", 5, 12, 30)
         {
-            Parts = Parts(q), Materials = q.Tool.Edge == EdgeForm.TwoBevels ? ["fine file", "bench vice", "soft jaws"] : ["bench grinder"], How = q.Tool.Edge == EdgeForm.TwoBevels ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit." : "Light touch, dip before it is warm to the finger.", Reason = "Chips come out at the wheel, not at the stone.", FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.", Caution = q.Tool.Edge == EdgeForm.TwoBevels ? Cautions.BareEdge : Cautions.Grinder, Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5 : 0.5,
+            Parts = Parts(q), Materials = q.Tool.Edge == EdgeForm.TwoBevels ? ["fine file", "bench vice", "soft jaws"] : ["bench grinder"],
+            How = q.Tool.Edge == EdgeForm.TwoBevels
+                ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit."
+                : "Light touch, dip before it is warm to the finger.", Reason = "Chips come out at the wheel, not at the stone.",
+            FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.",
+            Caution = q.Tool.Edge == EdgeForm.TwoBevels ? Cautions.BareEdge : Cautions.Grinder, Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5 : 0.5,
         }, buys: 8),
-        PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground], q => new PlanStep("edge-hone", Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop" : "Hone until a burr turns, then strop", 5, q.Tool.Edge == EdgeForm.TwoBevels ? 15 : 10, 25)
+        PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground], q =>
+            new PlanStep("edge-hone", Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop"
+            : "Hone until a burr turns, then strop", 5, q.Tool.Edge == EdgeForm.TwoBevels ? 15 : 10, 25)
         {
-            Block = Block, Parts = Parts(q), Materials = q.Way("grit") == "shines" ? ["medium stone", "fine stone", "strop", "honing compound: 2 g"] : ["medium stone", "fine stone", "strop"], How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Caution = Cautions.BareEdge,
+            Block = Block, Parts = Parts(q),
+            Materials = q.Way("grit") == "shines" ? ["medium stone", "fine stone", "strop", "honing compound: 2 g"] : ["medium stone", "fine stone", "strop"],
+            How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Caution = Cautions.BareEdge,
         }, "hold", 30),
-        PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q => new PlanStep("edge-cover", Stage.Edge, "Cover the edge until it is needed", 0.5, 1, 1)
+        PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q =>
+            new PlanStep("edge-cover", Stage.Edge, "Cover the edge until it is needed", 0.5, 1, 1)
         {
-            Block = Block, Parts = Parts(q), Materials = ["tape or cork strip: 1 pieces"], Reason = "Hands work round it from here on.", FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
+            Block = Block, Parts = Parts(q), Materials = ["tape or cork strip: 1 pieces"], Reason = "Hands work round it from here on.",
+            FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
         }),
-        PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.", [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new PlanStep("irons-hone", Stage.Edge, $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts", 3 * q.Tool.Set.Count(p => q.Has(p.Id)), 7 * q.Tool.Set.Count(p => q.Has(p.Id)), 14 * q.Tool.Set.Count(p => q.Has(p.Id)))
+        PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.",
+            [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new PlanStep("irons-hone", Stage.Edge,
+            $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts", 3 * q.Tool.Set.Count(p => q.Has(p.Id)),
+            7 * q.Tool.Set.Count(p => q.Has(p.Id)), 14 * q.Tool.Set.Count(p => q.Has(p.Id)))
         {
-            Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Materials = ["medium stone", "tape or cork strip: 4 pieces"], How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.", FinishTest = "Each cuts a clean groove in scrap.", Caution = Cautions.BareEdge,
+            Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Materials = ["medium stone", "tape or cork strip: 4 pieces"],
+            How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
+            FinishTest = "Each cuts a clean groove in scrap.", Caution = Cautions.BareEdge,
         }, buys: 5),
-        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There("cap_iron", "cap iron"), There("iron", "iron")], _ => new PlanStep("cap-fit", Stage.Edge, "Fit the cap iron: no light along the edge", 5, 10, 25)
+        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There("cap_iron", "cap iron"), There("iron", "iron")], _ =>
+            new PlanStep("cap-fit", Stage.Edge, "Fit the cap iron: no light along the edge", 5, 10, 25)
         {
-            Parts = ["cap_iron"], Materials = ["medium stone", "strop"], How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.", Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.", Caution = Cautions.BareEdge,
+            Parts = ["cap_iron"], Materials = ["medium stone", "strop"],
+            How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.",
+            Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
+            Caution = Cautions.BareEdge,
         }, buys: 8),
-        PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There("lever_cap", "lever cap")], q => new PlanStep("lever-cap", Stage.Edge, "True the front of the lever cap", 2, 5, 10)
+        PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There("lever_cap", "lever cap")], q =>
+            new PlanStep("lever-cap", Stage.Edge, "True the front of the lever cap", 2, 5, 10)
         {
-            Parts = ["lever_cap"], Materials = ["P240 sheet: 1 sheets"], How = "Underside of the front edge only.", Reason = q.Has("cap_iron") ? "It must press across the whole cap iron." : "It must press across the whole iron.", FinishTest = "A slip of paper is gripped from corner to corner.",
+            Parts = ["lever_cap"], Materials = ["P240 sheet: 1 sheets"], How = "Underside of the front edge only.",
+            Reason = q.Has("cap_iron") ? "It must press across the whole cap iron." : "It must press across the whole iron.",
+            FinishTest = "A slip of paper is gripped from corner to corner.",
         }, buys: 2),
-        PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q => new PlanStep("edge-keep", Stage.Edge, "Oil the edge and cover it as it is", 1, 2, 4)
+        PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>
+            new PlanStep("edge-keep", Stage.Edge, "Oil the edge and cover it as it is", 1, 2, 4)
         {
-            Parts = Parts(q), Materials = ["light oil: 2 mL", "tape or cork strip: 1 pieces"], Reason = "Its last sharpening is part of its history.", FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
+            Parts = Parts(q), Materials = ["light oil: 2 mL", "tape or cork strip: 1 pieces"], Reason = "Its last sharpening is part of its history.",
+            FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
         }),
     ];
 
@@ -81,10 +119,19 @@ internal static class EdgeRules
         string way = q.Way("back");
         yield return way switch
         {
-            "grind" => new PlanStep("edge-save", Stage.Edge, "Grind the edge back past the pits", 4, 10, 25) { Materials = ["bench grinder"], How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q), Caution = Cautions.Grinder, MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : 3, Reason = "There is steel enough, and the back is too deep to lap." },
-            "shim" => new PlanStep("edge-save", Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", 3, 6, 12) { Materials = ["shim: 1 pieces", "coarse diamond plate"], How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.02, Reason = "The least metal, and the pits stay behind the edge." },
-            "lift" => new PlanStep("edge-save", Stage.Edge, "Lift the back a hair and lap past the pits", 3, 7, 15) { Materials = ["medium stone"], How = "The thickness of a coin under the far end, by hand." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.03, Reason = "Quick, and only the edge sees it." },
-            _ => new PlanStep("edge-save", Stage.Edge, "Lap the pits out of the last part of the back", 8, EdgeWays.Pits(q) >= 4 ? 40 : 20, 80) { Materials = ["P80 sheet: 2 sheets", "P180 sheet: 1 sheets", "flat plate, longer than the sole"], How = "Only the last 12 mm, on a flat plate, fresh paper often. Stop when the line at the edge is clean." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.05, Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel." },
+            "grind" => new PlanStep("edge-save", Stage.Edge, "Grind the edge back past the pits", 4, 10, 25) { Materials = ["bench grinder"],
+                How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q), Caution = Cautions.Grinder,
+                MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : 3,
+                Reason = "There is steel enough, and the back is too deep to lap." },
+            "shim" => new PlanStep("edge-save", Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", 3, 6, 12) { Materials = ["shim: 1 pieces",
+                "coarse diamond plate"], How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.02, Reason = "The least metal, and the pits stay behind the edge." },
+            "lift" => new PlanStep("edge-save", Stage.Edge, "Lift the back a hair and lap past the pits", 3, 7, 15) { Materials = ["medium stone"],
+                How = "The thickness of a coin under the far end, by hand." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.03,
+                Reason = "Quick, and only the edge sees it." },
+            _ => new PlanStep("edge-save", Stage.Edge, "Lap the pits out of the last part of the back", 8, EdgeWays.Pits(q) >= 4 ? 40 : 20,
+                80) { Materials = ["P80 sheet: 2 sheets", "P180 sheet: 1 sheets", "flat plate, longer than the sole"],
+                How = "Only the last 12 mm, on a flat plate, fresh paper often. Stop when the line at the edge is clean." + Steel(q),
+                Caution = Cautions.BareEdge, MetalRemovedMm = 0.05, Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel." },
         } is var step ? Finished(step, q) : step;
     }
 

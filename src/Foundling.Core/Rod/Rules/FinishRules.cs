@@ -10,11 +10,13 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for the end: protect, prove, put away, look again.</summary>
 internal static class FinishRules
 {
-    private static string Title(IReadOnlyList<ProofKind> proofs) => "Prove it: " + string.Join(", ", proofs.Select(p => char.ToLowerInvariant(p.Name[0]) + p.Name[1..]));
+    private static string Title(IReadOnlyList<ProofKind> proofs) => "Prove it: " + string.Join(", ", proofs.Select(p =>
+        char.ToLowerInvariant(p.Name[0]) + p.Name[1..]));
 
     private static string Test(IReadOnlyList<ProofKind> proofs)
     {
-        string said = string.Join("; ", proofs.Select(p => p is SeenProof seen ? seen.Degrees[0] : $"{((MeasuredProof)p).Measures.ToLowerInvariant()} within the target beyond its error").Distinct());
+        string said = string.Join("; ", proofs.Select(p => p is SeenProof seen ? seen.Degrees[0]
+            : $"{((MeasuredProof)p).Measures.ToLowerInvariant()} within the target beyond its error").Distinct());
         return char.ToUpperInvariant(said[0]) + said[1..] + ".";
     }
 
@@ -32,34 +34,52 @@ internal static class FinishRules
 
     private const double MinutesAMonth = 365.25 / 12 * 24 * 60;
 
-    private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > 60 ? Assumptions.Standard.NextLookMonths / 2 : Assumptions.Standard.NextLookMonths;
+    private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > 60 ? Assumptions.Standard.NextLookMonths / 2
+        : Assumptions.Standard.NextLookMonths;
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new PlanStep("protect", Stage.Finish, Protect(q), 3, 6, 12)
         {
-            Materials = ["paste wax: 5 g", "light oil: 3 mL", "lint-free cloth: 1 pieces"], How = "Thin coat, wait for the haze, buff.", WaitMin = 10, Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.", Caution = q.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
+            Materials = ["paste wax: 5 g", "light oil: 3 mL", "lint-free cloth: 1 pieces"], How = "Thin coat, wait for the haze, buff.", WaitMin = 10,
+            Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",
+            Caution = q.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
         }, buys: 6),
-        PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q => new PlanStep("prove", Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose)), 5, 10, 20)
+        PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>
+            new PlanStep("prove", Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose)), 5, 10, 20)
         {
-            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose).SelectMany(p => p.Kit).Distinct()], How = "The same test as the try as found; what it was tried on belongs to the reading.", Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose)), Caution = q.Tool.Family == Family.Cutter ? $"{Cautions.BareEdge} {Cautions.Shatter}" : q.Tool.Family == Family.BoringTool ? Cautions.Rotating : q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
+            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose).SelectMany(p => p.Kit).Distinct()],
+            How = "The same test as the try as found; what it was tried on belongs to the reading.",
+            Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose)),
+            Caution = q.Tool.Family == Family.Cutter ? $"{Cautions.BareEdge} {Cautions.Shatter}" : q.Tool.Family == Family.BoringTool ? Cautions.Rotating
+                : q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
         }, buys: 4),
-        PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any() || q.Tool.Family == Family.Saw)], q => new PlanStep("store", Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back" : "Cover the edge and hang it dry", 0.5, 1, 2)
+        PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
+            || q.Tool.Family == Family.Saw)], q => new PlanStep("store", Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"
+            : "Cover the edge and hang it dry", 0.5, 1, 2)
         {
-            Parts = Ids(q.Edges), Materials = q.Tool.Family == Family.Plane ? [] : ["tape or cork strip: 1 pieces"], Reason = "Nobody gets cut reaching for it.", FinishTest = "Nothing bare.", Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : Cautions.BareEdge,
+            Parts = Ids(q.Edges), Materials = q.Tool.Family == Family.Plane ? [] : ["tape or cork strip: 1 pieces"],
+            Reason = "Nobody gets cut reaching for it.", FinishTest = "Nothing bare.",
+            Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : Cautions.BareEdge,
         }),
-        PlanRule.One("pictures after", "Before means nothing without after.", [Always], _ => new PlanStep("pictures-after", Stage.Finish, "Photograph it finished, same views", 2, 4, 8)
+        PlanRule.One("pictures after", "Before means nothing without after.", [Always], _ =>
+            new PlanStep("pictures-after", Stage.Finish, "Photograph it finished, same views", 2, 4, 8)
         {
             Materials = ["camera and rule"], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
         }),
-        PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own)], q => new PlanStep("own-papers", Stage.Finish, "Say in the papers what is this shop's own dress", 2, 3, 6)
+        PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own)], q =>
+            new PlanStep("own-papers", Stage.Finish, "Say in the papers what is this shop's own dress", 2, 3, 6)
         {
-            How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before." : "Colour, grip, finish: each with what was there before.", Reason = "Nobody should take it for the works' own.", FinishTest = "The papers name each change.",
+            How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before."
+                : "Colour, grip, finish: each with what was there before.", Reason = "Nobody should take it for the works' own.",
+            FinishTest = "The papers name each change.",
         }),
-        PlanRule.One("next look", "Rust comes back where it came first.", [Always], q => new PlanStep(WaitEnds.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
+        PlanRule.One("next look", "Rust comes back where it came first.", [Always], q =>
+            new PlanStep(WaitEnds.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
         {
             LookInMin = NextLookMonths(q) * MinutesAMonth,
-            Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.", FinishTest = "It stands on the Bench when its day comes.",
+            Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.",
+            FinishTest = "It stands on the Bench when its day comes.",
         }),
     ];
 }

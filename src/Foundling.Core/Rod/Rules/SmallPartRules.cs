@@ -14,41 +14,77 @@ internal static class SmallPartRules
 
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Brass);
 
-    private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Present.Where(p => p.Id is "knurl" or "adjuster" or "chuck" or "tilt_nuts" or "depth_stop" or "clamp_screw");
+    private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Present.Where(p =>
+        p.Id is "knurl" or "adjuster" or "chuck" or "tilt_nuts" or "depth_stop" or "clamp_screw");
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or pins", q => Screws(q).Any())], q => new PlanStep("screws", Stage.SmallParts, "Clean screws and slots one at a time", 2 + Screws(q).Count(), 4 + (3 * Screws(q).Count()), 10 + (6 * Screws(q).Count()))
+        PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or pins", q => Screws(q).Any())],
+            q => new PlanStep("screws", Stage.SmallParts, "Clean screws and slots one at a time", 2 + Screws(q).Count(), 4 + (3 * Screws(q).Count()),
+            10 + (6 * Screws(q).Count()))
         {
-            Parts = Ids(Screws(q)), Materials = ["nylon abrasive pad: 1 pieces", "slot file", "light oil: 5 mL"], How = "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.", Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.", Caution = Cautions.Rotating,
+            Parts = Ids(Screws(q)), Materials = ["nylon abrasive pad: 1 pieces", "slot file", "light oil: 5 mL"],
+            How = "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
+            Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.", Caution = Cautions.Rotating,
         }, buys: 3),
-        PlanRule.One("chewed slots", "A slot that slips once slips for good.", [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new PlanStep("slots-dress", Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", 4, 10, 25)
+        PlanRule.One("chewed slots", "A slot that slips once slips for good.",
+            [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new PlanStep("slots-dress",
+            Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", 4, 10, 25)
         {
-            Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)), Materials = ["slot file", "brass hammer", "bench vice", "soft jaws"], How = "Tap the raised lip back, then true the slot, no deeper than it was.", Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.", Undoable = false, MetalRemovedMm = 0.1, Caution = Cautions.StuckScrew,
+            Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
+            Materials = ["slot file", "brass hammer", "bench vice", "soft jaws"], How = "Tap the raised lip back, then true the slot, no deeper than it was.",
+            Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.",
+            Undoable = false, MetalRemovedMm = 0.1, Caution = Cautions.StuckScrew,
         }),
-        PlanRule.One("lock tabs", "A tab stands few bends.", [If("it has lock tabs", q => q.Present.Any(p => p.Joint == Joint.LockTab)), Found(FindingKind.BentTab, 2)], q => new PlanStep("tabs", Stage.SmallParts, "Make or buy new lock tabs", 3, 8, 20)
+        PlanRule.One("lock tabs", "A tab stands few bends.", [If("it has lock tabs", q => q.Present.Any(p => p.Joint == Joint.LockTab)),
+            Found(FindingKind.BentTab, 2)], q => new PlanStep("tabs", Stage.SmallParts, "Make or buy new lock tabs", 3, 8, 20)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.LockTab)), Materials = ["new lock tab: 2 pieces"], How = "Same thickness; cut the ear wide enough for two flats.", Reason = "A cracked tab lets the nut walk off at work.", FinishTest = "No crack at the bend under the lens.", Caution = Cautions.BareEdge,
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.LockTab)), Materials = ["new lock tab: 2 pieces"],
+            How = "Same thickness; cut the ear wide enough for two flats.", Reason = "A cracked tab lets the nut walk off at work.",
+            FinishTest = "No crack at the bend under the lens.", Caution = Cautions.BareEdge,
         }),
-        PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q => new PlanStep("knurl", Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", 2, 4, 10)
+        PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q =>
+            new PlanStep("knurl", Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", 2, 4, 10)
         {
-            Parts = Ids(Knurled(q)), Materials = ["fine wire brush", "light oil: 3 mL"], How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.", FinishTest = "Clean to the root, points sharp.",
+            Parts = Ids(Knurled(q)), Materials = ["fine wire brush", "light oil: 3 mL"],
+            How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.",
+            FinishTest = "Clean to the root, points sharp.",
         }),
-        PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q => new PlanStep("brass", Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
+        PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
+            new PlanStep("brass", Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
         {
-            Parts = Ids(Brass(q)), Materials = q.Aim == AimKind.Show ? ["metal polish: 5 mL", "clean cloth: 2 pieces"] : ["detergent: 5 mL", "soft brush"], How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.", Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.", FinishTest = "Clean in every corner, edges still crisp.", Caution = q.Aim == AimKind.Show ? Cautions.Polish : "", SurfaceLost = q.Aim == AimKind.Show ? Surfaces.Brass : "",
+            Parts = Ids(Brass(q)), Materials = q.Aim == AimKind.Show ? ["metal polish: 5 mL", "clean cloth: 2 pieces"] : ["detergent: 5 mL", "soft brush"],
+            How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
+            Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.",
+            FinishTest = "Clean in every corner, edges still crisp.", Caution = q.Aim == AimKind.Show ? Cautions.Polish : "",
+            SurfaceLost = q.Aim == AimKind.Show ? Surfaces.Brass : "",
         }, buys: 2),
-        PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.", [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new PlanStep("mushroom", Stage.SmallParts, $"Dress the spread end of {Names(q.With(FindingKind.Mushroomed, 2))}", 3, 8, 20)
+        PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",
+            [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new PlanStep("mushroom", Stage.SmallParts,
+            $"Dress the spread end of {Names(q.With(FindingKind.Mushroomed, 2))}", 3, 8, 20)
         {
-            Parts = Ids(q.With(FindingKind.Mushroomed, 2)), Materials = ["fine file", "bench vice", "soft jaws"], How = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? "Pare and round the lip, with the grain, back to sound wood." : "File the lip off and leave a small round; never grind a hardened end hot.", Reason = "What is rolled over breaks off at the next blow.", FinishTest = "No lip catches the finger.", Undoable = false, MetalRemovedMm = 0.5, Caution = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? Cautions.WoodDust : Cautions.Shatter,
+            Parts = Ids(q.With(FindingKind.Mushroomed, 2)), Materials = ["fine file", "bench vice", "soft jaws"],
+            How = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? "Pare and round the lip, with the grain, back to sound wood."
+                : "File the lip off and leave a small round; never grind a hardened end hot.", Reason = "What is rolled over breaks off at the next blow.",
+            FinishTest = "No lip catches the finger.", Undoable = false, MetalRemovedMm = 0.5,
+            Caution = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? Cautions.WoodDust : Cautions.Shatter,
         }, buys: 3),
-        PlanRule.One("bad repairs", "What changes how it works must come out first.", [NotKeep, Found(FindingKind.Repair, 4)], q => new PlanStep("undo-repair", Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", 10, 25, 60)
+        PlanRule.One("bad repairs", "What changes how it works must come out first.", [NotKeep, Found(FindingKind.Repair, 4)], q =>
+            new PlanStep("undo-repair", Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", 10, 25, 60)
         {
-            Parts = Ids(q.With(FindingKind.Repair, 4)), Materials = ["bench vice", "soft jaws"], How = "Find out how it was made before it is touched; keep what comes out with the tag.", Reason = "Everything after it would be built on it.", FinishTest = "The old surfaces are free.", Undoable = false, Caution = $"{Cautions.OldPaint}",
+            Parts = Ids(q.With(FindingKind.Repair, 4)), Materials = ["bench vice", "soft jaws"],
+            How = "Find out how it was made before it is touched; keep what comes out with the tag.", Reason = "Everything after it would be built on it.",
+            FinishTest = "The old surfaces are free.", Undoable = false, Caution = $"{Cautions.OldPaint}",
         }),
-        PlanRule.One("straighten", "Small bends come back slowly, between wood.", [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new PlanStep("straighten", Stage.SmallParts, $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
+        PlanRule.One("straighten", "Small bends come back slowly, between wood.",
+            [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != "plate"
+            && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new PlanStep("straighten", Stage.SmallParts,
+            $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
         {
-            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)), Materials = ["bench vice", "soft jaws"], How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.", Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Caution = Cautions.Shatter,
+            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
+            Materials = ["bench vice", "soft jaws"],
+            How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
+            Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Caution = Cautions.Shatter,
         }, buys: 4),
     ];
 }

@@ -39,7 +39,8 @@ public enum ChosenBy
 /// <param name="Asked">Whether it is asked for this tool.</param>
 /// <param name="Ways">The ways; at least one is never closed.</param>
 /// <param name="Advice">The way the book advises, and why.</param>
-public sealed record Choice(string Id, string Question, string About, Func<PlanQuestion, bool> Asked, IReadOnlyList<Way> Ways, Func<PlanQuestion, (string Way, string Why)> Advice)
+public sealed record Choice(string Id, string Question, string About, Func<PlanQuestion, bool> Asked, IReadOnlyList<Way> Ways, Func<PlanQuestion,
+    (string Way, string Why)> Advice)
 {
     /// <summary>Whether the shop's standing preference may stand in place of the advice.</summary>
     public Func<PlanQuestion, string, bool> ShopMay { get; init; } = (_, _) => true;
@@ -59,7 +60,8 @@ public sealed record Choice(string Id, string Question, string About, Func<PlanQ
         {
             return (own, ChosenBy.Tag);
         }
-        if (q.ShopWays.TryGetValue(Id, out string? usual) && Ways.FirstOrDefault(w => w.Id == usual) is { } shops && ShopMay(q, usual) && shops.Blocked(q) is null)
+        if (q.ShopWays.TryGetValue(Id, out string? usual) && Ways.FirstOrDefault(w => w.Id == usual) is { } shops && ShopMay(q, usual)
+            && shops.Blocked(q) is null)
         {
             return (shops, ChosenBy.Shop);
         }
@@ -72,7 +74,8 @@ public sealed record Choice(string Id, string Question, string About, Func<PlanQ
 public static class Choices
 {
     /// <summary>Every choice, in the order of the work.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, SurfaceWays.Dark, SurfaceWays.Coating, SurfaceWays.Wood, .. EdgeWays.All, .. SoleWays.All];
+    public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, SurfaceWays.Dark, SurfaceWays.Coating, SurfaceWays.Wood, .. EdgeWays.All,
+        .. SoleWays.All];
 
     private static readonly Dictionary<string, Choice> ById = All.ToDictionary(c => c.Id);
 
@@ -83,7 +86,8 @@ public static class Choices
 
     /// <summary>Reads choices kept as "choice=way"; what the book no longer has is left out.</summary>
     public static IReadOnlyDictionary<string, string> Read(IEnumerable<string> kept) =>
-        kept.Select(k => k.Split('=')).Where(k => k.Length == 2 && ById.TryGetValue(k[0], out Choice? choice) && choice.Ways.Any(w => w.Id == k[1])).GroupBy(k => k[0]).ToDictionary(g => g.Key, g => g.Last()[1]);
+        kept.Select(k => k.Split('=')).Where(k => k.Length == 2 && ById.TryGetValue(k[0], out Choice? choice)
+            && choice.Ways.Any(w => w.Id == k[1])).GroupBy(k => k[0]).ToDictionary(g => g.Key, g => g.Last()[1]);
 
     /// <summary>Keeps a choice among those kept as "choice=way"; no way takes it back.</summary>
     /// <exception cref="InputException">No such choice or way.</exception>

@@ -13,15 +13,20 @@ public static class RustWays
     private const string KeepSays = "Under Keep only live rust comes off, by hand.";
 
     /// <summary>The bath a way uses, or null.</summary>
-    public static BathKind? BathOf(string way) => way switch { "chelating" => BathKind.Chelating, "citric" => BathKind.Citric, "vinegar" => BathKind.Acetic, "electrolysis" => BathKind.Electrolysis, _ => null };
+    public static BathKind? BathOf(string way) => way switch { "chelating" => BathKind.Chelating, "citric" => BathKind.Citric, "vinegar" => BathKind.Acetic,
+        "electrolysis" => BathKind.Electrolysis, _ => null };
 
     /// <summary>The choice.</summary>
     public static Choice Choice { get; } = new(Id, "Rust comes off by", "how rust that stands up is taken off", q => q.Rusty.Count > 0,
     [
-        new("chelating", "chelating bath", "slow, gentle, dear: the careful restorer's", "goes from soaked faces", "stay", "stays where it is sound") { Closed = q => Bath(q, BathKind.Chelating) },
-        new("citric", "citric acid", "quicker, must be watched", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q => Bath(q, BathKind.Citric) },
-        new("vinegar", "vinegar", "cheap and slow, smells", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q => Bath(q, BathKind.Acetic) },
-        new("electrolysis", "electrolysis", "for crust on plain iron; needs a supply", "goes, left black", "stay", "comes off") { Closed = q => Bath(q, BathKind.Electrolysis), Kit = ["bench power supply"] },
+        new("chelating", "chelating bath", "slow, gentle, dear: the careful restorer's", "goes from soaked faces", "stay",
+            "stays where it is sound") { Closed = q => Bath(q, BathKind.Chelating) },
+        new("citric", "citric acid", "quicker, must be watched", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q =>
+            Bath(q, BathKind.Citric) },
+        new("vinegar", "vinegar", "cheap and slow, smells", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q =>
+            Bath(q, BathKind.Acetic) },
+        new("electrolysis", "electrolysis", "for crust on plain iron; needs a supply", "goes, left black", "stay", "comes off") { Closed = q =>
+            Bath(q, BathKind.Electrolysis), Kit = ["bench power supply"] },
         new("wire", "wire wheel", "fast, dry, small parts", "thinned and shined", "blur at their edges", "scratched where it is touched")
         {
             Kit = ["wire wheel"], Closed = q => q.Aim == AimKind.Keep ? KeepSays : Etched(q) ? "A wheel wipes an etched mark away." : null,
@@ -31,7 +36,8 @@ public static class RustWays
         new("blast", "soft blasting", "fast in corners, leaves it matt", "goes", "blur", "comes off")
         {
             Kit = ["blast cabinet"],
-            Closed = q => q.Aim == AimKind.Keep ? KeepSays : q.Tool.Family == Family.Saw ? "Blasting dishes a thin plate and takes its marks." : Etched(q) || q.Worst(FindingKind.Mark) >= 2 ? "Blasting blurs a mark that should be kept." : null,
+            Closed = q => q.Aim == AimKind.Keep ? KeepSays : q.Tool.Family == Family.Saw ? "Blasting dishes a thin plate and takes its marks." : Etched(q)
+                || q.Worst(FindingKind.Mark) >= 2 ? "Blasting blurs a mark that should be kept." : null,
         },
     ], Advise);
 

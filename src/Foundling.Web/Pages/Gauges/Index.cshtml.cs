@@ -52,7 +52,8 @@ public sealed class IndexModel(PatternShelf patterns) : PageModel
         }
         try
         {
-            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, await patterns.Read(cancel), cancel));
+            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, await patterns.Read(cancel),
+                cancel));
             Result = JsonSerializer.SerializeToElement(result, Chosen.Output, GaugeCatalogue.Json);
         }
         catch (InputException fault)

@@ -55,13 +55,17 @@ public sealed class IndexModel(LotBook lots, TagBook tags) : SentencePageModel
     {
         LotView lot = await Known(id);
         lot.Lot.Price = Money(price);
-        var weights = tag.Zip(weight).ToDictionary(x => x.First, x => decimal.TryParse(x.Second?.Replace(',', '.'), CultureInfo.InvariantCulture, out decimal w) ? w : throw new InputException("bad_weight", "weight", x.Second, "a number", $"\"{x.Second}\" does not say how much it counts; 1 is as much as any other."));
+        var weights = tag.Zip(weight).ToDictionary(x => x.First, x => decimal.TryParse(x.Second?.Replace(',', '.'), CultureInfo.InvariantCulture,
+            out decimal w) ? w : throw new InputException("bad_weight", "weight", x.Second, "a number",
+            $"\"{x.Second}\" does not say how much it counts; 1 is as much as any other."));
         await lots.ShareOut(lot, weights);
         return LocalRedirect($"/lots#lot-{id}");
     }
 
-    private async Task<LotView> Known(int id) => await lots.Find(id) ?? throw new InputException("unknown_lot", "lot", id, "a lot of this shop", "That lot is not there any more.");
+    private async Task<LotView> Known(int id) => await lots.Find(id) ?? throw new InputException("unknown_lot", "lot", id, "a lot of this shop",
+        "That lot is not there any more.");
 
     private static decimal? Money(string? text) => string.IsNullOrWhiteSpace(text) ? null
-        : Typed.TryMoney(text, out decimal amount) ? amount : throw new InputException("not_money", "price", text, "an amount", $"\"{text}\" is not an amount of money.");
+        : Typed.TryMoney(text, out decimal amount) ? amount : throw new InputException("not_money", "price", text, "an amount",
+            $"\"{text}\" is not an amount of money.");
 }

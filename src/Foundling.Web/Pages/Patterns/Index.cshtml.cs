@@ -28,7 +28,8 @@ public sealed class IndexModel(PatternShelf shelf) : PatternPageModel(shelf)
     {
         string name = Text(maker) ?? throw new InputException("required", "maker", maker, "a name", "A line needs the maker's name.");
         string id = BookEdits.FreeId($"{name} {range}", Book.Lines.Select(l => l.Id));
-        var line = new PatternLine(id, Year(first) ?? throw Needs("first"), Year(last) ?? throw Needs("last"), new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), name, Text(range), 1, null, kind is null ? null : [kind]);
+        var line = new PatternLine(id, Year(first) ?? throw Needs("first"), Year(last) ?? throw Needs("last"), new Dictionary<string,
+            IReadOnlyDictionary<string, int?[]>>(), name, Text(range), 1, null, kind is null ? null : [kind]);
         return await Change($"New line {line.Title}", b => b.With(line), $"/patterns/{id}");
     }
 
@@ -37,7 +38,8 @@ public sealed class IndexModel(PatternShelf shelf) : PatternPageModel(shelf)
     {
         if (file is null || file.Length == 0 || file.Length > PatternFile.MostLetters)
         {
-            throw new InputException("required", "file", null, "a file", file is { Length: > 0 } ? "This file is too large for a pattern book." : "Choose a file of pattern pages, CSV or JSON.");
+            throw new InputException("required", "file", null, "a file", file is { Length: > 0 } ? "This file is too large for a pattern book."
+                : "Choose a file of pattern pages, CSV or JSON.");
         }
         using var reader = new StreamReader(file.OpenReadStream());
         await Shelf.Import(Path.GetFileName(file.FileName), await reader.ReadToEndAsync(cancel), cancel);

@@ -51,14 +51,16 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
     public Task<IActionResult> OnPostYears(string? trait, string? variant, string? a, string? b, string? c, string? d)
     {
         Trait of = Book.TraitOf(trait ?? "");
-        return Change($"{of.Title}: {of.VariantTitle(variant ?? "")}", book => book.WithYears(Line.Id, of.Id, variant ?? "", [Year(a), Year(b), Year(c), Year(d)]));
+        return Change($"{of.Title}: {of.VariantTitle(variant ?? "")}", book => book.WithYears(Line.Id, of.Id, variant ?? "",
+            [Year(a), Year(b), Year(c), Year(d)]));
     }
 
     /// <summary>What the line says of a trait, as this page shows it.</summary>
     public IEnumerable<(string Field, string? Value)> WasFigures(Trait trait) => trait.Variants.Select(v => ($"form.{v}", Figures(trait.Id, v)));
 
     /// <summary>Years and sources of all forms of a trait, as typed. A form without a tick was never used.</summary>
-    public async Task<IActionResult> OnPostFigures(string? trait, List<string?> variant, List<string?> a, List<string?> b, List<string?> c, List<string?> d, List<string?> source, List<string?> note, List<string?> used)
+    public async Task<IActionResult> OnPostFigures(string? trait, List<string?> variant, List<string?> a, List<string?> b, List<string?> c, List<string?> d,
+        List<string?> source, List<string?> note, List<string?> used)
     {
         Trait of = Book.TraitOf(trait ?? "");
         PatternBook made = Book;
@@ -66,7 +68,8 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
         {
             if (form is null || !of.Variants.Contains(form))
             {
-                throw new InputException("unknown_variant", "variant", form, string.Join(", ", of.Variants), $"\"{of.Title}\" has no form \"{Shorten.To(form, 60)}\".");
+                throw new InputException("unknown_variant", "variant", form, string.Join(", ", of.Variants),
+                    $"\"{of.Title}\" has no form \"{Shorten.To(form, 60)}\".");
             }
             int?[]? years = used.Contains(form) ? [Year(At(a, i)), Year(At(b, i)), Year(At(c, i)), Year(At(d, i))] : null;
             var said = new Statement(Text(At(source, i)), Text(At(note, i)));
@@ -87,7 +90,8 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
     /// <summary>The line itself, as this page shows it.</summary>
     public IEnumerable<(string Field, string? Value)> WasLine =>
     [
-        ("maker", Line.Maker), ("range", Line.Range), ("first", Line.FirstYear.ToString(CultureInfo.InvariantCulture)), ("last", Line.LastYear.ToString(CultureInfo.InvariantCulture)),
+        ("maker", Line.Maker), ("range", Line.Range), ("first", Line.FirstYear.ToString(CultureInfo.InvariantCulture)),
+            ("last", Line.LastYear.ToString(CultureInfo.InvariantCulture)),
         ("share", Share(Line.Share)), ("source", Line.Source), ("note", Line.Note), ("kinds", string.Join(' ', Line.Kinds ?? [])),
     ];
 
@@ -95,16 +99,20 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
     public static string Share(double share) => share.ToString("0.####", CultureInfo.InvariantCulture);
 
     /// <summary>The line itself.</summary>
-    public async Task<IActionResult> OnPostLine(string? maker, string? range, string? first, string? last, string? share, List<string?> kinds, string? source, string? note)
+    public async Task<IActionResult> OnPostLine(string? maker, string? range, string? first, string? last, string? share, List<string?> kinds, string? source,
+        string? note)
     {
         double met = double.TryParse(share?.Replace(',', '.'), CultureInfo.InvariantCulture, out double s) ? s
-            : throw new InputException("bad_share", "share", share, "a number above 0", $"\"{Shorten.To(share, 40)}\" is not a share; 1 is a line met as often as any other.");
+            : throw new InputException("bad_share", "share", share, "a number above 0",
+                $"\"{Shorten.To(share, 40)}\" is not a share; 1 is a line met as often as any other.");
         string[] covers = [.. kinds.OfType<string>().Distinct()];
         PatternLine to = Line;
         to = Merge.Mine("maker", "The maker", maker, Line.Maker) ? to with { Maker = Text(maker) } : to;
         to = Merge.Mine("range", "What they made", range, Line.Range) ? to with { Range = Text(range) } : to;
-        to = Merge.Mine("first", "The first year", first, Line.FirstYear.ToString(CultureInfo.InvariantCulture)) ? to with { FirstYear = Year(first) ?? Line.FirstYear } : to;
-        to = Merge.Mine("last", "The last year", last, Line.LastYear.ToString(CultureInfo.InvariantCulture)) ? to with { LastYear = Year(last) ?? Line.LastYear } : to;
+        to = Merge.Mine("first", "The first year", first, Line.FirstYear.ToString(CultureInfo.InvariantCulture)) ? to with { FirstYear = Year(first)
+            ?? Line.FirstYear } : to;
+        to = Merge.Mine("last", "The last year", last, Line.LastYear.ToString(CultureInfo.InvariantCulture)) ? to with { LastYear = Year(last)
+            ?? Line.LastYear } : to;
         to = Merge.Mine("share", "How often it is met", share, Share(Line.Share)) ? to with { Share = met } : to;
         to = Merge.Mine("source", "Where it comes from", source, Line.Source) ? to with { Source = Text(source) } : to;
         to = Merge.Mine("note", "What to know", note, Line.Note) ? to with { Note = Text(note) } : to;
@@ -118,7 +126,8 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
     /// <summary>Its sizes; a row without a number is taken out.</summary>
     public async Task<IActionResult> OnPostSizes(List<string?> size, List<string?> length, List<string?> iron, List<string?> from, List<string?> to)
     {
-        List<LineSize> sent = [.. size.Select((s, i) => (Text(s), i)).Where(s => s.Item1 is not null).Select(s => new LineSize(s.Item1!, Mm(At(length, s.i)), Mm(At(iron, s.i)), Year(At(from, s.i)), Year(At(to, s.i))))];
+        List<LineSize> sent = [.. size.Select((s, i) => (Text(s), i)).Where(s => s.Item1 is not null).Select(s =>
+            new LineSize(s.Item1!, Mm(At(length, s.i)), Mm(At(iron, s.i)), Year(At(from, s.i)), Year(At(to, s.i))))];
         if (sent.Select(s => s.Id).Distinct().Count() < sent.Count)
         {
             throw new InputException("bad_pattern", "size", null, "each number once", "A size stands there twice; each number can stand there once.");

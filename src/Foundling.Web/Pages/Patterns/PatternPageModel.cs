@@ -70,7 +70,8 @@ public abstract class PatternPageModel(PatternShelf shelf) : SentencePageModel
     /// <exception cref="InputException">Not a year.</exception>
     protected static int? Year(string? text) => string.IsNullOrWhiteSpace(text) || text.Trim() is "open" ? null
         : int.TryParse(text.Trim(), out int year) && year is >= DatingEngine.FirstYear and <= DatingEngine.LastYear ? year
-        : throw new InputException("bad_year", "year", text, $"{DatingEngine.FirstYear} to {DatingEngine.LastYear}", $"\"{text}\" is not a year from {DatingEngine.FirstYear} to {DatingEngine.LastYear}; leave it empty for an open end.");
+        : throw new InputException("bad_year", "year", text, $"{DatingEngine.FirstYear} to {DatingEngine.LastYear}",
+            $"\"{text}\" is not a year from {DatingEngine.FirstYear} to {DatingEngine.LastYear}; leave it empty for an open end.");
 
     /// <summary>Text without blanks at its ends; null for nothing.</summary>
     protected static string? Text(string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();

@@ -43,7 +43,8 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     {
         Settings = await shop.Read();
         PlanQuestion question = await rods.Question(Tool, AimKind.Work);
-        Aims.AddRange(Enum.GetValues<AimKind>().Select(aim => AimReview.Of(question with { Aim = aim }, (double?)Tool.WorthSound, Tool.Rarity ?? Rarity.Common)));
+        Aims.AddRange(Enum.GetValues<AimKind>().Select(aim => AimReview.Of(question with { Aim = aim }, (double?)Tool.WorthSound, Tool.Rarity
+            ?? Rarity.Common)));
     }
 
     /// <summary>Chooses an aim and plans for it.</summary>
@@ -71,7 +72,8 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
         string wished = Shorten.To(wish, MostWords);
         Tool.Wish = Merge.Mine("wish", "The wish", wished, Tool.Wish) ? wished : Tool.Wish;
         Tool.WorthSound = Merge.Mine("worth", "What a sound one is worth", worth, Money(Tool.WorthSound)) ? sound : Tool.WorthSound;
-        Tool.Rarity = Merge.Mine("rarity", "How often it turns up", rarity?.ToString(), Tool.Rarity?.ToString(), Tool.Rarity is { } r ? Words.Of(r) : "") ? rarity : Tool.Rarity;
+        Tool.Rarity = Merge.Mine("rarity", "How often it turns up", rarity?.ToString(), Tool.Rarity?.ToString(), Tool.Rarity is { } r ? Words.Of(r) : "")
+            ? rarity : Tool.Rarity;
         if (!ModelState.IsValid)
         {
             await OnGet();

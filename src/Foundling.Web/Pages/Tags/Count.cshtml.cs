@@ -45,7 +45,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         {
             List<double[]> marked = [.. Tool.Counts.Where(c => c.PictureId == Photo.Id).SelectMany(c => c.OutlinePx)];
             return marked.Count < 3 ? FrameFinder.Of(store.Find(Photo.File, PictureSize.Thumb))
-                : new PictureFrame(marked.Min(p => p[0]) / Photo.Width, marked.Min(p => p[1]) / Photo.Height, marked.Max(p => p[0]) / Photo.Width, marked.Max(p => p[1]) / Photo.Height);
+                : new PictureFrame(marked.Min(p => p[0]) / Photo.Width, marked.Min(p => p[1]) / Photo.Height, marked.Max(p => p[0]) / Photo.Width,
+                    marked.Max(p => p[1]) / Photo.Height);
         }
     }
 
@@ -55,7 +56,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         get
         {
             PictureFrame f = Frame;
-            return string.Create(CultureInfo.InvariantCulture, $"{f.Left * Photo.Width:0.#} {f.Top * Photo.Height:0.#} {Math.Max(0.05, f.Right - f.Left) * Photo.Width:0.#} {Math.Max(0.05, f.Bottom - f.Top) * Photo.Height:0.#}");
+            return string.Create(CultureInfo.InvariantCulture,
+                $"{f.Left * Photo.Width:0.#} {f.Top * Photo.Height:0.#} {Math.Max(0.05, f.Right - f.Left) * Photo.Width:0.#} {Math.Max(0.05, f.Bottom - f.Top) * Photo.Height:0.#}");
         }
     }
 
@@ -66,7 +68,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         {
             static double[] P(Spot s) => [Math.Round(s.X, 2), Math.Round(s.Y, 2)];
             Overlay drawn = Core.Tools.Overlay.Of(Profile.Of(Tool));
-            return JsonSerializer.Serialize(new { left = P(drawn.Left), right = P(drawn.Right), parts = drawn.Parts.ToDictionary(p => p.Key, p => p.Value.Select(P)) });
+            return JsonSerializer.Serialize(new { left = P(drawn.Left), right = P(drawn.Right), parts = drawn.Parts.ToDictionary(p => p.Key, p =>
+                p.Value.Select(P)) });
         }
     }
 
@@ -92,7 +95,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         Find(picture, id) && Count is not null && Mask() is { } mask ? File(mask.Png, "image/png") : NotFound();
 
     /// <summary>Begins a count.</summary>
-    public async Task<IActionResult> OnPostStart(Guid picture, string? part, FindingKind kind, Round round, string? points, string? outline, string? reference, string? length)
+    public async Task<IActionResult> OnPostStart(Guid picture, string? part, FindingKind kind, Round round, string? points, string? outline, string? reference,
+        string? length)
     {
         if (!Find(picture, null))
         {
@@ -102,7 +106,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         DateTimeOffset now = time.GetUtcNow();
         var count = new CountRecord
         {
-            Id = Guid.CreateVersion7(now), PictureId = Photo.Id, Part = part ?? "", Kind = kind, Round = round, At = now, Seed = BitConverter.ToUInt16(Guid.NewGuid().ToByteArray()),
+            Id = Guid.CreateVersion7(now), PictureId = Photo.Id, Part = part ?? "", Kind = kind, Round = round, At = now,
+            Seed = BitConverter.ToUInt16(Guid.NewGuid().ToByteArray()),
             OutlinePx = Corners(outline, "Outline"), ReferencePx = Corners(reference, "Reference"), ReferenceMm = ReadLength(length, "Length", units.Units),
             Points = int.TryParse(points, CultureInfo.InvariantCulture, out int n) ? n : 80,
         };
@@ -119,7 +124,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             }
             catch (InputException fault)
             {
-                ModelState.AddModelError(fault.Field == "points" ? "Points" : fault.Field.StartsWith("reference", StringComparison.Ordinal) ? "Reference" : "Outline", fault.Sentence);
+                ModelState.AddModelError(fault.Field == "points" ? "Points" : fault.Field.StartsWith("reference", StringComparison.Ordinal) ? "Reference"
+                    : "Outline", fault.Sentence);
             }
         }
         if (!ModelState.IsValid)
@@ -153,11 +159,13 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             return Photo is null ? NotFound() : Page();
         }
         // A count is of the whole part: it goes to the finding that was counted before, or stands beside those at a spot.
-        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Count.Part && f.Kind == Count.Kind && f.Round == Count.Round && (f.CountPoints is not null || f.Place.Length == 0));
+        Finding? finding = Tool.Findings.FirstOrDefault(f => f.Part == Count.Part && f.Kind == Count.Kind && f.Round == Count.Round
+            && (f.CountPoints is not null || f.Place.Length == 0));
         if (finding is null)
         {
             DateTimeOffset now = time.GetUtcNow();
-            Tool.Note(finding = new Finding { Id = Guid.CreateVersion7(now), Part = Count.Part, Kind = Count.Kind, Round = Count.Round, At = now, Severity = 2 });
+            Tool.Note(finding = new Finding { Id = Guid.CreateVersion7(now), Part = Count.Part, Kind = Count.Kind, Round = Count.Round, At = now,
+                Severity = 2 });
         }
         (finding.CountHits, finding.CountPoints) = (Count.Counted().Hits, Count.Counted().Points);
         finding.Severity = Count.Kind == FindingKind.CoatingLoss ? FindingScales.CoatingDegree(result.Share) : finding.Severity;
@@ -171,11 +179,13 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         Count = Tool.Counts.FirstOrDefault(c => c.Id == id && c.PictureId == picture);
         Grid = Count?.Grid();
         Assumptions s = Assumptions.Standard;
-        double Asked(string name, double standard) => double.TryParse(Request.Query[name], CultureInfo.InvariantCulture, out double value) && value is >= 0 and <= 360 ? value : standard;
+        double Asked(string name, double standard) => double.TryParse(Request.Query[name], CultureInfo.InvariantCulture, out double value)
+            && value is >= 0 and <= 360 ? value : standard;
         Colour = s with
         {
             RustHueLow = Asked("hueLow", s.RustHueLow), RustHueHigh = Asked("hueHigh", s.RustHueHigh), RustChromaLow = Asked("chromaLow", s.RustChromaLow),
-            RustChromaHigh = Asked("chromaHigh", s.RustChromaHigh), RustLightLow = Asked("lightLow", s.RustLightLow), RustLightHigh = Asked("lightHigh", s.RustLightHigh),
+            RustChromaHigh = Asked("chromaHigh", s.RustChromaHigh), RustLightLow = Asked("lightLow", s.RustLightLow),
+            RustLightHigh = Asked("lightHigh", s.RustLightHigh),
         };
         return Photo is not null && (id is null || Count is not null);
     }
@@ -189,7 +199,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         foreach (string corner in (text ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries))
         {
             string[] xy = corner.Split(',');
-            if (corners.Count < 400 && xy.Length == 2 && double.TryParse(xy[0], CultureInfo.InvariantCulture, out double x) && double.TryParse(xy[1], CultureInfo.InvariantCulture, out double y) && x >= 0 && y >= 0 && x <= Photo.Width && y <= Photo.Height)
+            if (corners.Count < 400 && xy.Length == 2 && double.TryParse(xy[0], CultureInfo.InvariantCulture, out double x) && double.TryParse(xy[1],
+                CultureInfo.InvariantCulture, out double y) && x >= 0 && y >= 0 && x <= Photo.Width && y <= Photo.Height)
             {
                 corners.Add([x, y]);
             }

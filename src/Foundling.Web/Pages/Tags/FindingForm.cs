@@ -54,7 +54,8 @@ public sealed class FindingForm
     /// <summary>A finding as it is typed.</summary>
     public static FindingForm Of(Finding finding, Func<double?, string> length) => new()
     {
-        Kind = finding.Kind, Severity = finding.Severity, Round = finding.Round, Place = finding.Place, Note = finding.Note, FromEdge = length(finding.FromEdgeMm), Depth = length(finding.DepthMm), Size = length(finding.SizeMm),
+        Kind = finding.Kind, Severity = finding.Severity, Round = finding.Round, Place = finding.Place, Note = finding.Note,
+        FromEdge = length(finding.FromEdgeMm), Depth = length(finding.DepthMm), Size = length(finding.SizeMm),
         Hits = finding.CountHits?.ToString(), Points = finding.CountPoints?.ToString(), Picture = finding.PictureId,
     };
 }

@@ -52,7 +52,8 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
         Sent = (note, null, papers);
         if (string.IsNullOrWhiteSpace(note) || note.Length > 4000)
         {
-            ModelState.AddModelError("Note", string.IsNullOrWhiteSpace(note) ? "Write what happened; an empty note says nothing." : $"This note is {note.Length:#,0} characters long; 4,000 is the most.");
+            ModelState.AddModelError("Note", string.IsNullOrWhiteSpace(note) ? "Write what happened; an empty note says nothing."
+                : $"This note is {note.Length:#,0} characters long; 4,000 is the most.");
             await Read();
             return Page();
         }
@@ -108,5 +109,6 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
 
     private string? Step(string? key) => Tool.Steps.Any(s => s.Key == key) ? key : null;
 
-    private Task Add(LogKind kind, string text, string? step, double? minutes) => Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), kind, text, step, minutes));
+    private Task Add(LogKind kind, string text, string? step, double? minutes) => Book.Note(Tool.Number,
+        LogEntry.New(time.GetUtcNow(), kind, text, step, minutes));
 }

@@ -56,8 +56,10 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
         {
             IReadOnlyList<NextLook> next = (Dated ?? TagBook.Weigh(Tool, Patterns, int.MaxValue)).LookNext ?? [];
             var aside = Tool.Aside.GroupBy(a => a.Trait).ToDictionary(g => g.Key, g => g.Last());
-            IEnumerable<Trait> rest = Patterns.Traits.Where(t => Lines.Any(l => l.Variants.ContainsKey(t.Id)) && Tool.Looks.All(k => k.Trait != t.Id) && next.All(n => n.Trait != t.Id)).OrderBy(t => t.Effort);
-            return [.. next.Select(n => new OpenLook(Patterns.TraitOf(n.Trait), n, aside.GetValueOrDefault(n.Trait))), .. rest.Select(t => new OpenLook(t, null, aside.GetValueOrDefault(t.Id)))];
+            IEnumerable<Trait> rest = Patterns.Traits.Where(t => Lines.Any(l => l.Variants.ContainsKey(t.Id)) && Tool.Looks.All(k => k.Trait != t.Id)
+                && next.All(n => n.Trait != t.Id)).OrderBy(t => t.Effort);
+            return [.. next.Select(n => new OpenLook(Patterns.TraitOf(n.Trait), n, aside.GetValueOrDefault(n.Trait))), .. rest.Select(t =>
+                new OpenLook(t, null, aside.GetValueOrDefault(t.Id)))];
         }
     }
 

@@ -27,11 +27,13 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
     public string? Of { get; set; }
 
     /// <summary>The proof that is being taken: the one chosen, else the first not proved after the work.</summary>
-    public ProofKind Chosen => Kinds.FirstOrDefault(k => k.Id == Of) ?? Kinds.FirstOrDefault(k => Tool.Proofs.All(p => p.AsFound || p.Kind != k.Id)) ?? Kinds[0];
+    public ProofKind Chosen => Kinds.FirstOrDefault(k => k.Id == Of) ?? Kinds.FirstOrDefault(k => Tool.Proofs.All(p => p.AsFound || p.Kind != k.Id))
+        ?? Kinds[0];
 
     /// <summary>Results, the latest first, under what they prove.</summary>
     public IEnumerable<(ProofKind? Kind, IReadOnlyList<ProofRecord> Records)> Results =>
-        Tool.Proofs.GroupBy(p => p.Kind).Select(g => (Kinds.FirstOrDefault(k => k.Id == g.Key), (IReadOnlyList<ProofRecord>)[.. g.Reverse()])).OrderBy(g => g.Item1 is null ? 99 : Kinds.ToList().IndexOf(g.Item1));
+        Tool.Proofs.GroupBy(p => p.Kind).Select(g => (Kinds.FirstOrDefault(k => k.Id == g.Key), (IReadOnlyList<ProofRecord>)[.. g.Reverse()])).OrderBy(g =>
+            g.Item1 is null ? 99 : Kinds.ToList().IndexOf(g.Item1));
 
     /// <summary>Shows the readings.</summary>
     public void OnGet()
@@ -45,7 +47,8 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         {
             Tool.Proofs.Remove(proof);
             await Book.Save(Tool);
-            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note, $"Proof taken back: {(proof.Degree is null ? Words.Count(proof.ReadingsMm.Count, "reading") : proof.Seen)}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}"));
+            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note,
+                $"Proof taken back: {(proof.Degree is null ? Words.Count(proof.ReadingsMm.Count, "reading") : proof.Seen)}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}"));
         }
         return ToLeaf("proof");
     }
@@ -66,7 +69,8 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         DateTimeOffset now = time.GetUtcNow();
         Tool.Proofs.Add(new ProofRecord
         {
-            Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = Chosen.Id, Degree = degree, Seen = ((SeenProof)Chosen).Degrees[degree!.Value],
+            Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = Chosen.Id, Degree = degree,
+            Seen = ((SeenProof)Chosen).Degrees[degree!.Value],
         });
         await Book.Save(Tool);
         return ToLeaf("proof");
@@ -142,7 +146,8 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
             return Page();
         }
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Proofs.Add(new ProofRecord { Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = proof.Id, Direction = proof.Direction, ReadingsMm = values, TargetMm = wanted!.Value, ResolutionMm = step!.Value });
+        Tool.Proofs.Add(new ProofRecord { Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = proof.Id,
+            Direction = proof.Direction, ReadingsMm = values, TargetMm = wanted!.Value, ResolutionMm = step!.Value });
         await Book.Save(Tool);
         return ToLeaf("proof");
     }

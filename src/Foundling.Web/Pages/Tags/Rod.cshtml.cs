@@ -48,10 +48,12 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
 
     /// <summary>A step as a line of the list.</summary>
     public StepView View(PlanStep step, PlanStep? next) => new(
-        Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null, Gate.Of(Tool, step, Settings.Name),
+        Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
+            Gate.Of(Tool, step, Settings.Name),
         step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key)
     {
-        Lacking = step.State != StepState.Open ? [] : [.. step.Materials.Select(m => Need.Parse(m).Item).Distinct().Where(i => StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
+        Lacking = step.State != StepState.Open ? [] : [.. step.Materials.Select(m => Need.Parse(m).Item).Distinct().Where(i =>
+            StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
     };
 
     /// <summary>What the shop has said of its stores.</summary>
@@ -170,7 +172,8 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     public Task<IActionResult> OnPostMove(string? step, string? to) => Do(step, async found =>
     {
         PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
-        MoveResult moved = to is "earlier" or "later" ? Handwork.Nudge(Tool.Steps, found.Key, to == "earlier", question) : Handwork.Move(Tool.Steps, found.Key, to ?? "", question);
+        MoveResult moved = to is "earlier" or "later" ? Handwork.Nudge(Tool.Steps, found.Key, to == "earlier", question) : Handwork.Move(Tool.Steps, found.Key,
+            to ?? "", question);
         if (moved.Forbidden is string rule)
         {
             throw new InputException("order_rule", "step", found.Key, "a place the order rules allow", rule);

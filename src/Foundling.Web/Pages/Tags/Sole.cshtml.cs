@@ -150,7 +150,8 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
         {
             Tool.Surveys.Remove(survey);
             await Book.Save(Tool);
-            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note, $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}"));
+            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note,
+                $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}"));
         }
         return LocalRedirect($"/tag/{Tool.Number}/sole");
     }

@@ -88,7 +88,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
 
     /// <summary>Findings on the chosen part as this page shows them.</summary>
     public IEnumerable<(string Field, string? Value)> Was =>
-        About.SelectMany(p => Tool.Findings.Where(f => f.Part == p.Id)).Select(f => (Edited == f ? Field(f.Id) : Field(f.Part, f.Kind, f.Round), (string?)Text(f)));
+        About.SelectMany(p => Tool.Findings.Where(f => f.Part == p.Id)).Select(f => (Edited == f ? Field(f.Id) : Field(f.Part, f.Kind, f.Round),
+            (string?)Text(f)));
 
     /// <summary>What was decided, as this page shows it.</summary>
     public IEnumerable<(string Field, string? Value)> WasDecided =>
@@ -126,7 +127,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         {
             Finding finding = On(part, sent);
             Finding? there = Tool.There(part.Id, finding.Kind, finding.Round);
-            if (Faults.IsSpot(finding.Kind) || Merge.Mine(Field(part.Id, finding.Kind, finding.Round), What(part, finding.Kind), Text(finding), there is null ? "" : Text(there), Shown(there)))
+            if (Faults.IsSpot(finding.Kind) || Merge.Mine(Field(part.Id, finding.Kind, finding.Round), What(part, finding.Kind), Text(finding), there is null
+                ? "" : Text(there), Shown(there)))
             {
                 before = Tool.Note(finding) ?? before;
             }
@@ -181,8 +183,10 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         DateTimeOffset now = Noted ??= time.GetUtcNow();
         return new Finding
         {
-            Id = Guid.CreateVersion7(now), At = now, Part = part.Id, Kind = sent.Kind, Severity = sent.Severity, Round = sent.Round, Note = sent.Note, FromEdgeMm = sent.FromEdgeMm, DepthMm = sent.DepthMm, SizeMm = sent.SizeMm,
-            Place = PartGroups.Places(Tool.Tool(), part, sent.Kind).Contains(sent.Place) ? sent.Place : "", PictureId = sent.PictureId, CountHits = sent.CountHits, CountPoints = sent.CountPoints,
+            Id = Guid.CreateVersion7(now), At = now, Part = part.Id, Kind = sent.Kind, Severity = sent.Severity, Round = sent.Round, Note = sent.Note,
+            FromEdgeMm = sent.FromEdgeMm, DepthMm = sent.DepthMm, SizeMm = sent.SizeMm,
+            Place = PartGroups.Places(Tool.Tool(), part, sent.Kind).Contains(sent.Place) ? sent.Place : "", PictureId = sent.PictureId,
+            CountHits = sent.CountHits, CountPoints = sent.CountPoints,
         };
     }
 
@@ -207,7 +211,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         {
             ModelState.AddModelError("Note", $"This note is {form.Note.Length:#,0} characters long; 1,000 is the most.");
         }
-        double? edge = ReadLength(form.FromEdge, "FromEdge", units.Units, 0, 500), depth = ReadLength(form.Depth, "Depth", units.Units, 0, 100), size = ReadLength(form.Size, "Size", units.Units, 0, 2000);
+        double? edge = ReadLength(form.FromEdge, "FromEdge", units.Units, 0, 500), depth = ReadLength(form.Depth, "Depth", units.Units, 0, 100),
+            size = ReadLength(form.Size, "Size", units.Units, 0, 2000);
         (int? counted, int? of) = (Whole(form.Hits, "Count"), Whole(form.Points, "Count"));
         if (counted is null != of is null && ModelState.IsValid)
         {
@@ -226,7 +231,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         }
         return !ModelState.IsValid ? null : new Finding
         {
-            Kind = form.Kind!.Value, Severity = form.Severity!.Value, Round = form.Round, Note = (form.Note ?? "").Trim(), FromEdgeMm = edge, DepthMm = depth, SizeMm = size, Place = form.Place ?? "",
+            Kind = form.Kind!.Value, Severity = form.Severity!.Value, Round = form.Round, Note = (form.Note ?? "").Trim(), FromEdgeMm = edge, DepthMm = depth,
+            SizeMm = size, Place = form.Place ?? "",
             PictureId = Tool.Pictures.FirstOrDefault(p => p.Id == form.Picture)?.Id, CountHits = counted, CountPoints = of,
         };
     }
@@ -249,7 +255,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     {
         TypedValue = value;
         MeasureKind? what = Chosen is null ? null : MeasureKinds.For(Tool.Tool(), Chosen).FirstOrDefault(m => m.Id == kind);
-        double? reading = what is { IsCount: true } ? Whole(value, "Value") : ReadLength(value, "Value", units.Units, 0, 5000), error = ReadLength(off, "Off", units.Units, 0, 50);
+        double? reading = what is { IsCount: true } ? Whole(value, "Value") : ReadLength(value, "Value", units.Units, 0, 5000), error = ReadLength(off, "Off",
+            units.Units, 0, 50);
         if (ModelState.IsValid && (what is null || reading is null))
         {
             ModelState.AddModelError("Value", what is null ? "Choose a part and what was measured." : "Write the reading.");
@@ -262,7 +269,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         DateTimeOffset now = time.GetUtcNow();
         Tool.Measurements.Add(new Measurement
         {
-            Id = Guid.CreateVersion7(now), Part = Chosen!.Id, Kind = what.Id, Value = reading!.Value, Instrument = with, UncertaintyMm = what.IsCount ? 0 : error ?? MeasureKinds.UncertaintyMm(with, Assumptions.Standard), At = now,
+            Id = Guid.CreateVersion7(now), Part = Chosen!.Id, Kind = what.Id, Value = reading!.Value, Instrument = with,
+            UncertaintyMm = what.IsCount ? 0 : error ?? MeasureKinds.UncertaintyMm(with, Assumptions.Standard), At = now,
         });
         await Book.Save(Tool);
         return LocalRedirect($"/tag/{Tool.Number}/state?Part={Chosen.Id}#measure");
@@ -274,7 +282,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         (string said, string reason) = (Shorten.To(triedNote, MostWords), Shorten.To(why, MostWords));
         Tool.Tried = Merge.Mine("tried", "Tried as found", tried?.ToString(), Tool.Tried?.ToString(), Words.Of(Tool.Tried)) ? tried : Tool.Tried;
         Tool.TriedNote = Merge.Mine("triedNote", "What it did", said, Tool.TriedNote) ? said : Tool.TriedNote;
-        Tool.Decision = Merge.Mine("decision", "The decision", decision?.ToString(), Tool.Decision?.ToString(), Tool.Decision is { } v ? Words.Of(v) : "") ? decision : Tool.Decision;
+        Tool.Decision = Merge.Mine("decision", "The decision", decision?.ToString(), Tool.Decision?.ToString(), Tool.Decision is { } v ? Words.Of(v) : "")
+            ? decision : Tool.Decision;
         Tool.DecisionReason = Merge.Mine("why", "The reason", reason, Tool.DecisionReason) ? reason : Tool.DecisionReason;
         if (!ModelState.IsValid)
         {

@@ -101,7 +101,8 @@ public abstract class TagPageModel(TagBook tags) : PageModel
     }
 
     /// <summary>Leads back to a leaf of this tag.</summary>
-    protected LocalRedirectResult ToLeaf(string leaf, string? anchor = null) => LocalRedirect($"/tag/{Tool.Number}/{leaf}{(anchor is null ? "" : "#" + anchor)}");
+    protected LocalRedirectResult ToLeaf(string leaf, string? anchor = null) =>
+        LocalRedirect($"/tag/{Tool.Number}/{leaf}{(anchor is null ? "" : "#" + anchor)}");
 
     /// <summary>The leaves with how they stand.</summary>
     public IReadOnlyList<Leaf> Leaves
@@ -112,12 +113,14 @@ public abstract class TagPageModel(TagBook tags) : PageModel
             double minutes = Booked.All;
             return
             [
-                new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : Dated.IsDated ? $"{Dated.Interval90[0]}–{Dated.Interval90[1]}" : "not known yet"),
+                new("origin", "Origin", Dated is null ? "no looks yet" : Here == "origin" ? Words.Count(Tool.Looks.Count, "look") : Dated.IsDated
+                    ? $"{Dated.Interval90[0]}–{Dated.Interval90[1]}" : "not known yet"),
                 new("state", "State", Words.Count(Tool.Standing().Count, "finding")),
                 new("aim", "Aim", Tool.Aim?.ToString() ?? "not chosen"),
                 new("rod", "Rod", Tool.Steps.Count == 0 ? "no plan yet" : $"{done} of {Tool.Steps.Count}"),
                 new("log", "Log", minutes < 1 ? "nothing yet" : Typed.Hours(minutes)),
-                new("proof", "Proof", Tool.Proofs.Count == 0 ? "not tried" : Tool.Proofs.LastOrDefault(p => !p.AsFound) is { } proved ? Words.Proved(proved) : "as found"),
+                new("proof", "Proof", Tool.Proofs.Count == 0 ? "not tried" : Tool.Proofs.LastOrDefault(p => !p.AsFound) is { } proved ? Words.Proved(proved)
+                    : "as found"),
                 new("papers", "Papers", Tool.Status == TagStatus.Left ? "left" : Tool.Status == TagStatus.Done ? "ready" : "draft"),
             ];
         }

@@ -21,7 +21,8 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     public List<(Choice Choice, Way Way, ChosenBy By, string Why, IReadOnlyList<WayReview> Ways)> Open { get; } = [];
 
     /// <summary>Why a way was chosen for this tool; empty when nothing was said.</summary>
-    public string ReasonFor(string choice) => Tool.WayReasons.FirstOrDefault(r => r.StartsWith(choice + "=", StringComparison.Ordinal))?[(choice.Length + 1)..] ?? "";
+    public string ReasonFor(string choice) => Tool.WayReasons.FirstOrDefault(r => r.StartsWith(choice + "=", StringComparison.Ordinal))?[(choice.Length + 1)..]
+        ?? "";
 
     /// <summary>Shows the ways.</summary>
     public Task OnGet() => Read();
@@ -48,7 +49,8 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     {
         (string advised, string why) = choice.Advice(Asked);
         return advised == taken.Id ? why
-            : choice.Find(advised).Blocked(Asked) is string shut ? $"The book's first choice, {choice.Find(advised).Name}, is closed here: {char.ToLowerInvariant(shut[0])}{shut[1..]}"
+            : choice.Find(advised).Blocked(Asked) is string shut
+                ? $"The book's first choice, {choice.Find(advised).Name}, is closed here: {char.ToLowerInvariant(shut[0])}{shut[1..]}"
             : $"The book would take: {choice.Find(advised).Name}. {why}";
     }
 
