@@ -11,7 +11,12 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
     public static TheoryData<string, int> Pages()
     {
         var data = new TheoryData<string, int>();
-        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/angles", "/tag/31/origin", "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/24/rod?show=sitting", "/tag/33/aim", "/tag/31/ways", "/tag/25/needs", "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/proof", "/tag/31/papers", "/tag/31/book", "/tag/42/origin", "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/stores/parts", "/stores/supplies", "/tag/31/condition", "/tag/31/state?Part=frog&Apart=True", "/patterns", "/patterns/ottermere_adjust", "/patterns/trait/knob_form?line=pellow_tarn_bench", "/marks?mark=Made+in", "/identify?look=nut_form:flat_split", "/no/such/page" })
+        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/angles", "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30&pits=0.1+3", "/tag/31/origin",
+            "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/24/rod?show=sitting", "/tag/33/aim", "/tag/31/ways", "/tag/25/needs",
+            "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/proof", "/tag/24/proof?Of=bolt", "/tag/31/papers", "/tag/31/book", "/tag/42/origin",
+            "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/stores/parts", "/stores/supplies", "/tag/31/condition",
+            "/tag/31/state?Part=frog&Apart=True", "/patterns", "/patterns/ottermere_adjust", "/patterns/trait/knob_form?line=pellow_tarn_bench",
+            "/marks?mark=Made+in", "/identify?look=nut_form:flat_split", "/no/such/page" })
         {
             data.Add(page, 1280);
             data.Add(page, 390);
@@ -27,17 +32,47 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
         b.Size(width, width > 500 ? 800 : 844);
         b.Go(demo.Shop.Address + page);
         b.Find("main h1");
-        Convert.ToInt32(b.Driver.ExecuteScript("return document.documentElement.scrollWidth")).ShouldBeLessThanOrEqualTo(width, "the page is wider than the screen");
+        Convert.ToInt32(b.Driver.ExecuteScript("return document.documentElement.scrollWidth")).ShouldBeLessThanOrEqualTo(width,
+            "the page is wider than the screen");
         b.Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => !l.Message.Contains("404")).Select(l => l.Message).ShouldBeEmpty();
 
-        b.Driver.ExecuteScript(Axe);
-        string result = (string)b.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))));")!;
-        JsonSerializer.Deserialize<string[]>(result)!.ShouldBeEmpty();
+        ShutsNobodyOut(b);
 
         if (width < 500)
         {
             string small = (string)b.Driver.ExecuteScript("return [...document.querySelectorAll('.btn, .rail a, select, input[type=text]')].filter(e => e.offsetParent && e.getBoundingClientRect().height < 43).map(e => e.outerHTML.slice(0, 80)).join('\\n')")!;
             small.ShouldBeEmpty("targets must be large enough for dirty hands");
         }
+    }
+
+    [Theory]
+    [InlineData(1280)]
+    [InlineData(390)]
+    public void What_opens_on_a_tap_shuts_nobody_out_either(int width)
+    {
+        Browser b = demo.Browser;
+        b.Size(width, width > 500 ? 800 : 844);
+        b.Go(demo.Shop.Address + "/tag/31/state?Part=iron");
+        b.Click("[data-fault-of=Pitting] > summary");
+        ShutsNobodyOut(b);
+        b.Click(".noted a");
+        b.Find("#edit");
+        ShutsNobodyOut(b);
+        b.Go(demo.Shop.Address + "/tag/31/state");
+        b.Click("a[href*='/count/']");
+        b.Find("svg[data-zoom]");
+        ShutsNobodyOut(b);
+        if (width < 500)
+        {
+            b.Click(".rooms summary");
+            ShutsNobodyOut(b);
+        }
+    }
+
+    private static void ShutsNobodyOut(Browser b)
+    {
+        b.Driver.ExecuteScript(Axe);
+        string result = (string)b.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))));")!;
+        JsonSerializer.Deserialize<string[]>(result)!.ShouldBeEmpty();
     }
 }

@@ -23,9 +23,11 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/38/origin");
         string trait = page.QuerySelector<IHtmlInputElement>("details.look input[name=trait]")!.Value;
-        page = await Follow(visitor, await visitor.Submit(page, $"details.look:has(input[value={trait}]) form[action*='handler=Aside']", new() { ["reason"] = "CannotTell" }));
+        page = await Follow(visitor, await visitor.Submit(page, $"details.look:has(input[value={trait}]) form[action*='handler=Aside']",
+            new() { ["reason"] = "CannotTell" }));
         page.QuerySelector<IHtmlInputElement>("details.look input[name=trait]")!.Value.ShouldNotBe(trait);
-        page.QuerySelectorAll("details").Single(d => d.QuerySelector("summary")!.TextContent.Contains("cannot be told")).QuerySelector($"input[value={trait}]").ShouldNotBeNull();
+        page.QuerySelectorAll("details").Single(d => d.QuerySelector("summary")!.TextContent.Contains("cannot be told")).QuerySelector($"input[value={trait}]")
+            .ShouldNotBeNull();
     }
 
     [Fact]
@@ -33,7 +35,8 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/40/origin");
-        page = await Follow(visitor, await visitor.Submit(page, "details.look:has(input[value=mouth_plate]) form[action*='handler=Aside']", new() { ["reason"] = "WhenApart" }));
+        page = await Follow(visitor, await visitor.Submit(page, "details.look:has(input[value=mouth_plate]) form[action*='handler=Aside']",
+            new() { ["reason"] = "WhenApart" }));
         page.QuerySelectorAll("h2").ShouldContain(h => h.TextContent == "When it is apart");
         (await visitor.Page("/tag/40/rod")).QuerySelector("#step-roll-call")!.TextContent.ShouldContain("1 look kept for when it is apart");
     }
@@ -52,6 +55,24 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
         // Taken back, it is gone.
         page = await Follow(visitor, await visitor.Submit(page, "#figures form:has(button[aria-label*='1,0?8'])", []));
         page.QuerySelector(".strata")!.TextContent.ShouldNotContain("1,0?8");
+    }
+
+    [Fact]
+    public async Task A_makers_name_that_was_read_says_whose_it_is_where_the_book_has_such_a_tool()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument saw = await visitor.Page("/marks?mark=Quillan+cast+steel&tag=22");
+        saw.QuerySelectorAll(".readings li").Length.ShouldBe(2);
+        IHtmlDocument page = await Follow(visitor, await visitor.Submit(saw, ".readings form:has(button[aria-label^='Say it is theirs'])", []));
+        page.QuerySelector<IHtmlSelectElement>("#line")!.Value.ShouldBe("quillan_hand");
+        // On a plane the same name is a stranger, and nothing is offered that would not hold.
+        IHtmlDocument plane = await visitor.Page("/marks?mark=Quillan&tag=31");
+        plane.QuerySelector(".readings form").ShouldBeNull();
+        plane.QuerySelector(".readings")!.TextContent.ShouldContain("no tool of this kind from them");
+        // Without a tag chosen it is refused with a sentence.
+        IHtmlDocument open = await visitor.Page("/marks?mark=Quillan");
+        IHtmlDocument refused = await Visitor.Read(await visitor.Submit(open, ".readings form", new() { ["tag"] = "31" }));
+        refused.QuerySelectorAll("[role=alert]").ShouldContain(f => f.TextContent.Contains("The book has Quillan hand saws"));
     }
 
     [Fact]
@@ -77,10 +98,13 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/40/origin");
-        double Odd(IHtmlDocument p) => double.Parse(p.QuerySelectorAll("td.n[title]").First(c => c.PreviousElementSibling?.TextContent.Trim() == "Iron").GetAttribute("title")!.TrimEnd(' ', '%'));
-        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Kin']", new() { ["colour"] = "Match", ["shadow"] = "Match", ["fit"] = "Match" }));
+        double Odd(IHtmlDocument p) => double.Parse(p.QuerySelectorAll("td.n[title]").First(c =>
+            c.PreviousElementSibling?.TextContent.Trim() == "Iron").GetAttribute("title")!.TrimEnd(' ', '%'));
+        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Kin']", new() { ["colour"] = "Match", ["shadow"] = "Match",
+            ["fit"] = "Match" }));
         double matched = Odd(page);
-        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Kin']", new() { ["colour"] = "Clash", ["shadow"] = "Clash", ["fit"] = "" }));
+        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Kin']", new() { ["colour"] = "Clash", ["shadow"] = "Clash",
+            ["fit"] = "" }));
         Odd(page).ShouldBeGreaterThan(matched);
     }
 
@@ -102,15 +126,18 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/33/origin");
-        page = await Follow(visitor, await visitor.Submit(page, "form[data-keep^=known]", new() { ["words"] = "T. Hollis apprenticed", ["notBefore"] = "", ["notAfter"] = "1902", ["certain"] = "true" }));
+        page = await Follow(visitor, await visitor.Submit(page, "form[data-keep^=known]", new() { ["words"] = "T. Hollis apprenticed", ["notBefore"] = "",
+            ["notAfter"] = "1902", ["certain"] = "true" }));
         page.QuerySelector(".strata")!.TextContent.ShouldContain("T. Hollis apprenticed");
         page.QuerySelectorAll("#figures td").ShouldContain(c => c.TextContent == "up to 1902");
         string look = page.QuerySelector<IHtmlOptionElement>("#lookid option")!.Value;
         using var bitmap = new SkiaSharp.SKBitmap(40, 30);
         byte[] png = bitmap.Encode(SkiaSharp.SKEncodedImageFormat.Png, 90).ToArray();
-        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Picture']", new() { ["id"] = look, ["picture"] = "" }, ("files", "stamp.png", new ByteArrayContent(png))));
+        page = await Follow(visitor, await visitor.Submit(page, "form[action*='handler=Picture']", new() { ["id"] = look, ["picture"] = "" },
+            ("files", "stamp.png", new ByteArrayContent(png))));
         page.QuerySelectorAll("figcaption").ShouldContain(f => f.TextContent.Contains("shows: t. hollis apprenticed"));
-        IHtmlDocument refused = await Visitor.Read(await visitor.Submit(page, "form[action*='handler=Picture']", new() { ["id"] = look }, ("files", "stamp.png", new StringContent("no picture"))));
+        IHtmlDocument refused = await Visitor.Read(await visitor.Submit(page, "form[action*='handler=Picture']", new() { ["id"] = look },
+            ("files", "stamp.png", new StringContent("no picture"))));
         refused.QuerySelector(".notice.bad")!.TextContent.ShouldNotBeEmpty();
     }
 
@@ -118,7 +145,8 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task Strata_can_be_drawn_close_up()
     {
         Visitor visitor = host.Visit();
-        int Years(IHtmlDocument p) => p.QuerySelectorAll(".strata .rule text").Select(t => int.Parse(t.TextContent)).Max() - p.QuerySelectorAll(".strata .rule text").Select(t => int.Parse(t.TextContent)).Min();
+        int Years(IHtmlDocument p) => p.QuerySelectorAll(".strata .rule text").Select(t =>
+            int.Parse(t.TextContent)).Max() - p.QuerySelectorAll(".strata .rule text").Select(t => int.Parse(t.TextContent)).Min();
         Years(await visitor.Page("/tag/31/origin?Near=true")).ShouldBeLessThan(Years(await visitor.Page("/tag/31/origin")));
     }
 

@@ -63,7 +63,8 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         {
             PatternBook book = await tags.Patterns();
             List<Tag> inHand = tag is null ? await tags.Here() : [];
-            string asked = string.Join('&', new[] { ("mark", Mark), ("top", Top), ("left", Left), ("right", Right), ("bottom", Bottom) }.Where(a => a.Item2 is not null).Select(a => $"{a.Item1}={Uri.EscapeDataString(a.Item2!)}"));
+            string asked = string.Join('&', new[] { ("mark", Mark), ("top", Top), ("left", Left), ("right", Right), ("bottom", Bottom) }.Where(a =>
+                a.Item2 is not null).Select(a => $"{a.Item1}={Uri.EscapeDataString(a.Item2!)}"));
             Readings = new ReadingsView(Read(book), Number, [.. inHand.Select(t => (t.Number, t.Title))], asked)
             {
                 Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag), Lines = tag is null ? null : [.. book.LinesFor(tag.Kind).Select(l => l.Id)],
@@ -76,7 +77,7 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     }
 
     /// <summary>Adds a reading to a tag as evidence.</summary>
-    public async Task<IActionResult> OnPostAdd(string? key, int tag, string? part, Confidence confidence)
+    public async Task<IActionResult> OnPostAdd(string? key, int tag, string? part, Confidence confidence = Confidence.Sure)
     {
         PatternBook book = await tags.Patterns();
         MarkReading? reading = null;
