@@ -134,7 +134,7 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
 
     [Theory]
     [InlineData("hand-saw", "drift,feel")]
-    [InlineData("hewing-hatchet", "notch,head")]
+    [InlineData("hewing-hatchet", "notch,edge,head")]
     [InlineData("hand-drill", "hole-wood,hole-steel,runout")]
     [InlineData("plough-plane", "groove,depth")]
     public async Task A_proof_is_asked_of_each_kind_in_its_own_way(string kind, string proofs)

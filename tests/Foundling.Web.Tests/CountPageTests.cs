@@ -8,7 +8,7 @@ namespace Foundling.Web.Tests;
 /// <summary>Counting points on a picture, over an in-memory host.</summary>
 public sealed class CountPageTests(DemoHost host) : IClassFixture<DemoHost>
 {
-    private const string Outline = "250,150 900,150 950,225 240,225";
+    private const string Outline = "250,40 900,40 950,225 240,225";
 
     private static async Task<string> Address(Visitor visitor) =>
         (await visitor.Page("/tag/19/state")).QuerySelector("figcaption a")!.GetAttribute("href")!;

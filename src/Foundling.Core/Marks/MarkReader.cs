@@ -33,10 +33,11 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
         readings.AddRange(Founded(mark));
         readings.AddRange(MarkNumbers.Yearly(mark));
         readings.AddRange(Dates(mark));
-        // A number with its office is that number; without one, the words themselves are the mark.
-        List<MarkReading> numbered = [.. _wordings.Written(mark, key => !NeedsNumber(key) && key != "patent_applied")];
+        // Addresses and standards hold figures that are no patent: wordings take theirs before numbers are read. What only announces a number
+        // ("Rd. No.") is a mark of its own where no number followed.
+        List<MarkReading> worded = [.. _wordings.Written(mark, key => !NeedsNumber(key) && key != "patent_applied")];
         readings.AddRange(MarkNumbers.Read(mark, tables));
-        readings.AddRange(numbered);
+        readings.AddRange(worded);
         readings.AddRange(_wordings.Written(mark, key => NeedsNumber(key) && !readings.Any(r => r.Key.StartsWith("registered", StringComparison.Ordinal)
             || r.Key.StartsWith("british", StringComparison.Ordinal))));
         readings.AddRange(MarkNames.Read(mark, book));

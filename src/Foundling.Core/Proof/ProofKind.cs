@@ -33,6 +33,9 @@ public static class Proofs
     private const string Softwood = "scrap of softwood", Hardwood = "scrap of hardwood", Caliper = "caliper", Square = "try square",
         Feelers = "straightedge and feelers";
 
+    private static SeenProof Edge { get; } = new("edge", "The edge", "Look along it under a lamp, then draw it through hanging paper.", "", [],
+        ["no light from it, paper falls in two", "a glint here and there, paper snags", "it shines along its length, paper tears"]);
+
     /// <summary>Proofs of a kind of tool.</summary>
     /// <param name="tool">Kind of tool.</param>
     /// <param name="purpose">What a plane's sole is for; decides how thin its shaving must be.</param>
@@ -90,14 +93,15 @@ public static class Proofs
                     ["runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"]),
             ],
             "chisel" => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
-                "white lines where it is nicked", "it crushes the fibres"])],
+                "white lines where it is nicked", "it crushes the fibres"]), Edge],
             "drawknife" => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", ["green wood"],
-                ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"])],
+                ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"]), Edge],
             "axe" or "hewing-hatchet" or "metal-hatchet" =>
             [
                 new SeenProof("notch", tool.Id == "hewing-hatchet" ? "A hewn face" : "A notch", tool.Id == "hewing-hatchet"
                     ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", ["green wood"],
                     ["chips fly clean", "it sticks or glances", "the edge turns or chips"]),
+                Edge,
                 new SeenProof("head", tool.Part("haft") is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.",
                     "", ["green wood"], ["tight, no gap", "a thread of a gap", "it has moved"]),
             ],
