@@ -91,8 +91,10 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelectorAll(".findings .disc").Length.ShouldBe(2);
         page.QuerySelector(".findings")!.TextContent.ShouldContain("3.00 mm from the edge · 2.00 mm long · 0.40 mm deep");
         // Rust is of the whole part: another degree takes the place of the first, and it is said.
-        await Tap("Rust:2");
+        await Tap("Rust:2", new() { ["Note"] = "along the left side" });
         page = await Tap("Rust:3");
+        page.QuerySelectorAll(".noted li").First(l => l.TextContent.Contains("Rust")).TextContent.ShouldContain("along the left side",
+            customMessage: "what was said about it stays");
         page.QuerySelectorAll(".noted li").Count(l => l.TextContent.Contains("Rust")).ShouldBe(1);
         page.QuerySelector(".notice")!.TextContent.ShouldContain("Rust on the iron was noted as 2");
     }

@@ -4,28 +4,6 @@ using Foundling.Core.Origin;
 
 namespace Foundling.Core.Marks;
 
-/// <summary>Whose number a number is, from the words before it.</summary>
-internal enum Office
-{
-    /// <summary>The words do not say.</summary>
-    Any,
-
-    /// <summary>A US patent, or one of a country not named.</summary>
-    Patent,
-
-    /// <summary>A US design patent.</summary>
-    Design,
-
-    /// <summary>A British registered design.</summary>
-    Registered,
-
-    /// <summary>A British patent.</summary>
-    British,
-
-    /// <summary>An office whose numbers no table here dates, or a reissue.</summary>
-    Untold,
-}
-
 /// <summary>Reads the numbers of offices: patents, designs, registered designs, British patents with their year.</summary>
 internal static partial class MarkNumbers
 {
@@ -58,8 +36,7 @@ internal static partial class MarkNumbers
     /// <summary>The readings of every number that is left, the likeliest of each first; what is read is taken.</summary>
     public static IEnumerable<MarkReading> Read(MarkText text, MarkTables tables)
     {
-        Office before = Office.Any;
-        bool list = false;
+        var offices = new MarkOffices(text);
         var keys = new HashSet<string>();
         foreach (Match m in NumberText().Matches(text.Plain))
         {
@@ -69,11 +46,7 @@ internal static partial class MarkNumbers
             {
                 continue;
             }
-            // The words just before a number say whose it is; a list goes on in the same office.
-            string words = text.WordsBefore(at);
-            Office said = OfficeOf(Deaf(words));
-            Office office = said == Office.Any && list && words.All(c => !char.IsLetter(c) || c is 'a' or 'n' or 'd') ? before : said;
-            (before, list) = (office, true);
+            Office office = offices.At(at);
             text.TakeWhole(at, length);
             bool likely = office != Office.Any || number.Digits.Length >= LongEnough;
             foreach (MarkReading reading in Of(number, office, tables))
@@ -128,17 +101,6 @@ internal static partial class MarkNumbers
                 ? "A short number is more often a size, a pattern or a workman's." : null);
     }
 
-    /// <summary>The words without those that name an office but not a number: "Reg. U.S. Pat. Off.", "Regd. Trade Mark".</summary>
-    private static string Deaf(string words) => NoNumber().Replace(words, " ");
-
-    private static Office OfficeOf(string words) =>
-        UntoldWords().IsMatch(words) ? Office.Untold
-        : RegisteredWords().IsMatch(words) ? Office.Registered
-        : BritishWords().IsMatch(words) ? Office.British
-        : DesignWords().IsMatch(words) ? Office.Design
-        : PatentWords().IsMatch(words) ? Office.Patent
-        : Office.Any;
-
     private static string Runs(IReadOnlyList<int> years)
     {
         var parts = new List<string>();
@@ -165,22 +127,4 @@ internal static partial class MarkNumbers
 
     [GeneratedRegex(@"\b(?:pat\w*\.?'? ?)?(?:no\.? ?|number )?(?<n>\d{1,2},\d{3}|\d{2,5}) ?(?:/| of | ?a\.?d\.? )'?(?<y>1[89]\d\d|\d\d)\b(?![/\-]\d)")]
     private static partial Regex YearlyText();
-
-    [GeneratedRegex(@"\breg(?:istere|')?d?\.? ?(?:in )?(?:the )?u\.? ?s\.? ?pat\w*\.? ?off\w*|\br(?:e?g(?:istere)?)?'?d?\.? ?t(?:rade|\.)? ?-?m(?:ark|k)?\b|\btrade ?-?mark,? reg\w*")]
-    private static partial Regex NoNumber();
-
-    [GeneratedRegex(@"\bpat")]
-    private static partial Regex PatentWords();
-
-    [GeneratedRegex(@"\bdes(?:ign)?s?\b|\bd\.? ?$")]
-    private static partial Regex DesignWords();
-
-    [GeneratedRegex(@"\br(?:e?g)?'?d\b|\breg(?:istered)?\b")]
-    private static partial Regex RegisteredWords();
-
-    [GeneratedRegex(@"\b(?:british|brit|gb|g\.b\.|b\.) ?\.? ?pat")]
-    private static partial Regex BritishWords();
-
-    [GeneratedRegex(@"\bre-?iss|\bre\.? ?$|\bd\.? ?r\.? ?p|\bd\.? ?r\.? ?g\.? ?m|\bd\.? ?b\.? ?g?\.? ?[pm]\b|brevet|s\.? ?g\.? ?d\.? ?g|\bswiss|\+ ?pat|\bcanad|\bfrench|\bgerman|\bdin\b|\btel|\bphone|\bbox\b|\bcat(?:alog\w*)?\b|\bserial")]
-    private static partial Regex UntoldWords();
 }

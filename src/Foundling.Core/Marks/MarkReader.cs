@@ -78,7 +78,7 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
         var found = new List<MarkReading>();
         List<(MarkDate Date, int At, int Length)> dates = [.. MarkDate.All(mark.Plain).Where(d => mark.IsFree(d.At, d.Length))];
         Match applied = AppliedText().Match(mark.Plain);
-        bool granted = PatentText().IsMatch(mark.Plain) && !applied.Success;
+        bool granted = MarkOffices.SpeaksOfPatent(mark.Plain) && !applied.Success;
         if (applied.Success)
         {
             // The year of filing stands behind the words; a grant named before them is another patent.
@@ -86,19 +86,21 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
             mark.Take(applied.Index, applied.Length);
             found.Add(Applied(filed.Count == 0 ? null : filed[0].Date));
             dates.RemoveAll(filed.Contains);
-            granted = PatentText().IsMatch(mark.Rest);
+            granted = MarkOffices.SpeaksOfPatent(mark.Rest);
             filed.ForEach(f => mark.TakeWhole(f.At, f.Length));
         }
+        var offices = new MarkOffices(mark);
         foreach (var (date, at, length) in dates)
         {
-            string before = mark.Plain[..at];
+            string before = mark.WordsBefore(at);
             if (date.Bare && NumberWord().IsMatch(before))
             {
                 // "Pat. No. 1910" is a number.
                 continue;
             }
-            MarkReading reading = RegisteredText().IsMatch(before) || CopyrightText().IsMatch(before) || (date.Bare && !granted) ? Year(date)
-                : DesignText().IsMatch(mark.Plain) ? Dated(date) with
+            Office office = offices.At(at);
+            MarkReading reading = office == Office.Registered || CopyrightText().IsMatch(before) || (date.Bare && !granted) ? Year(date)
+                : office == Office.Design ? Dated(date) with
                 {
                     Title = $"Design patent of {date.Shown}", Says = $"not before {date.Year}", Bounds = [new MarkBound(MarkKind.Window, NotBefore: date.Year)],
                     Why = "Design patents ran for at most 14 years; dies stayed in use longer.",
@@ -115,15 +117,15 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
             "A tool cannot bear a year before its time. It may be the year it was made, issued or registered.",
             [new MarkBound(MarkKind.Window, NotBefore: date.Year)], Doubt: date.Bare ? "Without a word beside it it may also be a number." : null);
 
-    private static MarkReading Dated(MarkDate date)
+    private MarkReading Dated(MarkDate date)
     {
         string? doubt = date.Impossible is int day ? $"There is no {day} {date.Shown.Split(' ')[0]}: look at the figures again."
             : date.Guessed ? $"The century is a guess: {date.Year + (date.Year < 1900 ? 100 : -100)} is the other way to read it."
             : date.Weekday is DayOfWeek weekday and not DayOfWeek.Tuesday && date.Year >= 1848
                 ? $"US patents were issued on Tuesdays and this was a {weekday}: look at the figures again."
             : null;
-        return new MarkReading("dated", $"Patent of {date.Shown}", $"not before {date.Year}; fades from {date.Year + 18} on",
-            "A granted patent can be named from its issue on. After the term of 17 years the habit of printing it dies away.",
+        return new MarkReading("dated", $"Patent of {date.Shown}", $"not before {date.Year}; fades from {date.Year + _assumptions.PatentTermYears + 1:0} on",
+            $"A granted patent can be named from its issue on. After the term of {_assumptions.PatentTermYears:0} years the habit of printing it dies away.",
                 [new MarkBound(MarkKind.PatentGranted, IssueYear: date.Year)], Doubt: doubt);
     }
 
@@ -136,21 +138,12 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptio
     [GeneratedRegex(@"\bpat\w*'?\w?\.?'? ?(?:pend\w*|app?l(?:ie)?\.?'?d\b\.?(?: for)?|appl\b\.?|app?l?\.? for|app?'?d\.? for)|\bapplied for|\bpending\b")]
     private static partial Regex AppliedText();
 
-    [GeneratedRegex(@"\bpat")]
-    private static partial Regex PatentText();
-
     [GeneratedRegex(@"\b(?:est(?:ablished|abd|d|'d)?|since|founded)\.? (?:in )?(?<y>1[678]\d\d|19\d\d)\b")]
     private static partial Regex FoundedText();
 
     [GeneratedRegex(@"(?:\bnos?\.?|\bnumber|#) ?$")]
     private static partial Regex NumberWord();
 
-    [GeneratedRegex(@"\br(?:e?g)?'?d\b|\bregistered\b")]
-    private static partial Regex RegisteredText();
-
     [GeneratedRegex(@"©|\(c\)|\bcopyright\b|\bcopr\b")]
     private static partial Regex CopyrightText();
-
-    [GeneratedRegex(@"\bdes(?:ign)?s?\b")]
-    private static partial Regex DesignText();
 }

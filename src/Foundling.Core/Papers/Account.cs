@@ -40,7 +40,7 @@ public sealed record Account(IReadOnlyList<PlanStep> Done, IReadOnlyList<PlanSte
         {
             if (chosen.Find(g => g.Key == choice.Id) is { } steps && steps.All(s => today.Contains((s.Choice, s.Key))))
             {
-                string? why = tag.WayReasons.Find(r => r.StartsWith(choice.Id + "=", StringComparison.Ordinal))?[(choice.Id.Length + 1)..];
+                string? why = Choices.ReasonFor(tag.WayReasons, choice.Id);
                 yield return $"{choice.Question} {choice.Take(question).Name}{(why is null ? "" : $", because {why}")}";
             }
         }

@@ -84,13 +84,18 @@ public static class Thickness
         {
             return null;
         }
-        for (int all = n + 1; all <= Most; all++)
+        bool Settled(int all) => StudentT.InvCDF(0, 1, all - 1, 0.975) * sd / Math.Sqrt(all) <= apart;
+        if (!Settled(Most))
         {
-            if (StudentT.InvCDF(0, 1, all - 1, 0.975) * sd / Math.Sqrt(all) <= apart)
-            {
-                return all - n;
-            }
+            return null;
         }
-        return null;
+        // The interval only narrows, so the place where it is narrow enough is found by halving.
+        (int few, int enough) = (n, Most);
+        while (enough - few > 1)
+        {
+            int middle = (few + enough) / 2;
+            (few, enough) = Settled(middle) ? (few, middle) : (middle, enough);
+        }
+        return enough - n;
     }
 }

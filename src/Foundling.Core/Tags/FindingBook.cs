@@ -16,7 +16,11 @@ public static class FindingBook
         Finding? before = tag.There(finding.Part, finding.Kind, finding.Round);
         if (before is not null)
         {
-            (finding.OnOrder, finding.ArrivesOn) = (before.OnOrder, before.ArrivesOn);
+            // Another degree is another look at the same thing: what was said about it stays, a count of it only as long as the degree does.
+            (finding.OnOrder, finding.ArrivesOn, finding.PictureId) = (before.OnOrder, before.ArrivesOn, finding.PictureId ?? before.PictureId);
+            finding.Note = finding.Note.Length == 0 && before.Doubt.Length == 0 ? before.Note : finding.Note;
+            (finding.CountHits, finding.CountPoints) = finding.CountPoints is null && finding.Severity == before.Severity
+                ? (before.CountHits, before.CountPoints) : (finding.CountHits, finding.CountPoints);
             tag.Findings.Remove(before);
         }
         tag.Findings.Add(finding);

@@ -61,7 +61,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         }
         tag.Ways = Choices.Keep(tag.Ways, choice, way);
         // The reason was for the way that stood before.
-        tag.WayReasons = [.. tag.WayReasons.Where(r => !r.StartsWith(choice + "=", StringComparison.Ordinal))];
+        tag.WayReasons = Choices.KeepReason(tag.WayReasons, choice, null);
         await Aim(tag, aim, cancel).ConfigureAwait(false);
     }
 
@@ -136,16 +136,20 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     public async Task Skip(Tag tag, PlanStep step, string? reason, CancellationToken cancel = default)
     {
         string said = Said(reason, $"Say why \"{step.Title}\" is left out; the papers show it.");
-        (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), said);
-        Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {said}");
+        LeaveOut(tag, step, said);
         await tags.Save(tag, cancel).ConfigureAwait(false);
+    }
+
+    private void LeaveOut(Tag tag, PlanStep step, string reason)
+    {
+        (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), reason);
+        Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {reason}");
     }
 
     /// <summary>Keeps why the way of a choice was taken; no words take the reason back.</summary>
     public Task Because(Tag tag, string choice, string? reason, CancellationToken cancel = default)
     {
-        string[] said = string.IsNullOrWhiteSpace(reason) ? [] : [$"{choice}={Shorten.To(reason, MostReason)}"];
-        tag.WayReasons = [.. tag.WayReasons.Where(r => !r.StartsWith(choice + "=", StringComparison.Ordinal)), .. said];
+        tag.WayReasons = Choices.KeepReason(tag.WayReasons, choice, Shorten.To(reason, MostReason));
         return tags.Save(tag, cancel);
     }
 
@@ -160,8 +164,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         string said = Said(reason, "Say why they are left out; the papers show it.");
         foreach (PlanStep step in steps.Where(s => s.State == StepState.Open))
         {
-            (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), said);
-            Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {said}");
+            LeaveOut(tag, step, said);
         }
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }

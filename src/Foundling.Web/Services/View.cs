@@ -79,7 +79,7 @@ public static class Words
     public static string Count(int n, string one, string? many = null) => n == 1 ? $"1 {one}" : $"{n} {many ?? one + "s"}";
 
     /// <summary>A text that begins small, for the middle of a sentence.</summary>
-    public static string Uncap(string text) => text.Length == 0 ? text : char.ToLowerInvariant(text[0]) + text[1..];
+    public static string Uncap(string text) => Sentences.Middle(text);
 
     /// <summary>What a proof came to.</summary>
     public static string Proved(ProofRecord proof) => (proof.Verdict(), proof.Degree) switch
@@ -215,5 +215,5 @@ public static class Words
     };
 
     /// <summary>First letter in upper case.</summary>
-    public static string Start(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..];
+    public static string Start(string text) => Sentences.Start(text);
 }

@@ -55,5 +55,42 @@ public sealed class OverlayTests
     });
 
     [Fact]
+    public void A_part_laid_between_two_points_keeps_its_shape() => Gen.Select(Gen.Double[0, 800], Gen.Double[0, 500], Gen.Double[0, 800],
+        Gen.Double[0, 500]).Sample((x1, y1, x2, y2) =>
+    {
+        Overlay overlay = Overlay.Of(Profile.Of("metal-bench-plane"));
+        (Spot from, Spot to) = (new Spot(x1, y1), new Spot(x2, y2));
+        double drawn = Far(overlay.Left, overlay.Right), seen = Far(from, to);
+        if (seen < 1)
+        {
+            return;
+        }
+        IReadOnlyList<Spot> laid = overlay.Laid("body", from, to), corners = overlay.Parts["body"];
+        laid.Count.ShouldBe(corners.Count);
+        // Every distance grows alike: from either end, and from corner to corner.
+        for (int i = 0; i < laid.Count; i++)
+        {
+            Far(laid[i], from).ShouldBe(Far(corners[i], overlay.Left) * seen / drawn, 1e-6);
+            Far(laid[i], to).ShouldBe(Far(corners[i], overlay.Right) * seen / drawn, 1e-6);
+        }
+        // Whichever side the picture shows, it does not stand on its head.
+        if (Math.Abs(x2 - x1) > 5 * Math.Abs(y2 - y1))
+        {
+            Spot top = laid[corners.Select((c, i) => (c.Y, i)).Min().i], low = laid[corners.Select((c, i) => (c.Y, i)).Max().i];
+            (top.Y < low.Y).ShouldBeTrue();
+        }
+    });
+
+    private static double Far(Spot a, Spot b) => Math.Sqrt(((a.X - b.X) * (a.X - b.X)) + ((a.Y - b.Y) * (a.Y - b.Y)));
+
+    [Fact]
+    public void Nothing_is_laid_of_a_part_that_is_not_drawn_or_between_one_point()
+    {
+        Overlay overlay = Overlay.Of(Profile.Of("metal-bench-plane"));
+        overlay.Laid("spoon", new Spot(0, 0), new Spot(9, 9)).ShouldBeEmpty();
+        overlay.Laid("body", new Spot(5, 5), new Spot(5, 5)).ShouldBeEmpty();
+    }
+
+    [Fact]
     public void A_picture_of_nothing_is_shown_whole() => PictureFrame.Of(new byte[64], 8).ShouldBe(PictureFrame.Whole with { Left = 0, Right = 1 });
 }

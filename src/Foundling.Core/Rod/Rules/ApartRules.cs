@@ -1,6 +1,7 @@
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
 
@@ -68,7 +69,7 @@ internal static class ApartRules
             [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new PlanStep("leave-on", Stage.Apart,
             $"Leave on: {Names(StaysOn(q))}", 0.5, 1, 2)
         {
-            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{char.ToUpperInvariant(p.Name[0])}{p.Name[1..]}: {Why(p)}.")),
+            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{Sentences.Start(p.Name)}: {Why(p)}.")),
             Reason = "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",

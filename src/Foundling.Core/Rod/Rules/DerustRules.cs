@@ -4,6 +4,7 @@ using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
 
@@ -85,7 +86,7 @@ internal static class DerustRules
             Materials = [Rest(q).Any(Delicate) ? "0000 steel wool: 1 pads" : "fine wire brush", "nylon abrasive pad: 1 pieces", "light oil: 15 mL"],
             How = Rest(q).Any(Delicate) ? "Springs, screws and plating: fine wool and oil, no wheel." : $"{Along(Rest(q))}, never across.",
             Reason = q.Bath is BathKind bath && Rest(q).Select(p => q.Limit(bath, p).Reason).FirstOrDefault(r => r is not null) is string why
-                ? $"Not for the bath: {char.ToLowerInvariant(why[0])}{why[1..]}." : "The bath would harm it.",
+                ? $"Not for the bath: {Sentences.Middle(why)}." : "The bath would harm it.",
             FinishTest = "No brown comes off on an oily cloth.", Caution = Cautions.Wire, SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
@@ -118,7 +119,7 @@ internal static class DerustRules
                 : "", kept.Any(p => p.Ferrous && p.Finish is PartFinish.Japanned or PartFinish.Painted) ? "the coating lifts" : "",
         ];
         string said = string.Join(", ", harms.Where(h => h.Length > 0));
-        return said.Length == 0 ? "The bath would harm it." : $"{char.ToUpperInvariant(said[0])}{said[1..]}.";
+        return said.Length == 0 ? "The bath would harm it." : $"{Sentences.Start(said)}.";
     }
 
     private static IEnumerable<PartDef> KeptOut(PlanQuestion q) => q.Present.Except(q.Discarded).Where(p => !q.SoakLoad.Contains(p)

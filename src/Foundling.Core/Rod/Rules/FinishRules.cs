@@ -2,6 +2,7 @@ using Foundling.Core.Proof;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
 
@@ -11,13 +12,13 @@ namespace Foundling.Core.Rod.Rules;
 internal static class FinishRules
 {
     private static string Title(IReadOnlyList<ProofKind> proofs) => "Prove it: " + string.Join(", ", proofs.Select(p =>
-        char.ToLowerInvariant(p.Name[0]) + p.Name[1..]));
+        Sentences.Middle(p.Name)));
 
     private static string Test(IReadOnlyList<ProofKind> proofs)
     {
         string said = string.Join("; ", proofs.Select(p => p is SeenProof seen ? seen.Degrees[0]
             : $"{((MeasuredProof)p).Measures.ToLowerInvariant()} within the target beyond its error").Distinct());
-        return char.ToUpperInvariant(said[0]) + said[1..] + ".";
+        return Sentences.Start(said) + ".";
     }
 
     private static string Protect(PlanQuestion q) => q.Tool.Family switch

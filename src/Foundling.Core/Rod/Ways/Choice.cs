@@ -89,6 +89,14 @@ public static class Choices
         kept.Select(k => k.Split('=')).Where(k => k.Length == 2 && ById.TryGetValue(k[0], out Choice? choice)
             && choice.Ways.Any(w => w.Id == k[1])).GroupBy(k => k[0]).ToDictionary(g => g.Key, g => g.Last()[1]);
 
+    /// <summary>Why a way was chosen, from reasons kept as "choice=words"; null when nothing was said.</summary>
+    public static string? ReasonFor(IEnumerable<string> kept, string choice) =>
+        kept.FirstOrDefault(r => r.StartsWith(choice + "=", StringComparison.Ordinal))?[(choice.Length + 1)..];
+
+    /// <summary>The reasons with one changed; no words take it out.</summary>
+    public static List<string> KeepReason(IEnumerable<string> kept, string choice, string? words) =>
+        [.. kept.Where(r => !r.StartsWith(choice + "=", StringComparison.Ordinal)), .. string.IsNullOrWhiteSpace(words) ? [] : new[] { $"{choice}={words}" }];
+
     /// <summary>Keeps a choice among those kept as "choice=way"; no way takes it back.</summary>
     /// <exception cref="InputException">No such choice or way.</exception>
     public static List<string> Keep(IEnumerable<string> kept, string choice, string? way)

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
@@ -61,18 +60,6 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         }
     }
 
-    /// <summary>The drawing of the tool for laying over its picture: its ends and the outline of each part, mm.</summary>
-    public string Overlay
-    {
-        get
-        {
-            static double[] P(Spot s) => [Math.Round(s.X, 2), Math.Round(s.Y, 2)];
-            Overlay drawn = Core.Tools.Overlay.Of(Profile.Of(Tool));
-            return JsonSerializer.Serialize(new { left = P(drawn.Left), right = P(drawn.Right), parts = drawn.Parts.ToDictionary(p => p.Key, p =>
-                p.Value.Select(P)) });
-        }
-    }
-
     /// <summary>Kinds of finding that cover a share of a surface.</summary>
     public static IReadOnlyList<FindingKind> Kinds { get; } = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.Pitting];
 
@@ -93,6 +80,19 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
     /// <summary>The guess by colour as a picture to lay over.</summary>
     public IActionResult OnGetMask(Guid picture, Guid? id) =>
         Find(picture, id) && Count is not null && Mask() is { } mask ? File(mask.Png, "image/png") : NotFound();
+
+    /// <summary>The outline of a part, from its drawing laid between the two ends of the tool; empty until all three are known.</summary>
+    public IActionResult OnGetLaid(Guid picture, string? part, string? ends)
+    {
+        if (!Find(picture, null))
+        {
+            return NotFound();
+        }
+        List<double[]> at = Corners(ends, "Ends");
+        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Profile.Of(Tool)).Laid(part ?? "", new Spot(at[0][0], at[0][1]), new Spot(at[1][0], at[1][1]));
+        return Content(string.Join(' ', laid.Select(c => string.Create(CultureInfo.InvariantCulture,
+            $"{Math.Clamp(c.X, 0, Photo.Width):0.#},{Math.Clamp(c.Y, 0, Photo.Height):0.#}"))));
+    }
 
     /// <summary>Begins a count.</summary>
     public async Task<IActionResult> OnPostStart(Guid picture, string? part, FindingKind kind, Round round, string? points, string? outline, string? reference,

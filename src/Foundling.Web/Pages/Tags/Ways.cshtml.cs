@@ -4,6 +4,7 @@ using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Tags;
 using Foundling.Data.Tags;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Foundling.Web.Pages.Tags;
@@ -21,8 +22,7 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     public List<(Choice Choice, Way Way, ChosenBy By, string Why, IReadOnlyList<WayReview> Ways)> Open { get; } = [];
 
     /// <summary>Why a way was chosen for this tool; empty when nothing was said.</summary>
-    public string ReasonFor(string choice) => Tool.WayReasons.FirstOrDefault(r => r.StartsWith(choice + "=", StringComparison.Ordinal))?[(choice.Length + 1)..]
-        ?? "";
+    public string ReasonFor(string choice) => Choices.ReasonFor(Tool.WayReasons, choice) ?? "";
 
     /// <summary>Shows the ways.</summary>
     public Task OnGet() => Read();
@@ -50,7 +50,7 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
         (string advised, string why) = choice.Advice(Asked);
         return advised == taken.Id ? why
             : choice.Find(advised).Blocked(Asked) is string shut
-                ? $"The book's first choice, {choice.Find(advised).Name}, is closed here: {char.ToLowerInvariant(shut[0])}{shut[1..]}"
+                ? $"The book's first choice, {choice.Find(advised).Name}, is closed here: {Words.Uncap(shut)}"
             : $"The book would take: {choice.Find(advised).Name}. {why}";
     }
 

@@ -33,19 +33,19 @@ function outline() {
     if (input.id !== 'outline' && all.length >= 2) all.length = 0;
     all.push(`${round(Math.min(width, Math.max(0, x)))},${round(Math.min(height, Math.max(0, y)))}`);
     input.value = all.join(' ');
-    lay();
+    if (input.id === 'ends') lay();
     show();
   };
-  /** Lays the part's drawing between the two ends of the tool, once both and the part are known. */
-  const lay = () => {
-    const ends = /** @type {HTMLInputElement} */ (document.getElementById('ends')).value.split(' ').filter(Boolean).map((p) => p.split(',').map(Number));
+  /** Lays the part's drawing between the two ends of the tool, once both and the part are known; the shop works out where it lies. */
+  const lay = async () => {
+    const ends = /** @type {HTMLInputElement} */ (document.getElementById('ends')).value;
     const part = /** @type {HTMLSelectElement} */ (document.getElementById('part')).value;
-    /** @type {{left: number[], right: number[], parts: Record<string, number[][]>}} */
-    const drawn = JSON.parse(svg.dataset.overlay ?? '{}');
-    const polygon = drawn.parts?.[part];
-    if (ends.length < 2 || !polygon) return;
-    /** @type {HTMLInputElement} */ (document.getElementById('outline')).value = laid(polygon, drawn.left, drawn.right, ends[0], ends[1])
-      .map(([x, y]) => `${round(Math.min(width, Math.max(0, x)))},${round(Math.min(height, Math.max(0, y)))}`).join(' ');
+    if (!ends.includes(' ') || !part) return;
+    const answer = await fetch(`${svg.dataset.laid}&part=${encodeURIComponent(part)}&ends=${encodeURIComponent(ends)}`).catch(() => null);
+    const outline = answer?.ok ? await answer.text() : '';
+    if (outline === '') return;
+    /** @type {HTMLInputElement} */ (document.getElementById('outline')).value = outline;
+    show();
   };
   svg.addEventListener('click', (event) => {
     const at = place(svg, event);
@@ -66,29 +66,8 @@ function outline() {
   });
   svg.addEventListener('focus', show);
   document.getElementById('outline')?.addEventListener('input', show);
-  document.getElementById('part')?.addEventListener('change', () => {
-    lay();
-    show();
-  });
+  document.getElementById('part')?.addEventListener('change', lay);
   show();
-}
-
-/**
- * Corners of a drawing moved, turned and scaled so that its two ends lie on two points. Where that would stand it on its
- * head the picture shows the other side, and it is mirrored instead.
- * @param {number[][]} corners @param {number[]} left @param {number[]} right @param {number[]} from @param {number[]} to
- */
-function laid(corners, left, right, from, to) {
-  const [dx, dy] = [right[0] - left[0], right[1] - left[1]];
-  const [ex, ey] = [to[0] - from[0], to[1] - from[1]];
-  const flip = ex < 0 ? -1 : 1;
-  const square = dx * dx + dy * dy;
-  // Complex division of the two directions, with the drawing mirrored first where the picture shows its other side.
-  const [a, b] = [(ex * dx + ey * dy * flip) / square, (ey * dx - ex * dy * flip) / square];
-  return corners.map(([x, y]) => {
-    const [u, v] = [x - left[0], (y - left[1]) * flip];
-    return [from[0] + a * u - b * v, from[1] + b * u + a * v];
-  });
 }
 
 function points() {

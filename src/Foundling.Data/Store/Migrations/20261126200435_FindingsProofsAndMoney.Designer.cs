@@ -11,8 +11,8 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace Foundling.Data.Store.Migrations
 {
     [DbContext(typeof(FoundlingDb))]
-    [Migration("20261126180838_ProofsByKind")]
-    partial class ProofsByKind
+    [Migration("20261126200435_FindingsProofsAndMoney")]
+    partial class FindingsProofsAndMoney
     {
         /// <inheritdoc />
         protected override void BuildTargetModel(ModelBuilder modelBuilder)
@@ -146,6 +146,9 @@ namespace Foundling.Data.Store.Migrations
             modelBuilder.Entity("Foundling.Core.Tags.LogEntry", b =>
                 {
                     b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal?>("Amount")
                         .HasColumnType("TEXT");
 
                     b.Property<long>("At")
@@ -609,6 +612,9 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<decimal?>("SoldFor")
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("SoleWidthMm")
                         .HasColumnType("REAL");
 
@@ -634,6 +640,10 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("WayReasons")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.PrimitiveCollection<string>("Ways")
                         .IsRequired()
