@@ -22,7 +22,7 @@ internal static class Heavy
         var random = new Random(1);
         await using var db = new FoundlingDb(options);
         DateTimeOffset now = DateTimeOffset.UtcNow;
-        var tag = new Tag { Number = 1, Kind = "metal-bench-plane", Name = "Heavy", LengthMm = 245, IronWidthMm = 50, SoleWidthMm = 60,
+        var tag = new Tag { Number = 1, Kind = KindIds.MetalBenchPlane, Name = "Heavy", LengthMm = 245, IronWidthMm = 50, SoleWidthMm = 60,
             ArrivedOn = DateOnly.FromDateTime(DateTime.UtcNow), BookedAt = now, Aim = AimKind.Work };
         tag.Log.AddRange(Enumerable.Range(0, LogEntries).Select(i => new LogEntry { Id = Guid.NewGuid(), At = now.AddMinutes(-i), Kind = LogKind.Stopped,
             Step = "wash", Minutes = 1, Text = "Wash" }));

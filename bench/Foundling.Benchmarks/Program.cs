@@ -76,7 +76,7 @@ namespace Foundling.Benchmarks
         public void Setup()
         {
             _folder = Directory.CreateTempSubdirectory("foundling-bench-").FullName;
-            _jpeg = BenchPhotograph.Paint(Profile.Of("metal-bench-plane"), new Weathering(31, 0.38, 0.43, 12), 4000).Jpeg;
+            _jpeg = BenchPhotograph.Paint(Profile.Of(KindIds.MetalBenchPlane), new Weathering(31, 0.38, 0.43, 12), 4000).Jpeg;
         }
 
         [GlobalCleanup]
@@ -102,11 +102,11 @@ namespace Foundling.Benchmarks
         [GlobalSetup]
         public void Setup()
         {
-            _question = new PlanQuestion(ToolCatalogue.Kind("metal-bench-plane"), AimKind.Work,
+            _question = new PlanQuestion(ToolCatalogue.Kind(KindIds.MetalBenchPlane), AimKind.Work,
             [
-                new Finding { Part = "body", Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = "iron", Kind = FindingKind.Pitting, Severity = 3 },
-                    new Finding { Part = "tote", Kind = FindingKind.Crack, Severity = 4 },
-                new Finding { Part = "body", Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = "adjuster", Kind = FindingKind.Seizure,
+                new Finding { Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 3 },
+                    new Finding { Part = PartIds.Tote, Kind = FindingKind.Crack, Severity = 4 },
+                new Finding { Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = PartIds.Adjuster, Kind = FindingKind.Seizure,
                     Severity = 2 },
             ], ReferenceData.Baths);
             _made = Planner.Plan(_question);

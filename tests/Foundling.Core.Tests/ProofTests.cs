@@ -23,18 +23,18 @@ public sealed class ProofTests
             // No target finer than the instrument that is to read it.
             proofs.OfType<MeasuredProof>().ShouldAllBe(p => p.TargetMm >= p.StepMm);
             // Only what planes shavings is asked for them.
-            (proofs.Any(p => p.Name.Contains("shaving")) && kind.Family != Family.Plane).ShouldBeFalse(kind.Id);
+            (proofs.Any(p => p.Name.Contains("shaving")) && kind.Family != Family.Plane).ShouldBeFalse(kind.Id.Value);
         }
-        Proofs.For(ToolCatalogue.Kind("plough-plane"))[0].Id.ShouldBe("groove");
-        Proofs.For(ToolCatalogue.Kind("bolt-cutter")).ShouldContain(p => p.Id == "bolt");
-        Proofs.For(ToolCatalogue.Kind("hand-drill")).ShouldContain(p => p.Id == "hole-steel");
-        Proofs.For(ToolCatalogue.Kind("brace")).ShouldNotContain(p => p.Id == "hole-steel");
+        Proofs.For(ToolCatalogue.Kind(KindIds.PloughPlane))[0].Id.ShouldBe("groove");
+        Proofs.For(ToolCatalogue.Kind(KindIds.BoltCutter)).ShouldContain(p => p.Id == "bolt");
+        Proofs.For(ToolCatalogue.Kind(KindIds.HandDrill)).ShouldContain(p => p.Id == "hole-steel");
+        Proofs.For(ToolCatalogue.Kind(KindIds.Brace)).ShouldNotContain(p => p.Id == "hole-steel");
     }
 
     [Fact]
     public void The_shaving_must_be_as_fine_as_the_plane_is_for()
     {
-        double Target(SolePurpose purpose) => ((MeasuredProof)Proofs.For(ToolCatalogue.Kind("metal-bench-plane"), purpose)[0]).TargetMm;
+        double Target(SolePurpose purpose) => ((MeasuredProof)Proofs.For(ToolCatalogue.Kind(KindIds.MetalBenchPlane), purpose)[0]).TargetMm;
         Target(SolePurpose.Smoothing).ShouldBeLessThan(Target(SolePurpose.Try));
         Target(SolePurpose.Try).ShouldBeLessThan(Target(SolePurpose.Jack));
     }

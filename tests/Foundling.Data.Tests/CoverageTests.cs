@@ -13,7 +13,7 @@ public sealed class CoverageTests : IDisposable
 {
     private static readonly Lazy<IReadOnlyList<PaintedPhotograph>> Photographs = new(() =>
         [.. new (string Kind, Weathering Looks)[] { ("metal-bench-plane", new(31, 0.38, 0.43, 12)), ("hand-saw", new(22, 0.45, 0, 8)), ("adjustable-wrench", new(38, 0.55, 0, 16)), ("drawknife", new(27, 0.12, 0, 3)), ("bolt-cutter", new(24, 0.4, 0.35, 10)) }
-            .AsParallel().AsOrdered().Select(p => BenchPhotograph.Paint(Profile.Of(p.Kind), p.Looks, 800))]);
+            .AsParallel().AsOrdered().Select(p => BenchPhotograph.Paint(Profile.Of(KindId.Of(p.Kind)), p.Looks, 800))]);
 
     private readonly TestShop _shop = new();
 
@@ -66,7 +66,7 @@ public sealed class CoverageTests : IDisposable
         Picture photo = await _shop.Pictures.Add(picture, "plane.jpg", "side");
         var count = new CountRecord
         {
-            Id = Guid.NewGuid(), PictureId = photo.Id, Part = "body", Kind = FindingKind.Rust, Round = Round.Washed,
+            Id = Guid.NewGuid(), PictureId = photo.Id, Part = PartIds.Body, Kind = FindingKind.Rust, Round = Round.Washed,
             OutlinePx = [[10, 10], [400, 12.5], [390, 300]], ReferencePx = [[0, 0], [100, 0]], ReferenceMm = 50,
             Points = 40, Seed = 7, Answers = "yynsy", At = _shop.Time.GetUtcNow(),
         };

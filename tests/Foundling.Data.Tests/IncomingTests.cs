@@ -39,11 +39,11 @@ public sealed class IncomingTests : IDisposable
         var at = new DateTimeOffset(2026, 3, 1, 9, 0, 0, TimeSpan.Zero);
         var tag = new Tag
         {
-            Number = 7, Kind = "metal-bench-plane", Name = "Smoother", LengthMm = 245, ArrivedOn = new DateOnly(2026, 3, 1), BookedAt = at,
+            Number = 7, Kind = KindIds.MetalBenchPlane, Name = "Smoother", LengthMm = 245, ArrivedOn = new DateOnly(2026, 3, 1), BookedAt = at,
             Looks = [new Look { Id = Guid.NewGuid(), Mark = Core.Origin.MarkKind.Window, NotBeforeYear = 1900, Part = "body", Reading = "x", At = at }],
-            Findings = [new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 2, CountHits = 4, CountPoints = 10, At = at }],
-            Measurements = [new Measurement { Id = Guid.NewGuid(), Part = "iron", Kind = "thickness", Value = 2, At = at }],
-            Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, "Photograph it", 1, 2, 3) { Order = 1, Parts = ["body"], Materials = ["light oil: 5 mL"] }],
+            Findings = [new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2, CountHits = 4, CountPoints = 10, At = at }],
+            Measurements = [new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = "thickness", Value = 2, At = at }],
+            Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, "Photograph it", 1, 2, 3) { Order = 1, Parts = [PartIds.Body], Materials = ["light oil: 5 mL"] }],
             Log = [new LogEntry { Id = Guid.NewGuid(), At = at, Kind = LogKind.Note, Text = "hello" }],
             Proofs = [new ProofRecord { Id = Guid.NewGuid(), At = at, ReadingsMm = [0.03, 0.031, 0.029], TargetMm = 0.05 }],
             Surveys = [new SoleRecord { Id = Guid.NewGuid(), At = at, Source = "x", Input = new Core.Soles.GridSurveyInput(245, 60,

@@ -173,7 +173,7 @@ public sealed class PictureTests : IDisposable
     [Fact]
     public void Painted_photographs_are_the_same_each_time_and_know_their_rust()
     {
-        Profile plane = Profile.Of("metal-bench-plane");
+        Profile plane = Profile.Of(KindIds.MetalBenchPlane);
         var weathering = new Weathering(31, 0.38, 0.4, 12);
         PaintedPhotograph one = BenchPhotograph.Paint(plane, weathering, 600), two = BenchPhotograph.Paint(plane, weathering, 600);
         one.Jpeg.ShouldBe(two.Jpeg);

@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using Foundling.Core.Tags;
 using Foundling.Data.Demo;
 using Foundling.Data.Origin;
@@ -63,7 +64,7 @@ public sealed class TestShop : IDisposable
     public async Task<int> BookIn(Action<Tag>? with = null)
     {
         await using FoundlingDb db = Open();
-        var tag = new Tag { Kind = "metal-bench-plane", Name = "Smoother", LengthMm = 245, ArrivedOn = new DateOnly(2026, 3, 1) };
+        var tag = new Tag { Kind = KindIds.MetalBenchPlane, Name = "Smoother", LengthMm = 245, ArrivedOn = new DateOnly(2026, 3, 1) };
         with?.Invoke(tag);
         return (await Tags(db).BookIn(tag)).Number;
     }

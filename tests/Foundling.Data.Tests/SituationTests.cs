@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
@@ -66,7 +67,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         // The gap is 1.1 mm: 0.95 first, 1.9 in all.
         rod.How.ShouldContain("1.1 mm");
         rod.How.ShouldContain("1.9 mm in all");
-        rod.Parts.ShouldBe(["knob", "knob_bolt"]);
+        rod.Parts.ShouldBe([PartIds.Knob, PartIds.KnobBolt]);
         Not(plan, "rod-why", "wood-glue");
         Step(plan, "sole-lap").Caution.ShouldContain(Cautions.Heavy);
         InOrder(plan, "rod-shorten", "assemble", "tension", "sole-check", "sole-lap");
@@ -113,11 +114,11 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
     {
         (_, IReadOnlyList<PlanStep> plan, _) = Of(27);
         PlanStep bed = Step(plan, "tang-bed");
-        bed.Parts.ShouldBe(["handle_left"]);
+        bed.Parts.ShouldBe([PartIds.HandleLeft]);
         bed.Caution.ShouldContain(Cautions.Epoxy);
         Not(plan, "open-joint", "refit-plan", "apart");
-        Step(plan, "leave-on").Parts.ShouldContain("handle_right");
-        Step(plan, "soak").Parts.ShouldBe(["blade"]);
+        Step(plan, "leave-on").Parts.ShouldContain(PartIds.HandleRight);
+        Step(plan, "soak").Parts.ShouldBe([PartIds.Blade]);
         InOrder(plan, "soak-oil", "edge-hone", "edge-cover", "tang-bed", "wood-oil", "wood-wipe", "prove");
     }
 
@@ -185,7 +186,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         find.How.ShouldContain("Parts box first");
         find.How.ShouldContain("old threads are often odd");
         InOrder(plan, "roll-call", "find-crank_screw", "assemble");
-        Step(plan, "wash-sap").Parts.ShouldBe(["gear"]);
+        Step(plan, "wash-sap").Parts.ShouldBe([PartIds.Gear]);
         Step(plan, "chuck-clean").Caution.ShouldContain(Cautions.Spring);
         Step(plan, "coat-touch");
     }

@@ -14,13 +14,13 @@ public sealed class StallTests
 {
     private static readonly IReadOnlyList<StallTable> Tables = [.. ToolCatalogue.Kinds.Select(k => StallTable.Of(k, ReferenceData.Baths))];
 
-    public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id)];
+    public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id.Value)];
 
     [Theory]
     [MemberData(nameof(Kinds))]
     public void Every_kind_has_a_dozen_questions_at_most_about_parts_it_has(string id)
     {
-        ToolKind kind = ToolCatalogue.Kind(id);
+        ToolKind kind = ToolCatalogue.Kind(KindId.Of(id));
         IReadOnlyList<StallQuestion> questions = StallQuestions.For(kind);
         questions.Count.ShouldBeInRange(5, StallQuestions.Most + 2);
         questions.Select(q => q.Id).Distinct().Count().ShouldBe(questions.Count);
@@ -43,7 +43,7 @@ public sealed class StallTests
     [MemberData(nameof(Kinds))]
     public void Worse_answers_do_not_make_less_of_it(string id)
     {
-        foreach (StallRow row in Tables.Single(t => t.Kind == id).Rows)
+        foreach (StallRow row in Tables.Single(t => t.Kind.Value == id).Rows)
         {
             row.Answers[0].Doubts.ShouldBeEmpty();
             if (row.Many)
@@ -60,7 +60,7 @@ public sealed class StallTests
     [Fact]
     public void What_could_stop_it_is_asked_first()
     {
-        IReadOnlyList<StallRow> rows = Tables.Single(t => t.Kind == "metal-bench-plane").Rows;
+        IReadOnlyList<StallRow> rows = Tables.Single(t => t.Kind == KindIds.MetalBenchPlane).Rows;
         rows[0].Id.ShouldBe("edge_there");
         rows.Skip(1).Select(r => r.Weight).ShouldBe(rows.Skip(1).Select(r => r.Weight).OrderDescending());
         List<string> order = [.. rows.Select(r => r.Id)];
@@ -108,7 +108,7 @@ public sealed class StallTests
     [MemberData(nameof(Kinds))]
     public void An_answer_is_what_was_seen_on_its_part_or_a_doubt(string id)
     {
-        ToolKind kind = ToolCatalogue.Kind(id);
+        ToolKind kind = ToolCatalogue.Kind(KindId.Of(id));
         IReadOnlyList<StallQuestion> questions = StallQuestions.For(kind);
         // What is gone is named, and only what can be lost.
         if (questions.FirstOrDefault(q => q.Id == "complete") is { } complete)
@@ -118,7 +118,7 @@ public sealed class StallTests
             {
                 PartDef part = kind.Part(gone.Findings.ShouldHaveSingleItem().Part)!;
                 gone.Text.ShouldBe($"no {part.Name}");
-                (Faults.OnePiece(kind, part) || Faults.IsMain(kind, part)).ShouldBeFalse(part.Id);
+                (Faults.OnePiece(kind, part) || Faults.IsMain(kind, part)).ShouldBeFalse(part.Id.Value);
             }
         }
         string all = string.Join(' ', questions.SelectMany(q => new[] { q.Ask, q.Look, q.Picture }.Concat(q.Answers.Select(a => a.Text)))).ToLowerInvariant();
@@ -148,14 +148,14 @@ public sealed class StallTests
     [Fact]
     public void Several_parts_can_be_gone_at_once()
     {
-        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
-        StallCheck.Findings(plane, ["complete/no_knob", "complete/no_cap_iron"]).Select(f => f.Part).ShouldBe(["knob", "cap_iron"]);
+        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
+        StallCheck.Findings(plane, ["complete/no_knob", "complete/no_cap_iron"]).Select(f => f.Part).ShouldBe([PartIds.Knob, PartIds.CapIron]);
     }
 
     [Fact]
     public void Answers_become_findings_and_the_worse_of_two_counts()
     {
-        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
+        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
         IReadOnlyList<Finding> found = StallCheck.Findings(plane, ["edge_there/yes", "steel/half", "edge/chipped", "crack/there"]);
         found.Single(f => f.Kind == FindingKind.EdgeDamage).Severity.ShouldBe(3);
         found.Single(f => f.Kind == FindingKind.Crack).Place.ShouldBe("mouth");

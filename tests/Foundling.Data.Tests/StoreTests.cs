@@ -79,7 +79,7 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public async Task Choosing_an_aim_makes_a_rod_and_changing_it_keeps_what_is_done()
     {
-        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 3 }));
+        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 3 }));
         await using (FoundlingDb db = _shop.Open())
         {
             Tag tag = (await _shop.Tags(db).Find(number))!;
@@ -105,7 +105,7 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public async Task A_finished_soak_stands_with_its_times()
     {
-        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 2 }));
+        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2 }));
         await using FoundlingDb db = _shop.Open();
         Tag tag = (await _shop.Tags(db).Find(number))!;
         await _shop.Rods(db).Aim(tag, AimKind.Work);
@@ -186,10 +186,10 @@ public sealed class StoreTests : IDisposable
     public void The_shipped_tables_are_read()
     {
         ReferenceData.Book.Lines.Count.ShouldBeGreaterThanOrEqualTo(6);
-        ReferenceData.Book.LinesFor("metal-bench-plane").First().Variants.Count.ShouldBeGreaterThanOrEqualTo(12);
+        ReferenceData.Book.LinesFor(KindIds.MetalBenchPlane).First().Variants.Count.ShouldBeGreaterThanOrEqualTo(12);
         ReferenceData.Book.Lines.SelectMany(l => l.Variants.Keys).ShouldAllBe(t => ReferenceData.Book.Traits.Any(x => x.Id == t));
         ReferenceData.Book.Lines.ShouldAllBe(l => l.Variants.Count >= 10 && l.Source != null && l.Note != null);
-        ReferenceData.Book.Lines.SelectMany(l => l.Kinds!).Select(k => ToolCatalogue.Kind(k).Family).Distinct().Count().ShouldBeGreaterThanOrEqualTo(4);
+        ReferenceData.Book.Lines.SelectMany(l => l.Kinds!).Select(k => ToolCatalogue.Kind(KindId.Of(k)).Family).Distinct().Count().ShouldBeGreaterThanOrEqualTo(4);
         var empty = new PatternBook([], []);
         empty.Join(ReferenceData.Book).Lines.Count.ShouldBe(ReferenceData.Book.Lines.Count);
         ReferenceData.Baths.Rules.Count.ShouldBeGreaterThan(60);
@@ -203,11 +203,11 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public void Brass_and_wood_stay_out_of_acid()
     {
-        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
-        ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("tote")!).Allowed.ShouldBeFalse();
-        ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("cap_iron")!).Allowed.ShouldBeFalse();
-        ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part("adjuster")!).OutByHours.ShouldBe(0.25);
-        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p => ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(p)!))])
+        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
+        ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.Tote)!).Allowed.ShouldBeFalse();
+        ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.CapIron)!).Allowed.ShouldBeFalse();
+        ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.Adjuster)!).OutByHours.ShouldBe(0.25);
+        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p => ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(PartId.Of(p))!))])
             .OutByHours.ShouldBe(12);
     }
 }

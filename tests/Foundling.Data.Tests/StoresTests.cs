@@ -103,13 +103,13 @@ public sealed class StoresTests : IDisposable
     {
         int broken = await _shop.BookIn(t => t.Name = "Cracked jack");
         Tag tag = await Tag(broken);
-        (await Box(b => b.Save(tag, ["knob", "tote", "knob", "no_such_part"]))).ShouldBe(2);
-        (await Box(b => b.Save(tag, ["knob", "iron"]))).ShouldBe(1);
-        (await Box(b => b.InBox())).Select(p => p.Part).ShouldBe(["iron", "tote", "knob"], ignoreOrder: true);
-        int lacking = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "knob", Kind = FindingKind.Missing, Severity = 3 }));
-        int saw = await _shop.BookIn(t => t.Kind = "hand-saw");
+        (await Box(b => b.Save(tag, [PartIds.Knob, PartIds.Tote, PartIds.Knob, PartId.Of("no_such_part")]))).ShouldBe(2);
+        (await Box(b => b.Save(tag, [PartIds.Knob, PartIds.Iron]))).ShouldBe(1);
+        (await Box(b => b.InBox())).Select(p => p.Part).ShouldBe([PartIds.Iron, PartIds.Tote, PartIds.Knob], ignoreOrder: true);
+        int lacking = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Knob, Kind = FindingKind.Missing, Severity = 3 }));
+        int saw = await _shop.BookIn(t => t.Kind = KindIds.HandSaw);
         OrphanPart offered = (await Box(async b => await b.For(await Tag(lacking)))).Single();
-        offered.Part.ShouldBe("knob");
+        offered.Part.ShouldBe(PartIds.Knob);
         offered.FromTag.ShouldBe(broken);
         (await Box(async b => await b.For(await Tag(saw)))).ShouldBeEmpty();
         await Box(async b =>
@@ -126,7 +126,7 @@ public sealed class StoresTests : IDisposable
         // Its own parts are not offered to the tool they came off.
         await using FoundlingDb db = _shop.Open();
         Tag own = (await _shop.Tags(db).Find(broken))!;
-        own.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "tote", Kind = FindingKind.Missing, Severity = 3 });
+        own.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Tote, Kind = FindingKind.Missing, Severity = 3 });
         await _shop.Tags(db).Save(own);
         (await Box(b => b.For(own))).ShouldBeEmpty();
     }
@@ -158,13 +158,13 @@ public sealed class StoresTests : IDisposable
     {
         await _shop.BookIn();
         await _shop.BookIn();
-        await _shop.BookIn(t => t.Kind = "axe");
+        await _shop.BookIn(t => t.Kind = KindIds.Axe);
         await _shop.BookIn(t => t.Status = TagStatus.Left);
         await using FoundlingDb db = _shop.Open();
-        IReadOnlyDictionary<string, int> shelf = await _shop.Tags(db).KindsOnShelf();
-        shelf["metal-bench-plane"].ShouldBe(2);
-        shelf["axe"].ShouldBe(1);
-        shelf.ShouldNotContainKey("brace");
+        IReadOnlyDictionary<KindId, int> shelf = await _shop.Tags(db).KindsOnShelf();
+        shelf[KindIds.MetalBenchPlane].ShouldBe(2);
+        shelf[KindIds.Axe].ShouldBe(1);
+        shelf.ShouldNotContainKey(KindIds.Brace);
     }
 
     [Fact]
@@ -173,15 +173,15 @@ public sealed class StoresTests : IDisposable
         var at = new DateTimeOffset(2026, 3, 2, 9, 0, 0, TimeSpan.Zero);
         int number = await _shop.BookIn(t =>
         {
-            t.Kind = "wooden-bench-plane";
+            t.Kind = KindIds.WoodenBenchPlane;
             (t.KnownLine, t.KinColour, t.KinFit, t.Tried, t.TriedNote, t.Decision, t.DecisionReason) = ("pellow_tarn_bench", Core.Origin.KinLook.Match,
                 Core.Origin.KinLook.Clash, Core.State.AsFoundTry.Badly, "chatters", Core.State.Verdict.RestoreIf, "it is light");
             t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 1, Mark = Core.Origin.MarkKind.PatentApplied, FilingYear = 1909, GrantYear = 1911,
                 Part = "lever_cap", Reading = "Pat. applied", Soft = true, Confidence = Core.Origin.Confidence.Unsure, At = at, PictureId = Guid.NewGuid() });
             t.Aside.Add(new LookAside { Id = Guid.NewGuid(), Trait = "frog_seat", Reason = AsideReason.WhenApart, At = at });
-            t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Crack, Severity = 2, Place = "mouth", Round = Round.Apart,
+            t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Crack, Severity = 2, Place = "mouth", Round = Round.Apart,
                 At = at });
-            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = "iron", Kind = "thickness", Value = 2.05, Instrument = Instrument.Caliper,
+            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = "thickness", Value = 2.05, Instrument = Instrument.Caliper,
                 UncertaintyMm = 0.03, At = at });
         });
         Tag kept = await Tag(number);

@@ -69,7 +69,7 @@ public sealed class WaitTests : IDisposable
     [Fact]
     public async Task What_comes_out_of_the_bath_stands_no_more()
     {
-        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 2 }));
+        int number = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2 }));
         await using FoundlingDb db = _shop.Open();
         Tag tag = (await _shop.Tags(db).Find(number))!;
         await _shop.Rods(db).Aim(tag, AimKind.Work);

@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using System.Net;
 using AngleSharp.Html.Dom;
 using Foundling.Core.Tags;
@@ -20,7 +21,7 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         {
             db.Tags.Add(new Tag
             {
-                Number = first + i, Kind = "chisel", Name = $"Chisel {first + i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now,
+                Number = first + i, Kind = KindIds.Chisel, Name = $"Chisel {first + i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now,
                 Aim = AimKind.Work,
                 Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, $"Photograph {first + i}", 1, 2, 3) { Order = 1 }],
             });
@@ -70,7 +71,7 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
         TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
         RodDesk rods = scope.ServiceProvider.GetRequiredService<RodDesk>();
-        var made = new Tag { Kind = "chisel", ArrivedOn = DateOnly.FromDateTime(host.Time.GetUtcNow().Date),
+        var made = new Tag { Kind = KindIds.Chisel, ArrivedOn = DateOnly.FromDateTime(host.Time.GetUtcNow().Date),
             Steps = [new PlanStep("soak", Core.Rod.Stage.Derust, "Soak it", 1, 2, 3) { Order = 1, WaitMin = 240 }, new PlanStep("wash", Core.Rod.Stage.Wash,
             "Wash", 1, 2, 3) { Order = 2 }] };
         await book.BookIn(made);

@@ -46,7 +46,7 @@ public sealed partial class DrawingTests
 
     private static Tag Plane() => new()
     {
-        Number = 31, Kind = "metal-bench-plane", LengthMm = 245, IronWidthMm = 50.8,
+        Number = 31, Kind = KindIds.MetalBenchPlane, LengthMm = 245, IronWidthMm = 50.8,
         Looks =
         [
             new Look { Id = Guid.NewGuid(), Order = 1, Trait = "side_wing", Variant = "peaked" }, new Look { Id = Guid.NewGuid(), Order = 2,
@@ -106,7 +106,7 @@ public sealed partial class DrawingTests
     public void Marks_on_one_part_stand_side_by_side()
     {
         ProfileView view = ProfileView.Of(Plane(), 720) with { Pins = [.. Enumerable.Range(1, 6).Select(i =>
-            new Pin("body", i.ToString(CultureInfo.InvariantCulture)))] };
+            new Pin(PartIds.Body, i.ToString(CultureInfo.InvariantCulture)))] };
         var pins = view.PlacedPins().ToList();
         pins.Count.ShouldBe(6);
         double apart = 9 * view.MmPerPx;
@@ -123,8 +123,8 @@ public sealed partial class DrawingTests
     public void A_missing_part_is_known_to_the_drawing()
     {
         Tag tag = Plane();
-        tag.Findings.Add(new Finding { Part = "knob", Kind = FindingKind.Missing, Severity = 3 });
-        ProfileView.Of(tag, 150).Missing.ShouldBe(["knob"]);
+        tag.Findings.Add(new Finding { Part = PartIds.Knob, Kind = FindingKind.Missing, Severity = 3 });
+        ProfileView.Of(tag, 150).Missing.ShouldBe([PartIds.Knob]);
         ProfileView.Of(tag, 150).Plain.ShouldBeTrue();
     }
 

@@ -13,8 +13,8 @@ public sealed class PinTests
         {
             foreach (double width in new[] { 720.0, 340.0 })
             {
-                data.Add(kind.Id, width, false);
-                data.Add(kind.Id, width, true);
+                data.Add(kind.Id.Value, width, false);
+                data.Add(kind.Id.Value, width, true);
             }
         }
         return data;
@@ -24,7 +24,7 @@ public sealed class PinTests
     [MemberData(nameof(Drawings))]
     public void Marks_keep_apart_and_on_the_sheet(string kind, double width, bool apart)
     {
-        Profile profile = apart ? Exploded.Of(Profile.Of(kind)) : Profile.Of(kind);
+        Profile profile = apart ? Exploded.Of(Profile.Of(KindId.Of(kind))) : Profile.Of(KindId.Of(kind));
         // Every third part carries two findings, as rusty tools do.
         var view = new ProfileView(profile, width, kind)
         {

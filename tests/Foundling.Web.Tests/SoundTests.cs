@@ -122,7 +122,7 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
 
     public static TheoryData<string, string> Pairs()
     {
-        string[] kinds = [.. ToolCatalogue.Kinds.DistinctBy(k => k.Family).Select(k => k.Id)];
+        string[] kinds = [.. ToolCatalogue.Kinds.DistinctBy(k => k.Family).Select(k => k.Id.Value)];
         var pairs = new TheoryData<string, string>();
         for (int i = 0; i < kinds.Length; i++)
         {

@@ -43,10 +43,10 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         foreach (ToolKind kind in ToolCatalogue.Kinds)
         {
-            int number = await BookIn(visitor, kind.Id);
+            int number = await BookIn(visitor, kind.Id.Value);
             PartDef part = kind.Parts.Last(p => Faults.Can(kind, p, FindingKind.Missing));
-            IHtmlDocument page = await Note(visitor, number, part.Id, FindingKind.Missing, 3);
-            page.QuerySelectorAll(".prof [data-part]").Length.ShouldBeGreaterThan(1, kind.Id);
+            IHtmlDocument page = await Note(visitor, number, part.Id.Value, FindingKind.Missing, 3);
+            page.QuerySelectorAll(".prof [data-part]").Length.ShouldBeGreaterThan(1, kind.Id.Value);
             page.QuerySelectorAll(".findings .disc").Length.ShouldBe(1);
             page.QuerySelector("aside")!.TextContent.ShouldContain("Restore, if the doubts are cleared");
             page.QuerySelector("aside")!.TextContent.ShouldContain($"The {part.Name}: gone, must be found");
@@ -196,10 +196,10 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
     [Fact]
     public void The_drawn_iron_keeps_its_order_from_edge_to_slot()
     {
-        var tag = new Tag { Kind = "metal-bench-plane", IronWidthMm = 51 };
+        var tag = new Tag { Kind = KindIds.MetalBenchPlane, IronWidthMm = 51 };
         IronView.Of(tag).ShouldBeNull();
-        tag.Measurements.Add(new Measurement { Part = "iron", Kind = "edge_to_slot", Value = 30 });
-        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "iron", Kind = FindingKind.Pitting, Severity = 2, FromEdgeMm = 3 });
+        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "edge_to_slot", Value = 30 });
+        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 2, FromEdgeMm = 3 });
         IronView iron = IronView.Of(tag)!;
         iron.Steel.Reserve.ReserveMm.ShouldBe(24);
         iron.Steel.SetbackMm.ShouldBe(3.5);

@@ -1,5 +1,6 @@
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
 
 namespace Foundling.Core.Aim;
 
@@ -34,7 +35,7 @@ public sealed record AimReview(
 
     private const double StopShare = 0.8, LastPart = 0.93;
 
-    private static readonly string[] Working = ["body", "iron", "blade", "plate", "bit", "upper_jaw", "lower_jaw"];
+    private static readonly PartId[] Working = [PartIds.Body, PartIds.Iron, PartIds.Blade, PartIds.Plate, PartIds.Bit, PartIds.UpperJaw, PartIds.LowerJaw];
 
     /// <summary>Reviews one aim.</summary>
     /// <param name="question">What the plan is made from, with its aim.</param>

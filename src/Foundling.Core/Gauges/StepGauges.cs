@@ -30,9 +30,9 @@ public static class StepGauges
     public static IReadOnlyList<StepGauge> For(Tag tag, PlanStep step, double temperatureC, double humidityPercent)
     {
         ToolKind tool = tag.Tool();
-        string edge = tool.Edges.FirstOrDefault()?.Id ?? "";
+        PartId edge = tool.Edges.FirstOrDefault()?.Id ?? PartId.None;
         double thickness = tag.Measured(edge, "thickness")?.Value ?? UsualIronMm, width = tag.IronWidthMm ?? 50, bed = Bed(tool);
-        bool up = tool.Id == "block-plane";
+        bool up = tool.Id == KindIds.BlockPlane;
         return step.Key.Split('/')[0] switch
         {
             "soak" => Soaking(step, tag, temperatureC, humidityPercent),
@@ -49,19 +49,19 @@ public static class StepGauges
                 : Array.Empty<StepGauge>(), Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
                 ("bevel_face_mm", Math.Round(thickness / Math.Sin(UsualBevelDeg * Math.PI / 180), 1)))],
             "edge-save" => Reserve(tag, edge),
-            "set-mouth" => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured("body", "mouth")?.Value
+            "set-mouth" => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value
                 ?? UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", up))],
             "jaw-dress" or "set-stops" => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm",
                 Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.2)), ("pivot_to_stop_mm", Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.07)))],
             "sole-wood" or "mouth-check" when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
-                ("stick_difference_mm", tag.Measured("body", "wind")?.Value ?? 0.5), ("stick_length_mm", UsualStickMm), ("body_width_mm", tag.SoleWidthMm
-                ?? 60), ("bed_deg", bed), ("wear_deg", WearDeg), ("mouth_mm", tag.Measured("body", "mouth")?.Value ?? UsualMouthMm))],
+                ("stick_difference_mm", tag.Measured(PartIds.Body, "wind")?.Value ?? 0.5), ("stick_length_mm", UsualStickMm), ("body_width_mm", tag.SoleWidthMm
+                ?? 60), ("bed_deg", bed), ("wear_deg", WearDeg), ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value ?? UsualMouthMm))],
             _ => [],
         };
     }
 
-    private static double Bed(ToolKind tool) => tool.Id switch { "block-plane" => 20, "wooden-bench-plane" => 46, "rebate-plane" or "plough-plane" => 50,
-        "toothing-plane" => 82, _ => 45 };
+    private static double Bed(ToolKind tool) => tool.Id switch { var k when k.Is(KindIds.BlockPlane) => 20, var k when k.Is(KindIds.WoodenBenchPlane) => 46, var k when k.Is(KindIds.RebatePlane, KindIds.PloughPlane) => 50,
+        var k when k.Is(KindIds.ToothingPlane) => 82, _ => 45 };
 
     private static IEnumerable<StepGauge> Camber(Tag tag, double width, double bed)
     {
@@ -96,7 +96,7 @@ public static class StepGauges
         return gauges;
     }
 
-    private static IReadOnlyList<StepGauge> Reserve(Tag tag, string edge)
+    private static IReadOnlyList<StepGauge> Reserve(Tag tag, PartId edge)
     {
         var lines = new (string Field, double? Value)[] { ("edge_to_slot_end_mm", tag.Measured(edge, "edge_to_slot")?.Value), ("edge_to_bit_line_mm",
             tag.Measured(edge, "edge_to_bit_line")?.Value), ("edge_to_hard_end_mm", tag.Measured(edge, "edge_to_hard_end")?.Value) };

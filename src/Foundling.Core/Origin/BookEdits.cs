@@ -206,7 +206,7 @@ public static partial class BookEdits
                 $"{line.Title} has more than {MostOfLine} sizes or traits, or a kind twice.");
         }
         Ordered(line.FirstYear, line.LastYear, "last_year", line.Title);
-        if ((line.Kinds ?? []).FirstOrDefault(k => !ToolCatalogue.Kinds.Any(t => t.Id == k)) is { } strange)
+        if ((line.Kinds ?? []).FirstOrDefault(k => !ToolCatalogue.Kinds.Any(t => t.Id.Value == k)) is { } strange)
         {
             throw Bad("kinds", strange, "kinds the program knows", $"\"{strange}\" is no kind of tool the program knows.");
         }

@@ -1,3 +1,5 @@
+using Foundling.Core.Tools;
+
 namespace Foundling.Core.Origin;
 
 /// <summary>How sure the person is of what was seen.</summary>
@@ -106,8 +108,8 @@ public static class PartRules
     public static int LagYears(string part, Assumptions a) => IsCore(part) ? 0 : a.StockYears;
 
     /// <summary>Wedge and iron that the looks at them together make more likely swapped than not.</summary>
-    public static IEnumerable<string> OddByKinship(Kinship? kinship, Assumptions a) =>
-        kinship is null ? [] : new[] { "iron", "wedge" }.Where(p => SwapPrior(p, kinship, a) > 0.5);
+    public static IEnumerable<PartId> OddByKinship(Kinship? kinship, Assumptions a) =>
+        kinship is null ? [] : new[] { PartIds.Iron, PartIds.Wedge }.Where(p => SwapPrior(p.Value, kinship, a) > 0.5);
 
     /// <summary>Chance that a part was swapped, before any evidence.</summary>
     public static double SwapPrior(string part, Kinship? kinship, Assumptions a)

@@ -31,7 +31,7 @@ public static class Identification
     public static IdentificationResult Of(IdentificationInput input, PatternBook book, int lookNext = 0, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
-        List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(input.Kind)];
+        List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(KindId.Of(input.Kind))];
         // A tool cannot show a look on a part its kind does not have; only a misread one.
         PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l
             with { Share = l.Share * Math.Pow(a.SureMisread, foreign) } : l)] };
@@ -63,6 +63,6 @@ public static class Identification
     {
         string part = look.Trait is null ? look.Part ?? "body" : book.TraitOf(look.Trait).Part;
         return PartRules.IsCore(part) || line.Kinds is not { Count: > 0 } kinds || line.Variants.ContainsKey(look.Trait ?? "")
-            || kinds.Any(k => ToolCatalogue.Kind(k).Part(part) is not null);
+            || kinds.Any(k => ToolCatalogue.Kind(KindId.Of(k)).Part(PartId.Of(part)) is not null);
     }
 }

@@ -156,7 +156,7 @@ public sealed record PatternBook(IReadOnlyList<Trait> Traits, IReadOnlyList<Patt
         ?? throw new InputException("unknown_line", "line", id, "a line of the pattern book", $"The pattern book has no line \"{id}\".");
 
     /// <summary>Lines that cover a kind of tool.</summary>
-    public IEnumerable<PatternLine> LinesFor(string kind) => Lines.Where(l => l.Kinds?.Contains(kind) == true);
+    public IEnumerable<PatternLine> LinesFor(KindId kind) => Lines.Where(l => l.Kinds?.Contains(kind.Value) == true);
 }
 
 /// <summary>The years of one variant: rises from a to b, holds to c, falls to d.</summary>

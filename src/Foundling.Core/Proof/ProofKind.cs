@@ -48,19 +48,19 @@ public static class Proofs
             "Shaving thickness", Direction.AtMost, targetMm, 0.01);
         return tool.Id switch
         {
-            "metal-bench-plane" or "wooden-bench-plane" or "block-plane" =>
+            var k when k.Is(KindIds.MetalBenchPlane, KindIds.WoodenBenchPlane, KindIds.BlockPlane) =>
             [
                 Shaving(purpose switch { SolePurpose.Jack => a.JackShavingMm, SolePurpose.Try => a.TryShavingMm, _ => a.FineShavingMm }),
                 new SeenProof("surface", "The surface it leaves", "One pass with the grain, in raking light.", "wood, figure", [Softwood], ["clean and bright",
                     "tracks at the corners", "torn, or it chatters"]),
             ],
-            "rebate-plane" =>
+            var k when k.Is(KindIds.RebatePlane) =>
             [
                 Shaving(a.TryShavingMm),
                 new SeenProof("rebate", "A rebate", "A rebate along the edge, checked with a try square.", "wood, width", [Softwood, Square],
                     ["square, the wall clean", "the wall leans", "it jams or wanders"]),
             ],
-            "plough-plane" =>
+            var k when k.Is(KindIds.PloughPlane) =>
             [
                 new SeenProof("groove", "A groove in softwood and in hardwood", "One along the grain in each; look at both walls.", "woods, width of the iron",
                     [Softwood, Hardwood], ["walls clean, shavings leave freely", "walls furred", "it jams or wanders off the fence"]),
@@ -68,51 +68,51 @@ public static class Proofs
                     "How far the depth differs from what the stop was set to, at both ends and in the middle.", "wood, depth set", [Softwood, Caliper],
                     "Error of depth", Direction.AtMost, a.GrooveOutMm, 0.05),
             ],
-            "scraper-plane" =>
+            var k when k.Is(KindIds.ScraperPlane) =>
             [
                 new SeenProof("scraped", "A scraped panel", "Along and across a figured board, skewed a little.", "wood, figure", [Hardwood],
                     ["shavings, and no tracks", "shavings, with tracks", "dust only"]),
                 new MeasuredProof("shaving", "Measured scrapings", "Three or more, each in its middle.", "wood, figure", [Hardwood, Caliper],
                     "Scraping thickness", Direction.AtMost, a.ScrapingMm, 0.01),
             ],
-            "toothing-plane" => [new SeenProof("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel",
+            var k when k.Is(KindIds.ToothingPlane) => [new SeenProof("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel",
                 [Hardwood], ["even lines all over", "bare patches", "torn, or lines of uneven depth"])],
-            "spokeshave" =>
+            var k when k.Is(KindIds.Spokeshave) =>
             [
                 new SeenProof("curve", "A curve", "A curve in ash, with the grain and against.", "wood, radius", [Hardwood], ["clean both ways",
                     "chatters against the grain", "skips or tears"]),
                 Shaving(a.JackShavingMm),
             ],
-            "hand-saw" or "back-saw" =>
+            var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) =>
             [
                 new MeasuredProof("drift", "A cut to a line",
                     "Cut to a line, the saw's own weight alone; measure how far it left the line at the bottom, three cuts or more.",
                     "wood, along or across the grain, depth of the cut", [Softwood, Square], "Drift off the line", Direction.AtMost,
-                    tool.Id == "back-saw" ? a.BackSawDriftMm : a.HandSawDriftMm, 0.1),
+                    tool.Id == KindIds.BackSaw ? a.BackSawDriftMm : a.HandSawDriftMm, 0.1),
                 new SeenProof("feel", "How it cuts", "Long even strokes: listen, and look at the far side.", "wood, along or across the grain", [Softwood],
                     ["runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"]),
             ],
-            "chisel" => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
+            var k when k.Is(KindIds.Chisel) => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
                 "white lines where it is nicked", "it crushes the fibres"]), Edge],
-            "drawknife" => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", ["green wood"],
+            var k when k.Is(KindIds.Drawknife) => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", ["green wood"],
                 ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"]), Edge],
-            "axe" or "hewing-hatchet" or "metal-hatchet" =>
+            var k when k.Is(KindIds.Axe, KindIds.HewingHatchet, KindIds.MetalHatchet) =>
             [
-                new SeenProof("notch", tool.Id == "hewing-hatchet" ? "A hewn face" : "A notch", tool.Id == "hewing-hatchet"
+                new SeenProof("notch", tool.Id == KindIds.HewingHatchet ? "A hewn face" : "A notch", tool.Id == KindIds.HewingHatchet
                     ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", ["green wood"],
                     ["chips fly clean", "it sticks or glances", "the edge turns or chips"]),
                 Edge,
-                new SeenProof("head", tool.Part("haft") is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.",
+                new SeenProof("head", tool.Part(PartIds.Haft) is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.",
                     "", ["green wood"], ["tight, no gap", "a thread of a gap", "it has moved"]),
             ],
-            "adjustable-wrench" =>
+            var k when k.Is(KindIds.AdjustableWrench) =>
             [
                 new MeasuredProof("play", "Play of the jaw", "Close it on a nut and rock the sliding jaw; feeler between jaw and slide, three times.",
                     "size of the nut", ["a nut of known size", Feelers], "Play", Direction.AtMost, a.JawPlayMm, 0.05),
                 new SeenProof("nut", "A nut turned", "Tighten and slacken a clean nut.", "size of the nut", ["a nut of known size"],
                     ["no slip, no mark on the flats", "it marks the flats", "it slips"]),
             ],
-            "hand-drill" =>
+            var k when k.Is(KindIds.HandDrill) =>
             [
                 new SeenProof("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, "drill bits"],
                     ["round and in place", "ragged, or off its mark", "the bit slips"]),
@@ -122,14 +122,14 @@ public static class Proofs
                     "A straight rod in the chuck; turn it slowly past a mark, three times, chucked anew each time.", "size of the rod",
                     ["drill bits", Feelers], "Run-out", Direction.AtMost, a.RunOutMm, 0.05),
             ],
-            "brace" =>
+            var k when k.Is(KindIds.Brace) =>
             [
                 new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
                     [Softwood, "auger bit"], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
                 new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "", [Softwood, "auger bit"],
                     ["holds both ways, and locked", "skips now and then", "does not hold"]),
             ],
-            "bolt-cutter" =>
+            var k when k.Is(KindIds.BoltCutter) =>
             [
                 new SeenProof("bolt", "A soft bolt", "A soft bolt well under its rating; goggles, and the piece held.", "size and kind of the bolt",
                     ["a soft bolt"], ["cut through, no mark on the jaws", "cut through, a mark left", "not through"]),

@@ -60,7 +60,7 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public IReadOnlyList<Measurement> Measurements { get; init; } = [];
 
     /// <summary>Parts that do not belong to it, as far as their evidence says.</summary>
-    public IReadOnlySet<string> Odd { get; init; } = new HashSet<string>();
+    public IReadOnlySet<PartId> Odd { get; init; } = new HashSet<PartId>();
 
     /// <summary>What it did when it was tried as found.</summary>
     public State.AsFoundTry? Tried { get; init; }
@@ -69,7 +69,7 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public string Dress { get; init; } = "";
 
     /// <summary>Worst degree of a kind of finding, on any part or on those given; 0 when there is none.</summary>
-    public int Worst(FindingKind kind, params string[] parts)
+    public int Worst(FindingKind kind, params PartId[] parts)
     {
         int worst = 0;
         foreach (Finding f in Findings)
@@ -82,8 +82,11 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
         return worst;
     }
 
+    /// <summary>Worst degree of a kind of finding on these parts and no others; 0 when there is none.</summary>
+    public int WorstOn(FindingKind kind, IEnumerable<PartId> parts) => parts.Select(p => Worst(kind, p)).DefaultIfEmpty(0).Max();
+
     /// <summary>True when the tool has the part and it is not missing.</summary>
-    public bool Has(string part) => Tool.Part(part) is not null && Worst(FindingKind.Missing, part) == 0;
+    public bool Has(PartId part) => Tool.Part(part) is not null && Worst(FindingKind.Missing, part) == 0;
 
     /// <summary>Parts of the tool that are there.</summary>
     public IEnumerable<PartDef> Present => Tool.Parts.Where(p => Has(p.Id));
@@ -95,7 +98,7 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public IEnumerable<PartDef> Gone => Tool.Parts.Where(p => Worst(FindingKind.Missing, p.Id) >= 1);
 
     /// <summary>The latest measurement of a kind, on any of these parts; null when it was not taken.</summary>
-    public double? Measured(string kind, params string[] parts) => Measurements.LastOrDefault(m => m.Kind == kind && parts.Contains(m.Part))?.Value;
+    public double? Measured(string kind, params PartId[] parts) => Measurements.LastOrDefault(m => m.Kind == kind && parts.Contains(m.Part))?.Value;
 
     /// <summary>The cutting parts that are there.</summary>
     public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
@@ -122,23 +125,23 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public LoadLimit Limit(BathKind bath, PartDef part) => Baths.For(bath, part, Etched(part), DullPlate(part));
 
     /// <summary>True for a part with an etched mark that should be kept. Saw plates are etched; other marks are struck.</summary>
-    public bool Etched(PartDef part) => part.Id == "plate" && Worst(FindingKind.Mark, part.Id) >= 1;
+    public bool Etched(PartDef part) => part.Id == PartIds.Plate && Worst(FindingKind.Mark, part.Id) >= 1;
 
     /// <summary>True for a screw, nut or pin losing a plating that nobody can tell by eye.</summary>
     public bool DullPlate(PartDef part) => part.IsFastener && Worst(FindingKind.PlatingLoss, part.Id) >= 1;
 
     /// <summary>Wood, leather and cord that stay on the metal when the tool is apart as far as it should come.</summary>
     public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn
-        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Id != "wedge" && !Opened);
+        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Id != PartIds.Wedge && !Opened);
 
     /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
     public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3
         || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
 
     /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge.</summary>
-    public IEnumerable<PartDef> Discarded => Opened && Tool.Part("haft") is not null ? Present.Where(p => p.Id is "haft" or "wedge") : [];
+    public IEnumerable<PartDef> Discarded => Opened && Tool.Part(PartIds.Haft) is not null ? Present.Where(p => p.Id.Is(PartIds.Haft, PartIds.Wedge)) : [];
 
-    private IEnumerable<string> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && p.Id != "wedge").Select(p => p.Id);
+    private IEnumerable<PartId> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && p.Id != PartIds.Wedge).Select(p => p.Id);
 
     /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => LevelOf(Worst(FindingKind.Rust));
@@ -175,5 +178,5 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public static string Along(IEnumerable<PartDef> parts) => parts.Any(p => p.Material == Material.CastIron) ? "With the machining lines" : "Lengthwise";
 
     /// <summary>Keys of parts.</summary>
-    public static List<string> Ids(IEnumerable<PartDef> parts) => [.. parts.Select(p => p.Id)];
+    public static List<PartId> Ids(IEnumerable<PartDef> parts) => [.. parts.Select(p => p.Id)];
 }

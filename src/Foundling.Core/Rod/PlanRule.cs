@@ -67,7 +67,7 @@ internal static class When
 
     public static Cond AimIs(params AimKind[] aims) => new($"the aim is {string.Join(" or ", aims)}", q => aims.Contains(q.Aim));
 
-    public static Cond Kind(params string[] kinds) => new($"it is a {string.Join(" or ", kinds.Select(k => ToolCatalogue.Kind(k).Name.ToLowerInvariant()))}",
+    public static Cond Kind(params KindId[] kinds) => new($"it is a {string.Join(" or ", kinds.Select(k => ToolCatalogue.Kind(k).Name.ToLowerInvariant()))}",
         q => kinds.Contains(q.Tool.Id));
 
     public static Cond Of(params Family[] families) => new($"it is of the family {string.Join(" or ", families.Select(Words))}", q =>
@@ -76,12 +76,12 @@ internal static class When
     public static Cond Edge(params EdgeForm[] forms) => new($"its edge has {string.Join(" or ", forms.Select(Words))}", q => forms.Contains(q.Tool.Edge)
         && q.Tool.Edges.Any(p => q.Has(p.Id)));
 
-    public static Cond There(string part, string name) => new($"it has a {name}", q => q.Has(part));
+    public static Cond There(PartId part, string name) => new($"it has a {name}", q => q.Has(part));
 
-    public static Cond Found(FindingKind kind, int degree = 1, params string[] parts)
+    public static Cond Found(FindingKind kind, int degree = 1, params PartId[] parts)
     {
         PartDef? named = parts.Select(p => ToolCatalogue.Kinds.Select(k => k.Part(p)).FirstOrDefault(d => d is not null)).FirstOrDefault(d => d is not null);
-        string on = named is null ? "" : $", on the {string.Join(" or ", parts.Where(p => p.Length > 1).Select(p => p.Replace('_', ' ')))}";
+        string on = named is null ? "" : $", on the {string.Join(" or ", parts.Select(p => p.Value.Replace('_', ' ')))}";
         return new($"{FindingScales.Name(kind, named)}, \"{FindingScales.Sight(kind, degree, named)}\" or worse{on}", q => q.Worst(kind, parts) >= degree);
     }
 

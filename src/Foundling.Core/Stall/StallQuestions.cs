@@ -46,8 +46,8 @@ public static class StallQuestions
     /// <summary>The questions for a kind, in the order of the anatomy.</summary>
     public static IReadOnlyList<StallQuestion> For(ToolKind kind)
     {
-        PartDef? edge = kind.Edges.FirstOrDefault() ?? kind.Part("plate");
-        PartDef body = kind.Part("body") ?? kind.Part("head") ?? kind.Part("frame") ?? kind.Part("plate") ?? kind.Parts[0];
+        PartDef? edge = kind.Edges.FirstOrDefault() ?? kind.Part(PartIds.Plate);
+        PartDef body = kind.Part(PartIds.Body) ?? kind.Part(PartIds.Head) ?? kind.Part(PartIds.Frame) ?? kind.Part(PartIds.Plate) ?? kind.Parts[0];
         List<StallQuestion> questions = [.. Whether(kind, edge), .. Metal(kind, edge, body), .. Wood(kind), .. Looks(kind, body)];
         return [.. questions.Select(q => q with { Answers = [.. q.Answers.Select(a => a with { Raises = Telling.GetValueOrDefault($"{q.Id}/{a.Id}")
             ?? [] })] })];
@@ -55,7 +55,7 @@ public static class StallQuestions
 
     private static IEnumerable<StallQuestion> Whether(ToolKind kind, PartDef? edge)
     {
-        if (edge is { Id: "iron" })
+        if (edge is not null && edge.Id == PartIds.Iron)
         {
             yield return Q("edge_there", $"Is the {edge.Name} there?", "Slide the cap off if the seller lets you.", $"The {edge.Name} on its own, both sides",
                 A("yes", "yes", 0.93), A("gone", "no", 0.07, F(edge.Id, FindingKind.Missing, 3)));
@@ -98,15 +98,15 @@ public static class StallQuestions
         {
             yield return Q("straight", "Is the plate straight?", "Sight along the teeth, then flex it: it should spring back.",
                 "Along the tooth line from the heel",
-                A("yes", "straight", 0.68), A("bow", "a long bow", 0.22, F("plate", FindingKind.Bent, 2)), A("kink", "a kink", 0.07,
-                    F("plate", FindingKind.Bent, 3)), A("crease", "a crease", 0.03, F("plate", FindingKind.Bent, 4)));
+                A("yes", "straight", 0.68), A("bow", "a long bow", 0.22, F(PartIds.Plate, FindingKind.Bent, 2)), A("kink", "a kink", 0.07,
+                    F(PartIds.Plate, FindingKind.Bent, 3)), A("crease", "a crease", 0.03, F(PartIds.Plate, FindingKind.Bent, 4)));
             yield return Q("teeth", "Are the teeth all there?", "Run the eye along them against the light.", "The tooth line, close, in three parts",
-                A("yes", "all there", 0.66), A("worn", "worn or uneven", 0.24, F("plate", FindingKind.EdgeDamage, 2)), A("missing", "some missing", 0.08,
-                    F("plate", FindingKind.EdgeDamage, 3)),
-                A("crack", "a crack from a tooth", 0.02, F("plate", FindingKind.Crack, 2, "tooth line")));
+                A("yes", "all there", 0.66), A("worn", "worn or uneven", 0.24, F(PartIds.Plate, FindingKind.EdgeDamage, 2)), A("missing", "some missing", 0.08,
+                    F(PartIds.Plate, FindingKind.EdgeDamage, 3)),
+                A("crack", "a crack from a tooth", 0.02, F(PartIds.Plate, FindingKind.Crack, 2, "tooth line")));
         }
         // Nothing is asked about an iron that is not there.
-        string[] noEdge = edge is { Id: "iron" } ? ["edge_there/gone"] : [];
+        string[] noEdge = edge?.Id == PartIds.Iron ? ["edge_there/gone"] : [];
         if (edge is not null)
         {
             yield return Q("pits", saw ? "Pits along the teeth?" : $"Pits near the edge of the {edge.Name}?",
@@ -119,7 +119,7 @@ public static class StallQuestions
         }
         if (edge is not null && !saw && kind.Edge != EdgeForm.Meeting)
         {
-            yield return Q("steel", $"How much is left of the {edge.Name}?", edge.Id == "iron"
+            yield return Q("steel", $"How much is left of the {edge.Name}?", edge.Id == PartIds.Iron
                 ? "From the edge to the slot, or to the mark: two fingers is plenty."
                 : "Compare it with a new one; look for the line where the hard steel ends.", $"The {edge.Name} beside a rule",
                 A("plenty", "plenty", 0.62), A("half", "about half", 0.28, F(edge.Id, FindingKind.Worn, 2)), A("little", "little", 0.1,
@@ -138,7 +138,7 @@ public static class StallQuestions
             A("bright", "bright or dark and smooth", 0.2), A("bloom", "a brown bloom", 0.3, All(1, 1)), A("brown", "brown all over", 0.32, All(2, 2)),
             A("crust", seen.Count > 1 ? $"brown, crust on the {main.Name}" : "crust that catches the nail", 0.13, All(2, 3)), A("scale", seen.Count > 1
                 ? "crust all over" : "scale that lifts", 0.05, All(3, seen.Count > 1 ? 3 : 4)));
-        if (kind.Parts.FirstOrDefault(p => p.Id is "adjuster" or "knurl" or "chuck" or "pivot" or "toggle_bolts" or "depth_stop" or "tilt_nuts") is { } moving)
+        if (kind.Parts.FirstOrDefault(p => p.Id.Is(PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.ToggleBolts, PartIds.DepthStop, PartIds.TiltNuts)) is { } moving)
         {
             bool many = moving.Name.EndsWith('s');
             yield return Q("moves", $"{(many ? "Do" : "Does")} the {moving.Name} move?", "Turn it gently; never force it at the stall.",
@@ -151,7 +151,7 @@ public static class StallQuestions
     private static IEnumerable<StallQuestion> Wood(ToolKind kind)
     {
         List<PartDef> handles = [.. kind.Parts.Where(p => p.Material == Material.Wood
-            && p.Id is not ("body" or "wedge" or "strike" or "stem_wedge" or "stem")).Take(2)];
+            && !p.Id.Is(PartIds.Body, PartIds.Wedge, PartIds.Strike, PartIds.StemWedge, PartIds.Stem)).Take(2)];
         foreach (PartDef wood in handles)
         {
             yield return Q(wood == handles[0] ? "wood" : "wood_2", $"{(wood == handles[0] ? "How is" : "And")} the {wood.Name}?", kind.Family == Family.Plane
@@ -160,11 +160,11 @@ public static class StallQuestions
                     F(wood.Id, FindingKind.Crack, 2)), A("broken", "broken", 0.05, F(wood.Id, FindingKind.Crack, 4)))
                 with { NotAfter = Faults.Can(kind, wood, FindingKind.Missing) ? [$"complete/no_{wood.Id}"] : [] };
         }
-        if (kind.Part("body") is { Material: Material.Wood })
+        if (kind.Part(PartIds.Body) is { Material: Material.Wood })
         {
             yield return Q("damp", "Is the wood dry and firm?", "Hold it to your cheek; press the end grain with a nail.", "Both ends of the stock",
-                A("dry", "dry and firm", 0.82), A("damp", "damp or dark", 0.13, F("body", FindingKind.Damp, 2)), A("soft", "soft, or worm", 0.05,
-                    F("body", FindingKind.Damp, 4)));
+                A("dry", "dry and firm", 0.82), A("damp", "damp or dark", 0.13, F(PartIds.Body, FindingKind.Damp, 2)), A("soft", "soft, or worm", 0.05,
+                    F(PartIds.Body, FindingKind.Damp, 4)));
         }
     }
 
@@ -177,10 +177,10 @@ public static class StallQuestions
                 A("most", "most of it", 0.5), A("half", "about half", 0.32, F(coated.Id, FindingKind.CoatingLoss, 3)), A("traces", "only traces", 0.18,
                     F(coated.Id, FindingKind.CoatingLoss, 4)));
         }
-        if (kind.Parts.Where(p => p.IsFastener && p.On is null && !p.Id.Contains("pin", StringComparison.Ordinal)).OrderByDescending(p =>
-            p.Id.Contains("screw", StringComparison.Ordinal)).FirstOrDefault() is { } screw)
+        if (kind.Parts.Where(p => p.IsFastener && p.On is null && p.Fastener != Fastening.Pin).OrderByDescending(p =>
+            p.Fastener == Fastening.Screw).FirstOrDefault() is { } screw)
         {
-            bool slot = screw.Id.Contains("screw", StringComparison.Ordinal) || screw.Joint == Joint.SplitNut;
+            bool slot = screw.Fastener == Fastening.Screw || screw.Joint == Joint.SplitNut;
             yield return Q("slots", slot ? $"Is the slot of the {screw.Name} crisp?" : $"Are the flats of the {screw.Name} crisp?", slot
                 ? "A chewed slot tells of a stuck screw." : "Rounded flats tell of a stuck thread.", $"The {screw.Name}, close",
                 A("crisp", "crisp", 0.7), A("chewed", slot ? "chewed" : "rounded", 0.24, F(screw.Id, FindingKind.Burred, 2)),
@@ -199,7 +199,7 @@ public static class StallQuestions
 
     private static StallAnswer A(string id, string text, double share, params Finding[] findings) => new(id, text, share, findings, []);
 
-    private static Finding F(string part, FindingKind kind, int degree, string place = "") => new() { Part = part, Kind = kind, Severity = degree,
+    private static Finding F(PartId part, FindingKind kind, int degree, string place = "") => new() { Part = part, Kind = kind, Severity = degree,
         Place = place, Note = "seen at the stall" };
 
     /// <summary>What was seen where the scale cannot say it, and what is still to be found out.</summary>

@@ -47,7 +47,7 @@ public sealed record StallRow(string Id, string Ask, string Look, string Picture
 /// <param name="Name">Its name.</param>
 /// <param name="Base">Work at each aim with nothing wrong.</param>
 /// <param name="Rows">Questions, most telling first; the page chooses anew after each answer.</param>
-public sealed record StallTable(string Kind, string Name, IReadOnlyDictionary<string, StallWork> Base, IReadOnlyList<StallRow> Rows)
+public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<string, StallWork> Base, IReadOnlyList<StallRow> Rows)
 {
     /// <summary>Works the table of a kind out from the rules of triage and of the rod.</summary>
     public static StallTable Of(ToolKind kind, BathTable baths)

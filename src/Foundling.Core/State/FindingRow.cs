@@ -27,6 +27,6 @@ public sealed record FindingRow(int Number, string Title, IReadOnlyList<Finding>
         var parts = findings.Select(f => f.Part).ToHashSet();
         return parts.Count > 1 && PartGroups.Of(tool).FirstOrDefault(g => parts.SetEquals(g.Parts.Select(p => p.Id))) is { } group
             ? group.Name
-            : PlanQuestion.Names(parts.Select(p => tool.Part(p)).OfType<PartDef>()) is { Length: > 0 } names ? names : findings[0].Part;
+            : PlanQuestion.Names(parts.Select(p => tool.Part(p)).OfType<PartDef>()) is { Length: > 0 } names ? names : findings[0].Part.Value;
     }
 }

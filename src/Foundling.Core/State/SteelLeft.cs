@@ -21,7 +21,7 @@ public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double L
     /// <param name="findings">Findings that stand.</param>
     /// <param name="measured">The last reading of a kind on a part, mm; null for none.</param>
     /// <param name="assumptions">What stops a restoration.</param>
-    public static SteelLeft? Of(ToolKind tool, IReadOnlyList<Finding> findings, Func<string, string, double?> measured, Assumptions? assumptions = null)
+    public static SteelLeft? Of(ToolKind tool, IReadOnlyList<Finding> findings, Func<PartId, string, double?> measured, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         if (tool.Edges.FirstOrDefault() is not { } part)

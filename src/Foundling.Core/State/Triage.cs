@@ -35,7 +35,7 @@ public enum Verdict
 /// <summary>One reason for a verdict.</summary>
 /// <param name="Part">Part it is about.</param>
 /// <param name="Sentence">What, and why it matters.</param>
-public sealed record TriageReason(string Part, string Sentence);
+public sealed record TriageReason(PartId Part, string Sentence);
 
 /// <summary>The verdict with its reasons.</summary>
 /// <param name="Verdict">What the findings say.</param>
@@ -44,7 +44,7 @@ public sealed record TriageReason(string Part, string Sentence);
 /// <param name="Work">What is only work.</param>
 /// <param name="WorthSaving">Sound parts worth keeping when the verdict is Parts.</param>
 public sealed record TriageResult(Verdict Verdict, IReadOnlyList<TriageReason> Stoppers, IReadOnlyList<TriageReason> Doubts, IReadOnlyList<TriageReason> Work,
-    IReadOnlyList<string> WorthSaving);
+    IReadOnlyList<PartId> WorthSaving);
 
 /// <summary>Collects stoppers, doubts and work from what was found.</summary>
 public static class Triage
@@ -75,7 +75,7 @@ public static class Triage
             string name = part.Name, sight = f.Doubt.Length > 0 ? f.Note : FindingScales.Sight(f.Kind, f.Severity, part), where = PartGroups.At(f.Place,
                 sight) is { Length: > 0 } at ? " " + at : "";
             TriageReason Because(string why) => new(part.Id, $"The {name}{where}: {sight}{(why.Length > 0 ? "; " + why : "")}{(why.EndsWith('?') ? "" : ".")}");
-            bool cuts = kind.Edges.Contains(part) || part.Id == "plate";
+            bool cuts = kind.Edges.Contains(part) || part.Id == PartIds.Plate;
             if (f.Doubt.Length > 0)
             {
                 doubts.Add(Because(f.Doubt));
@@ -91,7 +91,7 @@ public static class Triage
                         ? $"where it runs decides: look {string.Join(" and ", deciding.Select(PartGroups.At))}" : "see whether it opens under load"));
                     break;
                 case FindingKind.Worn when cuts && f.Severity == FindingScales.Worst && sharpeningsLeft is null or 0:
-                    (part.Id is "iron" or "blade" && kind.Family == Family.Plane ? doubts
+                    (part.Id.Is(PartIds.Iron, PartIds.Blade) && kind.Family == Family.Plane ? doubts
                         : stoppers).Add(Because(kind.Family == Family.Plane ? "is there another iron for it?" : "it cannot be sharpened again"));
                     break;
                 case FindingKind.Worn when cuts && f.Severity == 3 && sharpeningsLeft is null:
@@ -112,7 +112,7 @@ public static class Triage
                 case FindingKind.EdgeDamage or FindingKind.Pitting when cuts && f.Severity >= 3 && sharpeningsLeft is null:
                     doubts.Add(Because("how much hard steel is left behind it?"));
                     break;
-                case FindingKind.Bent when f.Severity == FindingScales.Worst && part.Id == "plate":
+                case FindingKind.Bent when f.Severity == FindingScales.Worst && part.Id == PartIds.Plate:
                     stoppers.Add(Because("a creased plate never runs straight again"));
                     break;
                 case FindingKind.Bent when f.Severity >= 3:
@@ -135,7 +135,7 @@ public static class Triage
                     break;
             }
         }
-        List<string> saving = [.. kind.Parts.Where(p => findings.All(f => f.Part != p.Id || f.Severity < 2 || (Sound.Contains(f.Kind)
+        List<PartId> saving = [.. kind.Parts.Where(p => findings.All(f => f.Part != p.Id || f.Severity < 2 || (Sound.Contains(f.Kind)
             && f.Severity < FindingScales.Worst))).Select(p => p.Id)];
         Verdict verdict = stoppers.Count > 0 ? (saving.Count > 0 ? Verdict.Parts : Verdict.LeaveAsItIs)
             : doubts.Count > 0 ? Verdict.RestoreIf
@@ -144,17 +144,17 @@ public static class Triage
         return new TriageResult(verdict, stoppers, doubts, work, stoppers.Count > 0 ? saving : []);
     }
 
-    private static bool Decides(ToolKind kind, PartDef part, string place) => (kind.Family, part.Id, place) switch
+    private static bool Decides(ToolKind kind, PartDef part, string place) => (kind.Family, place) switch
     {
-        (Family.Plane, "body", "mouth" or "frog seat" or "abutments") => true,
-        (Family.Saw, "plate", "tooth line") => true,
-        (_, "head" or "bit", "eye") => true,
-        (Family.Wrench, "frame" or "sliding_jaw" or "fixed_jaw", _) => true,
-        (Family.Cutter, "upper_jaw" or "lower_jaw" or "blade", _) => true,
+        (Family.Plane, "mouth" or "frog seat" or "abutments") => part.Id == PartIds.Body,
+        (Family.Saw, "tooth line") => part.Id == PartIds.Plate,
+        (_, "eye") => part.Id.Is(PartIds.Head, PartIds.Bit),
+        (Family.Wrench, _) => part.Id.Is(PartIds.Frame, PartIds.SlidingJaw, PartIds.FixedJaw),
+        (Family.Cutter, _) => part.Id.Is(PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Blade),
         _ => false,
     };
 
     private static List<string> Deciding(ToolKind kind, PartDef part) => [.. PartGroups.Places(kind, part).Where(p => Decides(kind, part, p))];
 
-    private static bool Replaceable(PartDef part) => part.Material is Material.Wood or Material.Soft && part.Id != "body" || part.IsFastener;
+    private static bool Replaceable(PartDef part) => part.Material is Material.Wood or Material.Soft && part.Id != PartIds.Body || part.IsFastener;
 }

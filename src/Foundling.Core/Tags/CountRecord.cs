@@ -29,7 +29,7 @@ public sealed class CountRecord
     public Guid PictureId { get; set; }
 
     /// <summary>Part inside the outline.</summary>
-    public string Part { get; set; } = "";
+    public PartId Part { get; set; }
 
     /// <summary>What is counted.</summary>
     public FindingKind Kind { get; set; }

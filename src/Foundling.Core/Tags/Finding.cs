@@ -9,7 +9,7 @@ public sealed class Finding
     public Guid Id { get; set; }
 
     /// <summary>Part it is on.</summary>
-    public string Part { get; set; } = "";
+    public PartId Part { get; set; }
 
     /// <summary>What is wrong.</summary>
     public FindingKind Kind { get; set; }

@@ -6,7 +6,7 @@ namespace Foundling.Core.Tags;
 public static class FindingBook
 {
     /// <summary>The finding a new one would change: of the same look, on the same part, of a fault that holds for the whole part.</summary>
-    public static Finding? There(this Tag tag, string part, FindingKind kind, Round round) =>
+    public static Finding? There(this Tag tag, PartId part, FindingKind kind, Round round) =>
         Faults.IsSpot(kind) ? null : tag.Findings.FirstOrDefault(f => f.Part == part && f.Kind == kind && f.Round == round);
 
     /// <summary>Notes a finding, beside those that stand or in the place of the one it changes.</summary>

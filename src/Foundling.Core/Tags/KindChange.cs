@@ -19,7 +19,7 @@ public sealed record KindChange(ToolKind From, ToolKind To, int Findings, int Me
     /// <summary>Makes a tag whose kind was just changed hold together again.</summary>
     /// <param name="tag">The tag, already of its new kind.</param>
     /// <param name="from">The kind it was.</param>
-    public static KindChange Of(Tag tag, string from)
+    public static KindChange Of(Tag tag, KindId from)
     {
         List<PlanStep> open = [.. tag.Steps.Where(s => s.State == StepState.Open && s.Hand != StepHand.Added)];
         open.ForEach(s => tag.Steps.Remove(s));

@@ -41,7 +41,7 @@ public sealed class Measurement
     public Guid Id { get; set; }
 
     /// <summary>Part measured.</summary>
-    public string Part { get; set; } = "";
+    public PartId Part { get; set; }
 
     /// <summary>What was measured, a key of <see cref="MeasureKinds"/>.</summary>
     public string Kind { get; set; } = "";
@@ -78,15 +78,15 @@ public static class MeasureKinds
     /// <summary>Kinds that make sense for a part of a tool.</summary>
     public static IReadOnlyList<MeasureKind> For(ToolKind tool, PartDef part) => part.Id switch
     {
-        "iron" => [Length, Thickness, ToSlot, BitLine, HardEnd, Square],
-        "plate" => [Bow, Kink, Points, MissingTeeth, Thickness],
-        "frog" => [Rock],
-        "body" when tool.HasWoodenSole => [Mouth, Wind, Length],
-        "body" when tool.Family == Family.Plane => [Mouth, Length],
-        "chuck" => [RunOut],
-        "tote" or "knob" or "handle" or "haft" => [HandleGap, Length],
-        "blade" or "bit" => [Length, Thickness, HardEnd, Square],
-        "sliding_jaw" or "upper_jaw" or "lower_jaw" or "anvil" => [JawGap, Play],
+        var p when p.Is(PartIds.Iron) => [Length, Thickness, ToSlot, BitLine, HardEnd, Square],
+        var p when p.Is(PartIds.Plate) => [Bow, Kink, Points, MissingTeeth, Thickness],
+        var p when p.Is(PartIds.Frog) => [Rock],
+        var p when p.Is(PartIds.Body) && tool.HasWoodenSole => [Mouth, Wind, Length],
+        var p when p.Is(PartIds.Body) && tool.Family == Family.Plane => [Mouth, Length],
+        var p when p.Is(PartIds.Chuck) => [RunOut],
+        var p when p.Is(PartIds.Tote, PartIds.Knob, PartIds.Handle, PartIds.Haft) => [HandleGap, Length],
+        var p when p.Is(PartIds.Blade, PartIds.Bit) => [Length, Thickness, HardEnd, Square],
+        var p when p.Is(PartIds.SlidingJaw, PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Anvil) => [JawGap, Play],
         _ => [Length, Thickness],
     };
 

@@ -61,7 +61,7 @@ public sealed class PlanStep
     public string Title { get; set; } = "";
 
     /// <summary>Parts it is about.</summary>
-    public List<string> Parts { get; set; } = [];
+    public List<PartId> Parts { get; set; } = [];
 
     /// <summary>Hands-on minutes if all goes well.</summary>
     public double LowMin { get; set; }

@@ -56,7 +56,7 @@ public sealed class Tag
     public int Number { get; set; }
 
     /// <summary>Kind of tool, a key of <see cref="ToolCatalogue"/>.</summary>
-    public string Kind { get; set; } = "";
+    public KindId Kind { get; set; }
 
     /// <summary>What people call it.</summary>
     public string Name { get; set; } = "";
@@ -212,17 +212,17 @@ public sealed class Tag
         && s.State == StepState.Done);
 
     /// <summary>True for a part a tool of this kind has; what speaks of another part is set aside.</summary>
-    public bool Has(string part) => Tool().Part(part) is not null;
+    public bool Has(PartId part) => Tool().Part(part) is not null;
 
     /// <summary>What stands: everything found that no later look at the same place of the same part has replaced. What is set aside does not.</summary>
     public IReadOnlyList<Finding> Standing() => [.. Findings.Where(f => Has(f.Part) && !Findings.Any(f.GivesWayTo))];
 
     /// <summary>The last measurement of a kind on a part, or null.</summary>
-    public Measurement? Measured(string part, string kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);
+    public Measurement? Measured(PartId part, string kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);
 
     /// <summary>The looks at wedge and iron together, or null when none was taken.</summary>
     public Origin.Kinship? Kinship() =>
-        (KinColour ?? KinShadow ?? KinFit) is null || !Has("wedge") ? null : new Origin.Kinship(KinColour, KinShadow, KinFit);
+        (KinColour ?? KinShadow ?? KinFit) is null || !Has(PartIds.Wedge) ? null : new Origin.Kinship(KinColour, KinShadow, KinFit);
 
     /// <summary>What to call it: its name, or its kind with its length.</summary>
     public string Title => Name.Length > 0 ? Name : Tool().Name;

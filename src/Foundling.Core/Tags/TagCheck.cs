@@ -33,7 +33,7 @@ public static class TagCheck
     private const double MostMinutes = 10_000, MostWaitMinutes = 600_000, MostLengthMm = 5000, MostMoney = 1_000_000;
     private const int FirstYear = 1950, LastYear = 2200;
 
-    private static readonly HashSet<string> Parts = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts).Select(p => p.Id)];
+    private static readonly HashSet<PartId> Parts = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts).Select(p => p.Id)];
     private static readonly HashSet<string> Measures = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts.SelectMany(p => MeasureKinds.For(k, p))).Select(m =>
         m.Id)];
 
@@ -268,7 +268,7 @@ public static class TagCheck
         Cautions.Of(step.Caution);
     }
 
-    private static void Part(string part)
+    private static void Part(PartId part)
     {
         if (!Parts.Contains(part))
         {

@@ -100,6 +100,38 @@ public enum Joint
     Wedged,
 }
 
+/// <summary>What a fastener is.</summary>
+public enum Fastening
+{
+    /// <summary>No fastener.</summary>
+    None,
+
+    /// <summary>A screw.</summary>
+    Screw,
+
+    /// <summary>A bolt, or a rod with its nut.</summary>
+    Bolt,
+
+    /// <summary>A nut.</summary>
+    Nut,
+
+    /// <summary>A pin.</summary>
+    Pin,
+}
+
+/// <summary>What the flat face of a plane is made of.</summary>
+public enum SoleOf
+{
+    /// <summary>It has no sole that is trued.</summary>
+    None,
+
+    /// <summary>Metal, which is lapped.</summary>
+    Metal,
+
+    /// <summary>Wood, which is planed.</summary>
+    Wood,
+}
+
 /// <summary>How the edge of a kind works.</summary>
 public enum EdgeForm
 {
@@ -140,20 +172,19 @@ public enum EdgeForm
 /// <param name="On">The drawn part that stands for it, when it is not drawn itself.</param>
 /// <param name="Joint">How its joint must be treated.</param>
 /// <param name="InSet">One of a set that takes turns with another part, such as the further irons of a plough.</param>
-public sealed record PartDef(string Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, string? On = null,
-    Joint Joint = Joint.Plain, bool InSet = false)
+/// <param name="Fastener">What kind of fastener it is.</param>
+/// <param name="Rod">The rod through it that holds it to the body; null where none does.</param>
+public sealed record PartDef(PartId Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, PartId? On = null,
+    Joint Joint = Joint.Plain, bool InSet = false, Fastening Fastener = Fastening.None, PartId? Rod = null)
 {
     /// <summary>Iron or steel, which rusts.</summary>
     public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
 
     /// <summary>A screw, bolt, nut or pin.</summary>
-    public bool IsFastener => Fasteners.Any(f => Id.Contains(f, StringComparison.Ordinal)) || Id.EndsWith("_pin", StringComparison.Ordinal)
-        || Held?.StartsWith("screws ", StringComparison.Ordinal) == true;
-
-    private static readonly string[] Fasteners = ["screw", "bolt", "nut"];
+    public bool IsFastener => Fastener != Fastening.None;
 
     /// <summary>The part whose drawing stands for this one.</summary>
-    public string DrawnAs => On ?? Id;
+    public PartId DrawnAs => On ?? Id;
 }
 
 /// <summary>A kind of tool with its parts.</summary>
@@ -164,17 +195,18 @@ public sealed record PartDef(string Id, string Name, Material Material, PartFini
 /// <param name="NominalLengthMm">That length on the nominal drawing, mm.</param>
 /// <param name="Parts">Its parts.</param>
 /// <param name="Edge">How its edge works.</param>
-public sealed record ToolKind(string Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts,
-    EdgeForm Edge = EdgeForm.None)
+/// <param name="Sole">What its sole is made of.</param>
+public sealed record ToolKind(KindId Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts,
+    EdgeForm Edge = EdgeForm.None, SoleOf Sole = SoleOf.None)
 {
     /// <summary>Finds a part, or null.</summary>
-    public PartDef? Part(string id) => Parts.FirstOrDefault(p => p.Id == id);
+    public PartDef? Part(PartId id) => Parts.FirstOrDefault(p => p.Id == id);
 
     /// <summary>True where a flat metal sole is lapped.</summary>
-    public bool HasMetalSole => Id is "metal-bench-plane" or "block-plane" or "scraper-plane";
+    public bool HasMetalSole => Sole == SoleOf.Metal;
 
     /// <summary>True where a wooden sole is trued.</summary>
-    public bool HasWoodenSole => Id is "wooden-bench-plane" or "rebate-plane" or "toothing-plane";
+    public bool HasWoodenSole => Sole == SoleOf.Wood;
 
     /// <summary>Parts with a cutting edge that is ground and honed, the set apart.</summary>
     public IEnumerable<PartDef> Edges => Family == Family.Saw ? [] : Parts.Where(p => p.Material == Material.EdgeSteel && !p.InSet);

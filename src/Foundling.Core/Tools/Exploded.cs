@@ -23,13 +23,12 @@ public static class Exploded
     {
         double cell = Math.Max(profile.Width, profile.Height) / Columns;
         var cells = profile.Parts.ToDictionary(p => p.Part, p => Cells(p, cell));
-        string core = cells.MaxBy(c => c.Value.Count).Key;
+        PartId core = cells.MaxBy(c => c.Value.Count).Key;
         (double X, double Y) centre = Middle(cells[core]);
         var taken = new HashSet<(int, int)>();
-        var moved = new Dictionary<string, (int X, int Y)>();
+        var moved = new Dictionary<PartId, (int X, int Y)>();
         // Near parts first, so that what sits outermost ends outermost.
-        foreach (string part in profile.Parts.Select(p => p.Part).OrderByDescending(p => p == core).ThenBy(p => Away(Middle(cells[p]), centre)).ThenBy(p => p,
-            StringComparer.Ordinal))
+        foreach (PartId part in profile.Parts.Select(p => p.Part).OrderByDescending(p => p == core).ThenBy(p => Away(Middle(cells[p]), centre)).ThenBy(p => p))
         {
             (double x, double y) = Middle(cells[part]);
             double dx = x - centre.X, dy = (y - centre.Y) * Upward, length = Math.Sqrt((dx * dx) + (dy * dy));

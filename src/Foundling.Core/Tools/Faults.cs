@@ -4,11 +4,12 @@ namespace Foundling.Core.Tools;
 public static class Faults
 {
     // Parts that move in use, besides screws and what is sprung, pinned or wedged.
-    private static readonly HashSet<string> Moving =
+    private static readonly HashSet<PartId> Moving =
     [
-        "adjuster", "knurl", "chuck", "pivot", "depth_stop", "tilt_rod", "lateral_lever", "yoke", "spindle", "gear", "quill", "cam_ring", "sliding_jaw",
-            "crank", "strap", "lever_cap", "cap_iron", "iron", "frog",
-        "toe_plate", "stem", "fence", "head_handle", "upper_jaw", "lower_jaw", "clamp", "stops",
+        PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.DepthStop, PartIds.TiltRod, PartIds.LateralLever, PartIds.Yoke,
+        PartIds.Spindle, PartIds.Gear, PartIds.Quill, PartIds.CamRing, PartIds.SlidingJaw, PartIds.Crank, PartIds.Strap, PartIds.LeverCap,
+        PartIds.CapIron, PartIds.Iron, PartIds.Frog, PartIds.ToePlate, PartIds.Stem, PartIds.Fence, PartIds.HeadHandle, PartIds.UpperJaw,
+        PartIds.LowerJaw, PartIds.Clamp, PartIds.Stops,
     ];
 
     private static readonly HashSet<FindingKind> Spots =
@@ -27,7 +28,7 @@ public static class Faults
         FindingKind.Rust or FindingKind.Pitting => part.Ferrous,
         FindingKind.CoatingLoss => part.Finish is not (PartFinish.Bare or PartFinish.Plated),
         FindingKind.PlatingLoss => part.Finish == PartFinish.Plated || (part.IsFastener && part.Ferrous),
-        FindingKind.Crack => part.Material != Material.Soft || part.Id.Contains("grip", StringComparison.Ordinal),
+        FindingKind.Crack => part.Material != Material.Soft || part.Id.Is(PartIds.Grip, PartIds.UpperGrip, PartIds.LowerGrip),
         FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !OnePiece(tool, part),
         FindingKind.Seizure => part.IsFastener || Moving.Contains(part.Id) && !IsMain(tool, part)
             || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
@@ -37,33 +38,33 @@ public static class Faults
         FindingKind.Mushroomed => IsStruck(tool, part),
         FindingKind.Bent => part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood),
         FindingKind.Damp => part.Material == Material.Wood,
-        FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Id == "body",
+        FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Id == PartIds.Body,
         FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),
-        FindingKind.Worn => part.Material is Material.EdgeSteel && part.Id != "plate" || part.Material == Material.Soft
-            || part.Id is "fixed_jaw" or "sliding_jaw",
-        FindingKind.OutOfFlat => part.Id == "body" && (tool.HasMetalSole || tool.HasWoodenSole) || part.Id == "frog",
-        FindingKind.OutOfSquare or FindingKind.Wind => part.Id == "body" && (tool.HasMetalSole || tool.HasWoodenSole),
+        FindingKind.Worn => part.Material is Material.EdgeSteel && part.Id != PartIds.Plate || part.Material == Material.Soft
+            || part.Id.Is(PartIds.FixedJaw, PartIds.SlidingJaw),
+        FindingKind.OutOfFlat => part.Id == PartIds.Body && (tool.HasMetalSole || tool.HasWoodenSole) || part.Id == PartIds.Frog,
+        FindingKind.OutOfSquare or FindingKind.Wind => part.Id == PartIds.Body && (tool.HasMetalSole || tool.HasWoodenSole),
         _ => true,
     };
 
     /// <summary>The piece all others are attached to.</summary>
-    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part == tool.Parts[0] || part.Id == "head";
+    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part == tool.Parts[0] || part.Id == PartIds.Head;
 
     /// <summary>Forged or cast in one with the main piece: it is named apart but cannot be lost or loose.</summary>
     public static bool OnePiece(ToolKind tool, PartDef part) => tool.Id switch
     {
-        "adjustable-wrench" => part.Id is "handle" or "fixed_jaw",
-        "drawknife" => part.Id is "tang_left" or "tang_right",
-        "metal-hatchet" => part.Id is "bit" or "poll" or "handle",
-        "axe" or "hewing-hatchet" => part.Id is "bit" or "poll",
-        "chisel" => part.Id == "bolster",
-        "brace" or "scraper-plane" => part.Id == "post",
+        var k when k.Is(KindIds.AdjustableWrench) => part.Id.Is(PartIds.Handle, PartIds.FixedJaw),
+        var k when k.Is(KindIds.Drawknife) => part.Id.Is(PartIds.TangLeft, PartIds.TangRight),
+        var k when k.Is(KindIds.MetalHatchet) => part.Id.Is(PartIds.Bit, PartIds.Poll, PartIds.Handle),
+        var k when k.Is(KindIds.Axe, KindIds.HewingHatchet) => part.Id.Is(PartIds.Bit, PartIds.Poll),
+        var k when k.Is(KindIds.Chisel) => part.Id == PartIds.Bolster,
+        var k when k.Is(KindIds.Brace, KindIds.ScraperPlane) => part.Id == PartIds.Post,
         _ => false,
     };
 
     private static bool IsStruck(ToolKind tool, PartDef part) =>
-        part.Id is "strike" or "poll" || part.Id == "wedge" && tool.Family == Family.Plane || part.Id == "iron" && tool.Part("wedge") is not null
-            || tool.Id == "chisel" && part.Id is "handle" or "end_cap";
+        part.Id.Is(PartIds.Strike, PartIds.Poll) || part.Id == PartIds.Wedge && tool.Family == Family.Plane || part.Id == PartIds.Iron && tool.Part(PartIds.Wedge) is not null
+            || tool.Id == KindIds.Chisel && part.Id.Is(PartIds.Handle, PartIds.EndCap);
 
     private static int Order(FindingKind kind) => kind switch
     {

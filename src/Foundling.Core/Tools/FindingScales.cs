@@ -60,17 +60,17 @@ public static class FindingScales
 
     private static Scale Of(FindingKind kind, PartDef? part) => part is null ? Scales[kind] : (kind, part) switch
     {
-        (FindingKind.EdgeDamage, { Id: "plate" }) => Teeth,
-        (FindingKind.EdgeDamage, { Id: "upper_jaw" or "lower_jaw" }) => CuttingJaws,
-        (FindingKind.Pitting, { Id: "plate" }) => RustedTeeth,
+        (FindingKind.EdgeDamage, var p) when p.Id.Is(PartIds.Plate) => Teeth,
+        (FindingKind.EdgeDamage, var p) when p.Id.Is(PartIds.UpperJaw, PartIds.LowerJaw) => CuttingJaws,
+        (FindingKind.Pitting, var p) when p.Id.Is(PartIds.Plate) => RustedTeeth,
         (FindingKind.Pitting, { Material: Material.EdgeSteel }) => PittedEdge,
         (FindingKind.Crack, { Material: Material.Wood }) => SplitWood,
         (FindingKind.CoatingLoss, { Material: Material.Wood }) => Varnish,
         (FindingKind.Bent, { Material: Material.Wood }) => Warp,
-        (FindingKind.Bent, { Id: "plate" }) => Plate,
+        (FindingKind.Bent, var p) when p.Id.Is(PartIds.Plate) => Plate,
         (FindingKind.Mushroomed, { Material: Material.Wood }) => Struck,
-        (FindingKind.Looseness, { Id: "sliding_jaw" or "upper_jaw" or "lower_jaw" or "chuck_jaws" or "pivot" or "strap" }) => Play,
-        (FindingKind.Worn, { Id: "fixed_jaw" or "sliding_jaw" }) => RoundJaws,
+        (FindingKind.Looseness, var p) when p.Id.Is(PartIds.SlidingJaw, PartIds.UpperJaw, PartIds.LowerJaw, PartIds.ChuckJaws, PartIds.Pivot, PartIds.Strap) => Play,
+        (FindingKind.Worn, var p) when p.Id.Is(PartIds.FixedJaw, PartIds.SlidingJaw) => RoundJaws,
         (FindingKind.Worn, { Material: Material.EdgeSteel }) => ShortEdge,
         (FindingKind.Worn, { Material: Material.Soft }) => ThinGrip,
         (FindingKind.Seizure, { IsFastener: true }) => NoSlot,

@@ -4,7 +4,7 @@ namespace Foundling.Core.Tools;
 /// <param name="Left">Leftmost point of the tool on its drawing, mm.</param>
 /// <param name="Right">Rightmost point, mm.</param>
 /// <param name="Parts">Outline of each part that is drawn, mm.</param>
-public sealed record Overlay(Spot Left, Spot Right, IReadOnlyDictionary<string, IReadOnlyList<Spot>> Parts)
+public sealed record Overlay(Spot Left, Spot Right, IReadOnlyDictionary<PartId, IReadOnlyList<Spot>> Parts)
 {
     private const int PiecesOfCurve = 3, MostCorners = 60;
 
@@ -24,7 +24,7 @@ public sealed record Overlay(Spot Left, Spot Right, IReadOnlyDictionary<string, 
     /// <param name="from">Where the left end of the drawing lies on the picture.</param>
     /// <param name="to">Where its right end lies.</param>
     /// <returns>Corners on the picture; empty for a part that is not drawn, or one point for both ends.</returns>
-    public IReadOnlyList<Spot> Laid(string part, Spot from, Spot to)
+    public IReadOnlyList<Spot> Laid(PartId part, Spot from, Spot to)
     {
         if (!Parts.TryGetValue(part, out IReadOnlyList<Spot>? corners) || from == to)
         {

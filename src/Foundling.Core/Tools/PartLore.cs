@@ -3,17 +3,33 @@ namespace Foundling.Core.Tools;
 /// <summary>How parts are usually held, and what hides behind them.</summary>
 public static class PartLore
 {
-    private static readonly Dictionary<string, (string Held, string Hides)> Known = new()
+    private static readonly Dictionary<PartId, (string Held, string Hides)> Known = new ((string Held, string Hides) Lore, PartId[] Of)[]
     {
-        ["frog"] = ("two screws into its seat", "rust and coating on the seat, paint under its feet"), ["lever_cap"] = ("cam or screw", "shavings packed under it, rust along the cap iron"),
-        ["cap_iron"] = ("screw through the slot", "rust between it and the iron"), ["iron"] = ("cap, wedge or clamp", "a stamp under the cap, pits on the flat side"),
-        ["tote"] = ("rod and nut", "a crack at the bore, a rusted rod"), ["knob"] = ("rod and nut", "a ring of old coating, a chipped foot"), ["wedge"] = ("driven in", "old stamps and a change of colour on the abutments"),
-        ["handle"] = ("nuts, rivet or tang", "rust on the metal it covers, a stamp under it"), ["haft"] = ("wedged in the eye", "cracks and old nails in the eye"), ["chuck"] = ("screws onto the spindle", "worn jaws, a broken spring"),
-        ["adjuster"] = ("on a stud, often of reverse thread", "a stripped thread"), ["knurl"] = ("on its pin", "packed grit, a bent pin"), ["pivot"] = ("bolt and nut", "a worn hole, a missing washer"),
-        ["saw_nuts"] = ("two halves screwed together", "square holes worn round"), ["back"] = ("pinched over the plate", "rust in the fold, a loose toe"), ["strap"] = ("jaw bolts", "worn bolt holes"),
-        ["fence"] = ("on its stems", "a bowed edge"), ["skate"] = ("let in and screwed", "rust behind it"), ["grip"] = ("pushed or wound on", "rust under it"), ["end_cap"] = ("driven on or screwed", "a mushroomed end"),
-        ["gear"] = ("on its axle", "caked grease, a chipped tooth"), ["ferrule"] = ("driven on", "a crack in the wood under it"), ["poll"] = ("one piece with the head", "mushrooming from being struck"), ["ratchet"] = ("on the frame", "caked grease, a weak pawl"),
-    };
+        (("two screws into its seat", "rust and coating on the seat, paint under its feet"), [PartIds.Frog, PartIds.FrogScrews]),
+        (("cam or screw", "shavings packed under it, rust along the cap iron"), [PartIds.LeverCap]),
+        (("screw through the slot", "rust between it and the iron"), [PartIds.CapIron]),
+        (("cap, wedge or clamp", "a stamp under the cap, pits on the flat side"), [PartIds.Iron]),
+        (("rod and nut", "a crack at the bore, a rusted rod"), [PartIds.Tote, PartIds.ToteBolt, PartIds.ToteToeScrew]),
+        (("rod and nut", "a ring of old coating, a chipped foot"), [PartIds.Knob, PartIds.KnobBolt]),
+        (("driven in", "old stamps and a change of colour on the abutments"), [PartIds.Wedge, PartIds.StemWedge]),
+        (("nuts, rivet or tang", "rust on the metal it covers, a stamp under it"), [PartIds.Handle, PartIds.CrankHandle, PartIds.HandleLeft, PartIds.HandleRight, PartIds.HeadHandle, PartIds.LowerHandle, PartIds.SideHandle, PartIds.UpperHandle]),
+        (("wedged in the eye", "cracks and old nails in the eye"), [PartIds.Haft]),
+        (("screws onto the spindle", "worn jaws, a broken spring"), [PartIds.Chuck, PartIds.ChuckJaws]),
+        (("on a stud, often of reverse thread", "a stripped thread"), [PartIds.Adjuster]),
+        (("on its pin", "packed grit, a bent pin"), [PartIds.Knurl]),
+        (("bolt and nut", "a worn hole, a missing washer"), [PartIds.Pivot]),
+        (("two halves screwed together", "square holes worn round"), [PartIds.SawNuts]),
+        (("pinched over the plate", "rust in the fold, a loose toe"), [PartIds.Back]),
+        (("jaw bolts", "worn bolt holes"), [PartIds.Strap]),
+        (("on its stems", "a bowed edge"), [PartIds.Fence]),
+        (("let in and screwed", "rust behind it"), [PartIds.Skate]),
+        (("pushed or wound on", "rust under it"), [PartIds.Grip, PartIds.LowerGrip, PartIds.UpperGrip]),
+        (("driven on or screwed", "a mushroomed end"), [PartIds.EndCap]),
+        (("on its axle", "caked grease, a chipped tooth"), [PartIds.Gear]),
+        (("driven on", "a crack in the wood under it"), [PartIds.Ferrule, PartIds.FerruleLeft, PartIds.FerruleRight, PartIds.SideFerrule]),
+        (("one piece with the head", "mushrooming from being struck"), [PartIds.Poll]),
+        (("on the frame", "caked grease, a weak pawl"), [PartIds.Ratchet]),
+    }.SelectMany(l => l.Of.Select(p => (Part: p, l.Lore))).ToDictionary(l => l.Part, l => l.Lore);
 
     /// <summary>How a part is attached, in words; null when nothing is known.</summary>
     public static string? Held(PartDef part) => part.Held ?? (Find(part) is { } lore ? lore.Held : part.IsFastener ? "turns out; mind which thread" : null);
@@ -21,7 +37,5 @@ public static class PartLore
     /// <summary>What may hide behind a part until it is off; null when nothing is known.</summary>
     public static string? Hides(PartDef part) => Find(part)?.Hides ?? (part.IsFastener ? "a rusted shank, a thread that is not its own" : null);
 
-    private static (string Held, string Hides)? Find(PartDef part) =>
-        Known.TryGetValue(part.Id, out (string, string) lore) || Known.TryGetValue(part.Id.Split('_')[0], out lore)
-            || Known.TryGetValue(part.Id.Split('_')[^1], out lore) ? lore : null;
+    private static (string Held, string Hides)? Find(PartDef part) => Known.TryGetValue(part.Id, out (string, string) lore) ? lore : null;
 }

@@ -19,7 +19,7 @@ public sealed record Shape(string Class, bool EvenOdd, Outline Path)
 /// <param name="Shapes">Its shapes, back to front.</param>
 /// <param name="Anchor">Where a mark goes that is for no place in particular.</param>
 /// <param name="Spots">Named places on it, for marks that are.</param>
-public sealed record DrawnPart(string Part, IReadOnlyList<Shape> Shapes, Spot Anchor, IReadOnlyList<(string Name, Spot At)> Spots)
+public sealed record DrawnPart(PartId Part, IReadOnlyList<Shape> Shapes, Spot Anchor, IReadOnlyList<(string Name, Spot At)> Spots)
 {
     /// <summary>Where a mark goes for a place in words; the anchor when the drawing has no such place.</summary>
     public Spot At(string place)
@@ -41,21 +41,21 @@ public sealed record DrawnPart(string Part, IReadOnlyList<Shape> Shapes, Spot An
 /// <param name="Height">Height of the drawing with its margins, mm.</param>
 /// <param name="RestY">Where the tool rests, from the top, mm.</param>
 /// <param name="Parts">Parts, back to front.</param>
-public sealed record Profile(string Kind, double Width, double Height, double RestY, IReadOnlyList<DrawnPart> Parts)
+public sealed record Profile(KindId Kind, double Width, double Height, double RestY, IReadOnlyList<DrawnPart> Parts)
 {
     /// <summary>Margin on every side, mm.</summary>
     public const double Margin = 6;
 
     private const int MostFitted = 2000;
 
-    private static readonly ConcurrentDictionary<string, Profile> Nominal = new();
-    private static readonly ConcurrentDictionary<(string Kind, FitMeasures Measures), Profile> KnownFits = new();
+    private static readonly ConcurrentDictionary<KindId, Profile> Nominal = new();
+    private static readonly ConcurrentDictionary<(KindId Kind, FitMeasures Measures), Profile> KnownFits = new();
 
     /// <summary>The drawing of a kind at its nominal size.</summary>
     /// <exception cref="InputException">No such kind.</exception>
-    public static Profile Of(string kind) => Nominal.GetOrAdd(kind, Load);
+    public static Profile Of(KindId kind) => Nominal.GetOrAdd(kind, Load);
 
-    private static Profile Load(string kind)
+    private static Profile Load(KindId kind)
     {
         using Stream? stream = typeof(Profile).Assembly.GetManifestResourceStream($"profiles/{kind}.svg");
         if (stream is null)
@@ -69,7 +69,7 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
         List<DrawnPart> parts = [];
         foreach (XElement group in svg.Elements().Where(e => e.Name.LocalName == "g"))
         {
-            string part = group.Attribute("data-part")!.Value;
+            PartId part = PartId.Of(group.Attribute("data-part")!.Value);
             List<Shape> shapes = [.. group.Elements().Where(e => e.Name.LocalName == "path").Select(p => new Shape(
                 p.Attribute("class")?.Value ?? "", p.Attribute("fill-rule")?.Value == "evenodd", Outline.Parse(p.Attribute("d")!.Value)))];
             List<(string Name, Spot At)> spots = [.. Anchors.Of(kind, part)];
@@ -85,7 +85,7 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
     }
 
     /// <summary>The drawing with every point moved, part by part.</summary>
-    internal Profile Move(double width, double height, double restY, Func<string, Spot, Spot> map) => new(
+    internal Profile Move(double width, double height, double restY, Func<PartId, Spot, Spot> map) => new(
         Kind, width, height, restY,
         [.. Parts.Select(p => new DrawnPart(p.Part, [.. p.Shapes.Select(s => s with { Path = s.Path.Move(x => map(p.Part, x)) })], map(p.Part, p.Anchor), [.. p.Spots.Select(x => (x.Name, map(p.Part, x.At)))]))]);
 
@@ -93,21 +93,21 @@ public sealed record Profile(string Kind, double Width, double Height, double Re
     /// <param name="kind">Kind of tool.</param>
     /// <param name="lengthMm">Measured length, or null for the nominal one.</param>
     /// <param name="mouthMm">Mouth from the toe where measured.</param>
-    public static Profile Fitted(string kind, double? lengthMm, double? mouthMm = null) =>
+    public static Profile Fitted(KindId kind, double? lengthMm, double? mouthMm = null) =>
         Fitted(kind, new FitMeasures(lengthMm ?? ToolCatalogue.Kind(kind).NominalLengthMm, mouthMm));
 
     /// <summary>The drawing of a tag's tool, at what was measured on it.</summary>
     public static Profile Of(Tags.Tag tag)
     {
-        string edge = tag.Tool().Edges.FirstOrDefault()?.Id ?? "";
+        PartId edge = tag.Tool().Edges.FirstOrDefault()?.Id ?? PartId.None;
         return Fitted(tag.Kind, new FitMeasures(tag.LengthMm ?? tag.Tool().NominalLengthMm, tag.MouthFrontMm, tag.IronWidthMm, tag.Measured(edge,
-            "length")?.Value, tag.Measured("plate", "points")?.Value));
+            "length")?.Value, tag.Measured(PartIds.Plate, "points")?.Value));
     }
 
     /// <summary>The drawing at what was measured. Lengths no such tool has leave it as it is.</summary>
     /// <param name="kind">Kind of tool.</param>
     /// <param name="measures">What was measured, mm.</param>
-    public static Profile Fitted(string kind, FitMeasures measures)
+    public static Profile Fitted(KindId kind, FitMeasures measures)
     {
         Profile nominal = Of(kind);
         double length = ToolCatalogue.Kind(kind).NominalLengthMm;

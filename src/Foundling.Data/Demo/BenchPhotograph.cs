@@ -9,7 +9,7 @@ namespace Foundling.Data.Demo;
 /// <param name="CoatingLost">Share of the coating that is gone, 0 to 1.</param>
 /// <param name="Pits">Pits per part.</param>
 /// <param name="Missing">Parts left out.</param>
-public sealed record Weathering(int Seed, double Rust, double CoatingLost, int Pits, IReadOnlyList<string>? Missing = null);
+public sealed record Weathering(int Seed, double Rust, double CoatingLost, int Pits, IReadOnlyList<PartId>? Missing = null);
 
 /// <summary>A painted photograph with the truth about it.</summary>
 /// <param name="Jpeg">The picture.</param>

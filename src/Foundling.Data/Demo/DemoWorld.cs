@@ -66,9 +66,9 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         DateTimeOffset now = time.GetUtcNow();
         db.OrphanParts.AddRange(
-            new OrphanPart { Kind = "metal-bench-plane", Part = "lateral_lever", Note = "riveted disc, off a Pellow & Tarn", At = now.AddDays(-60) },
-            new OrphanPart { Kind = "hand-saw", Part = "saw_nuts", Note = "three domed, split slot", At = now.AddDays(-34) },
-            new OrphanPart { Kind = "hand-drill", Part = "chuck_jaws", Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
+            new OrphanPart { Kind = KindIds.MetalBenchPlane, Part = PartIds.LateralLever, Note = "riveted disc, off a Pellow & Tarn", At = now.AddDays(-60) },
+            new OrphanPart { Kind = KindIds.HandSaw, Part = PartIds.SawNuts, Note = "three domed, split slot", At = now.AddDays(-34) },
+            new OrphanPart { Kind = KindIds.HandDrill, Part = PartIds.ChuckJaws, Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
         await stores.Say("shop oven", Stock.None, cancel: cancel).ConfigureAwait(false);

@@ -1,7 +1,10 @@
 using System.Text.Json;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
+using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Foundling.Data.Stores;
@@ -73,10 +76,15 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
         // SQLite cannot order offsets, so moments are kept as UTC ticks.
         configurationBuilder.Properties<DateTimeOffset>().HaveConversion<UtcTicks>();
         configurationBuilder.Properties<Enum>().HaveConversion<string>();
+        configurationBuilder.Properties<PartId>().HaveConversion<IdText<PartDef>>();
+        configurationBuilder.Properties<KindId>().HaveConversion<IdText<ToolKind>>();
+        configurationBuilder.Properties<SupplyId>().HaveConversion<IdText<Supply>>();
     }
 
     /// <inheritdoc />
     protected override void OnModelCreating(ModelBuilder modelBuilder) => modelBuilder.ApplyConfigurationsFromAssembly(typeof(FoundlingDb).Assembly);
+
+    internal sealed class IdText<T>() : ValueConverter<Id<T>, string>(v => v.Value, v => new Id<T>(v));
 
     private sealed class UtcTicks() : ValueConverter<DateTimeOffset, long>(v => v.UtcTicks, v => new DateTimeOffset(v, TimeSpan.Zero));
 }
@@ -181,6 +189,7 @@ internal sealed class StepMapping : IEntityTypeConfiguration<PlanStep>
         step.Property<int>("TagNumber");
         step.HasKey("TagNumber", nameof(PlanStep.Key));
         step.Ignore(s => s.Minutes);
+        step.PrimitiveCollection(s => s.Parts).ElementType(e => e.HasConversion<FoundlingDb.IdText<PartDef>>());
     }
 }
 

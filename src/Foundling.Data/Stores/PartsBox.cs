@@ -14,10 +14,10 @@ public sealed class OrphanPart
     public int Id { get; set; }
 
     /// <summary>Kind of tool it is of.</summary>
-    public string Kind { get; set; } = "";
+    public KindId Kind { get; set; }
 
     /// <summary>Which part.</summary>
-    public string Part { get; set; } = "";
+    public PartId Part { get; set; }
 
     /// <summary>Tag it came off; null for one that came alone.</summary>
     public int? FromTag { get; set; }
@@ -42,7 +42,7 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
     /// <summary>Parts in the box that a tool lacks: of its kind, not off the tool itself.</summary>
     public async Task<IReadOnlyList<OrphanPart>> For(Tag tag, CancellationToken cancel = default)
     {
-        string[] lacking = [.. tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part)];
+        PartId[] lacking = [.. tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part)];
         return lacking.Length == 0 ? [] : await db.OrphanParts.AsNoTracking().Where(p => p.UsedOn == null && p.Kind == tag.Kind && p.FromTag != tag.Number
             && lacking.Contains(p.Part)).ToListAsync(cancel).ConfigureAwait(false);
     }
@@ -51,8 +51,8 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
     /// <exception cref="InputException">No such kind or part.</exception>
     public async Task Add(string? kind, string? part, string? note, CancellationToken cancel = default)
     {
-        ToolKind tool = ToolCatalogue.Kind(kind ?? "");
-        PartDef known = tool.Part(part ?? "") ?? throw new InputException("unknown_part", "part", part, string.Join(", ", tool.Parts.Select(p => p.Id)),
+        ToolKind tool = ToolCatalogue.Kind(KindId.Of(kind));
+        PartDef known = tool.Part(PartId.Of(part)) ?? throw new InputException("unknown_part", "part", part, string.Join(", ", tool.Parts.Select(p => p.Id)),
             $"A {tool.Name.ToLowerInvariant()} has no part \"{part}\".");
         db.OrphanParts.Add(new OrphanPart { Kind = tool.Id, Part = known.Id, Note = (note ?? "").Trim() is { Length: > 300 } longer ? longer[..300]
             : (note ?? "").Trim(), At = time.GetUtcNow() });
@@ -61,9 +61,9 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
 
     /// <summary>Puts parts of a tool into the box; those that are in it already stay one.</summary>
     /// <returns>How many were new.</returns>
-    public async Task<int> Save(Tag tag, IEnumerable<string> parts, CancellationToken cancel = default)
+    public async Task<int> Save(Tag tag, IEnumerable<PartId> parts, CancellationToken cancel = default)
     {
-        List<string> there = await db.OrphanParts.Where(p => p.FromTag == tag.Number).Select(p => p.Part).ToListAsync(cancel).ConfigureAwait(false);
+        List<PartId> there = await db.OrphanParts.Where(p => p.FromTag == tag.Number).Select(p => p.Part).ToListAsync(cancel).ConfigureAwait(false);
         List<OrphanPart> added = [.. parts.Distinct().Where(p => !there.Contains(p) && tag.Tool().Part(p) is not null).Select(p =>
             new OrphanPart { Kind = tag.Kind, Part = p, FromTag = tag.Number, Note = tag.Title, At = time.GetUtcNow() })];
         db.OrphanParts.AddRange(added);

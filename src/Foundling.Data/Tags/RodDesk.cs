@@ -37,9 +37,9 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     };
 
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
-    private static HashSet<string> Odd(Tag tag, PatternBook book)
+    private static HashSet<PartId> Odd(Tag tag, PatternBook book)
     {
-        return [.. TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => p.Key) ?? [], .. PartRules.OddByKinship(tag.Kinship(),
+        return [.. TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [], .. PartRules.OddByKinship(tag.Kinship(),
             Assumptions.Standard)];
     }
 

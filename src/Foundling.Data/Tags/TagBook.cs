@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
 using Foundling.Data.Origin;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
@@ -115,8 +116,10 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
             string digits = new([.. text.Where(char.IsDigit)]);
             int? number = int.TryParse(digits, out int n) ? n : null;
             string like = $"%{text.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal).Replace("_", "\\_", StringComparison.Ordinal)}%";
+            KindId[] kinds = [.. ToolCatalogue.Kinds.Where(k => k.Name.Contains(text, StringComparison.OrdinalIgnoreCase)
+                || k.Id.Value.Contains(text, StringComparison.OrdinalIgnoreCase)).Select(k => k.Id)];
             query = query.Where(t => t.Number == number || EF.Functions.Like(t.Name, like, "\\") || EF.Functions.Like(t.Owner, like, "\\")
-                || EF.Functions.Like(t.Source, like, "\\") || EF.Functions.Like(t.Kind, like, "\\") || EF.Functions.Like(t.OwnersMark, like, "\\"));
+                || EF.Functions.Like(t.Source, like, "\\") || kinds.Contains(t.Kind) || EF.Functions.Like(t.OwnersMark, like, "\\"));
         }
         int all = await query.CountAsync(cancel).ConfigureAwait(false);
         List<Tag> tags = await query.OrderByDescending(t => t.Number).Skip(skip).Take(take).Include(t => t.Steps).Include(t =>
@@ -126,7 +129,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     }
 
     /// <summary>How many tools of each kind are in the shop.</summary>
-    public async Task<IReadOnlyDictionary<string, int>> KindsOnShelf(CancellationToken cancel = default) =>
+    public async Task<IReadOnlyDictionary<KindId, int>> KindsOnShelf(CancellationToken cancel = default) =>
         await db.Tags.Where(t => t.Status != TagStatus.Left).GroupBy(t => t.Kind).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key,
             g => g.Count, cancel).ConfigureAwait(false);
 

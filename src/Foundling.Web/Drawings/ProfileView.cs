@@ -8,7 +8,7 @@ namespace Foundling.Web.Drawings;
 /// <param name="Part">The drawn part it is on.</param>
 /// <param name="Text">What stands in it.</param>
 /// <param name="Place">Place on the part, in words; empty for none in particular.</param>
-public sealed record Pin(string Part, string Text, string Place = "")
+public sealed record Pin(PartId Part, string Text, string Place = "")
 {
     /// <summary>Marks for findings, numbered as they are listed; a line for several parts is marked on each that is drawn.</summary>
     public static IReadOnlyList<Pin> Of(ToolKind kind, IEnumerable<FindingRow> rows) =>
@@ -22,13 +22,13 @@ public sealed record Pin(string Part, string Text, string Place = "")
 public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
 {
     /// <summary>Parts drawn as missing.</summary>
-    public IReadOnlySet<string> Missing { get; init; } = new HashSet<string>();
+    public IReadOnlySet<PartId> Missing { get; init; } = new HashSet<PartId>();
 
     /// <summary>Parts that do not belong.</summary>
-    public IReadOnlySet<string> Odd { get; init; } = new HashSet<string>();
+    public IReadOnlySet<PartId> Odd { get; init; } = new HashSet<PartId>();
 
     /// <summary>Part that is lit; the others step back.</summary>
-    public string? Lit { get; init; }
+    public PartId? Lit { get; init; }
 
     /// <summary>Numbered marks at parts.</summary>
     public IReadOnlyList<Pin> Pins { get; init; } = [];
@@ -66,7 +66,7 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     {
         var used = new List<(double X, double Y)>();
         double step = 23 * MmPerPx;
-        foreach ((string part, string text, string place) in Pins)
+        foreach ((PartId part, string text, string place) in Pins)
         {
             DrawnPart? drawn = Profile.Parts.FirstOrDefault(p => p.Part == part);
             if (drawn is null)

@@ -151,7 +151,7 @@ public sealed class StrataView
         ? $"{name.ToLowerInvariant()} ({seen})" : "the line's own years";
 
     /// <summary>Name of a part in words; marks may stand on the tool as a whole.</summary>
-    public static string PartName(Tag tag, string part) => tag.Tool().Part(part)?.Name ?? (PartRules.IsCore(part) ? "tool itself" : part.Replace('_', ' '));
+    public static string PartName(Tag tag, string part) => tag.Tool().Part(PartId.Of(part))?.Name ?? (PartRules.IsCore(part) ? "tool itself" : part.Replace('_', ' '));
 
     private string Profile(double[] byYear)
     {

@@ -106,7 +106,7 @@ public sealed class BookInForm
         string? Show(double? mm) => mm is double v ? units == LengthUnits.Metric ? $"{v:0.##}" : $"{v / Core.Units.Length.MmPerInch:0.###}" : null;
         return new BookInForm
         {
-            Kind = tag.Kind, Name = tag.Name, Length = Show(tag.LengthMm), IronWidth = Show(tag.IronWidthMm), SoleWidth = Show(tag.SoleWidthMm),
+            Kind = tag.Kind.Value, Name = tag.Name, Length = Show(tag.LengthMm), IronWidth = Show(tag.IronWidthMm), SoleWidth = Show(tag.SoleWidthMm),
             MouthFront = Show(tag.MouthFrontMm), Purpose = tag.Purpose,
             Source = tag.Source, Price = tag.Price?.ToString("0.##", CultureInfo.InvariantCulture),
             ArrivedOn = tag.ArrivedOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
@@ -124,13 +124,13 @@ public sealed class BookInForm
     {
         DateOnly came = tag.ArrivedOn;
         void Bad(string field, string sentence) => state.AddModelError("Form." + field, sentence);
-        if (string.IsNullOrEmpty(Kind) || ToolCatalogue.Kinds.All(k => k.Id != Kind))
+        if (string.IsNullOrEmpty(Kind) || ToolCatalogue.Kinds.All(k => k.Id.Value != Kind))
         {
             Bad(nameof(Kind), "Choose what kind of tool it is; it can be changed later.");
         }
         else
         {
-            tag.Kind = Kind;
+            tag.Kind = KindId.Of(Kind);
         }
         tag.LengthMm = Read(Length, nameof(Length), 10, 3000);
         tag.IronWidthMm = Read(IronWidth, nameof(IronWidth), 1, 400);

@@ -48,7 +48,7 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
     public IReadOnlyList<(Trait Trait, NextLook Look)> Next { get; private set; } = [];
 
     /// <summary>The kind that is likeliest.</summary>
-    public ToolKind? Likeliest => Found is { } found && found.PKind.Count > 0 ? ToolCatalogue.Kind(found.PKind.MaxBy(k => k.Value).Key) : null;
+    public ToolKind? Likeliest => Found is { } found && found.PKind.Count > 0 ? ToolCatalogue.Kind(KindId.Of(found.PKind.MaxBy(k => k.Value).Key)) : null;
 
     /// <summary>Shows what it may be.</summary>
     public Task OnGet() => Read();
@@ -57,7 +57,7 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
     public async Task<IActionResult> OnPost()
     {
         await Read();
-        if (!ModelState.IsValid || (ToolCatalogue.Kinds.FirstOrDefault(k => k.Id == Kind) ?? Likeliest) is not { } kind)
+        if (!ModelState.IsValid || (ToolCatalogue.Kinds.FirstOrDefault(k => k.Id.Value == Kind) ?? Likeliest) is not { } kind)
         {
             ModelState.AddModelError("", "Choose the kind of tool, or take a look that tells it; then it can be booked in.");
             return Page();
@@ -87,7 +87,7 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
     private async Task Read()
     {
         Patterns = await tags.Patterns();
-        Kind = ToolCatalogue.Kinds.Any(k => k.Id == Kind) ? Kind : null;
+        Kind = ToolCatalogue.Kinds.Any(k => k.Id.Value == Kind) ? Kind : null;
         Looks = [.. Taken.OfType<string>().Take(80).Select(t => t.Split(':')).Where(t => t.Length == 2)
             .Select(t => (Trait: Patterns.Traits.FirstOrDefault(x => x.Id == t[0]), Variant: t[1])).Where(t =>
                 t.Trait?.Answers.Contains(t.Variant) == true).Select(t => (t.Trait!, t.Variant)).DistinctBy(t => t.Item1.Id)];

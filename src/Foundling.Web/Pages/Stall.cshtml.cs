@@ -20,7 +20,7 @@ namespace Foundling.Web.Pages;
 /// <param name="OnShelf">Tools of each kind the shop has.</param>
 /// <param name="Weights">What a stopper, a doubt and a minute count for.</param>
 /// <param name="Tables">Questions with what their answers do, for each kind.</param>
-public sealed record StallData(double Z80, double Rate, IReadOnlyDictionary<string, int> OnShelf, StallWeights Weights, IReadOnlyList<StallTable> Tables);
+public sealed record StallData(double Z80, double Rate, IReadOnlyDictionary<KindId, int> OnShelf, StallWeights Weights, IReadOnlyList<StallTable> Tables);
 
 /// <summary>Two minutes at a stall: is it worth it? Works without a connection once it was opened.</summary>
 public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) : PageModel
@@ -45,7 +45,7 @@ public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) :
         IReadOnlyList<Finding> findings;
         try
         {
-            tool = ToolCatalogue.Kind(kind ?? "");
+            tool = ToolCatalogue.Kind(KindId.Of(kind));
             findings = StallCheck.Findings(tool, (answers ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries));
         }
         catch (InputException fault)

@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using Foundling.Core.Marks;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
@@ -40,7 +41,7 @@ public sealed class MarkDesk(TimeProvider time)
 
     /// <summary>Parts of a tool a mark can stand on, the tool itself first.</summary>
     public static IReadOnlyList<(string Id, string Name)> Parts(Tag tag) =>
-        [("body", StrataView.PartName(tag, "body")), .. tag.Tool().Parts.Where(p => p.Id != "body").Select(p => (p.Id, p.Name))];
+        [("body", StrataView.PartName(tag, "body")), .. tag.Tool().Parts.Where(p => p.Id != PartIds.Body).Select(p => (p.Id.Value, p.Name))];
 }
 
 /// <summary>Readings to choose from, and where a chosen one goes.</summary>

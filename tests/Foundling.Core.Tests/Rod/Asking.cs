@@ -30,10 +30,10 @@ internal static class Asking
             "Electrolysis etched_mark ok 1", "Electrolysis wood never", "Electrolysis leather never",
     ];
 
-    public static Finding F(string part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity,
+    public static Finding F(PartId part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity,
         OnOrder = ordered };
 
-    public static PlanQuestion Ask(string kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings,
+    public static PlanQuestion Ask(KindId kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings,
         Baths) { TemperatureC = 16, RelativeHumidityPercent = 60 };
 
     /// <summary>The question a tag asks.</summary>
@@ -43,13 +43,13 @@ internal static class Asking
         RelativeHumidityPercent = 55,
     };
 
-    public static PlanQuestion Ask(AimKind aim, params Finding[] findings) => Ask("metal-bench-plane", aim, findings) with { LengthMm = 245 };
+    public static PlanQuestion Ask(AimKind aim, params Finding[] findings) => Ask(KindIds.MetalBenchPlane, aim, findings) with { LengthMm = 245 };
 
     public static Finding[] Rusty { get; } =
     [
-        F("body", FindingKind.Rust, 3), F("frog", FindingKind.Rust, 2), F("iron", FindingKind.Rust, 2), F("iron", FindingKind.Pitting, 3),
-            F("iron", FindingKind.EdgeDamage, 2), F("cap_iron", FindingKind.Rust, 2),
-        F("body", FindingKind.CoatingLoss, 3), F("tote", FindingKind.Crack, 2), F("knob", FindingKind.Looseness, 2), F("adjuster", FindingKind.Seizure, 2),
+        F(PartIds.Body, FindingKind.Rust, 3), F(PartIds.Frog, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Pitting, 3),
+            F(PartIds.Iron, FindingKind.EdgeDamage, 2), F(PartIds.CapIron, FindingKind.Rust, 2),
+        F(PartIds.Body, FindingKind.CoatingLoss, 3), F(PartIds.Tote, FindingKind.Crack, 2), F(PartIds.Knob, FindingKind.Looseness, 2), F(PartIds.Adjuster, FindingKind.Seizure, 2),
     ];
 
     public static int At(IReadOnlyList<PlanStep> plan, string key) => plan.ToList().FindIndex(s => s.Key == key);
@@ -74,8 +74,8 @@ internal static class Asking
             LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
             Lacking = random.Next(4) == 0 ? new HashSet<string> { "shop oven", "bench grinder", "blast cabinet" } : new HashSet<string>(),
             Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null },
-            Odd = random.Next(5) == 0 ? new HashSet<string> { "wedge" } : new HashSet<string>(), Dress = "blue",
-            Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? "body", Kind = "edge_to_hard_end",
+            Odd = random.Next(5) == 0 ? new HashSet<PartId> { PartIds.Wedge } : new HashSet<PartId>(), Dress = "blue",
+            Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "edge_to_hard_end",
                 Value = random.Next(3, 40) }] : Array.Empty<Measurement>()],
         };
     }

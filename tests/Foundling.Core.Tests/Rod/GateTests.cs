@@ -13,7 +13,7 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>Gates before steps, what steps need, aims beside each other, gauges that open filled in.</summary>
 public sealed class GateTests
 {
-    private static Tag Owned(string owner, AimKind aim = AimKind.Work) => new() { Kind = "metal-bench-plane", Owner = owner, Aim = aim, Findings = [.. Rusty] };
+    private static Tag Owned(string owner, AimKind aim = AimKind.Work) => new() { Kind = KindIds.MetalBenchPlane, Owner = owner, Aim = aim, Findings = [.. Rusty] };
 
     [Fact]
     public void A_caution_is_seen_once_before_its_first_step()
@@ -145,7 +145,7 @@ public sealed class GateTests
             PlanQuestion question = Asking.Random(random);
             var tag = new Tag { Kind = question.Tool.Id, LengthMm = question.LengthMm, Purpose = (Core.Soles.SolePurpose)random.Next(6),
                 Findings = [.. question.Findings], Ways = [.. question.TagWays.Select(w => $"{w.Key}={w.Value}")], Measurements = [.. question.Measurements,
-                new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? "body", Kind = "out_of_square", Value = 1.2 }] };
+                new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "out_of_square", Value = 1.2 }] };
             foreach (StepGauge link in Planner.Plan(question).SelectMany(s => StepGauges.For(tag, s, 15, 60)))
             {
                 links++;

@@ -50,7 +50,7 @@ public sealed class HandworkTests
         MoveResult moved = Handwork.Move(plan, "brass", "lever-cap", Question);
         moved.Forbidden.ShouldBeNull();
         At(moved.Steps, "brass").ShouldBe(At(moved.Steps, "lever-cap") + 1);
-        IReadOnlyList<PlanStep> again = Handwork.Replan(moved.Steps, Question with { Findings = [.. Rusty, F("lever_cap", FindingKind.Packed, 2)] });
+        IReadOnlyList<PlanStep> again = Handwork.Replan(moved.Steps, Question with { Findings = [.. Rusty, F(PartIds.LeverCap, FindingKind.Packed, 2)] });
         At(again, "brass").ShouldBe(At(again, "lever-cap") + 1);
         again.ShouldContain(s => s.Key == "wash-packed");
         again.First(s => s.Key == "brass").Hand.ShouldBe(StepHand.Moved);
@@ -74,8 +74,8 @@ public sealed class HandworkTests
     [Fact]
     public void What_practitioners_differ_on_is_a_warning()
     {
-        List<PlanStep> plan = [.. Planner.Plan(Ask("hand-saw", AimKind.Keep))];
-        PlanQuestion question = Ask("hand-saw", AimKind.Keep);
+        List<PlanStep> plan = [.. Planner.Plan(Ask(KindIds.HandSaw, AimKind.Keep))];
+        PlanQuestion question = Ask(KindIds.HandSaw, AimKind.Keep);
         MoveResult moved = Handwork.Move(plan, "protect", "wood-wax", question);
         moved.Forbidden.ShouldBeNull(moved.Forbidden);
         moved.Warning.ShouldNotBeNull().ShouldContain("wax last");
@@ -148,7 +148,7 @@ public sealed class HandworkTests
         Handwork.Stale(plan, Question).ShouldBeNull();
         plan[0].State = StepState.Done;
         (IReadOnlyList<string> comes, IReadOnlyList<string> goes) = Handwork.Stale(plan, Question
-            with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F("lever_cap", FindingKind.Packed, 2)] })!.Value;
+            with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F(PartIds.LeverCap, FindingKind.Packed, 2)] })!.Value;
         comes.ShouldBe(["Pick out what is packed in lever cap"]);
         goes.ShouldBe(["Penetrating oil on depth adjuster", "Clamp depth adjuster in soft wood and turn"], ignoreOrder: true);
     }

@@ -28,9 +28,9 @@ public sealed class PlannerTests
         plan.Skip(At(plan, "soak") + 1).Take(4).Select(s => s.Key).ShouldBe(["soak-lift", "soak-neutralise", "soak-dry", "soak-oil"]);
         PlanStep soak = plan[At(plan, "soak")];
         soak.OutByMin.ShouldBe(120);
-        soak.Parts.ShouldNotContain("cap_iron");
-        soak.Parts.ShouldContain("body");
-        plan[At(plan, "derust-rest")].Parts.ShouldContain("cap_iron");
+        soak.Parts.ShouldNotContain(PartIds.CapIron);
+        soak.Parts.ShouldContain(PartIds.Body);
+        plan[At(plan, "derust-rest")].Parts.ShouldContain(PartIds.CapIron);
     }
 
     [Fact]
@@ -58,14 +58,14 @@ public sealed class PlannerTests
     [Fact]
     public void A_seized_or_broken_tool_is_not_tried_as_found()
     {
-        Planner.Plan(Ask(AimKind.Work, F("adjuster", FindingKind.Seizure, 3))).ShouldNotContain(s => s.Key == "try-as-found");
+        Planner.Plan(Ask(AimKind.Work, F(PartIds.Adjuster, FindingKind.Seizure, 3))).ShouldNotContain(s => s.Key == "try-as-found");
         Planner.Plan(Ask(AimKind.Work)).ShouldContain(s => s.Key == "try-as-found");
     }
 
     [Fact]
     public void Hazardous_steps_carry_their_caution()
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Show, [.. Rusty, F("iron", FindingKind.EdgeDamage, 3)]).With("rust", "citric"));
+        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Show, [.. Rusty, F(PartIds.Iron, FindingKind.EdgeDamage, 3)]).With("rust", "citric"));
         foreach (string key in new[] { "wash", "soak", "edge-grind", "edge-hone", "sole-lap", "coat-strip", "coat-bake", "free-clamp", "assemble" })
         {
             plan[At(plan, key)].Caution.ShouldNotBeEmpty(key);

@@ -40,7 +40,7 @@ public sealed class RandomPlanTests
                     IReadOnlyList<PlanStep> plan = Planner.Plan(question);
                     Check(plan, question);
                     plan.Count.ShouldBeGreaterThanOrEqualTo(aim == AimKind.Keep ? 7 : 10, $"{kind.Id} {aim}");
-                    (aim == AimKind.Keep || plan.Any(s => s.Key == "prove")).ShouldBeTrue(kind.Id);
+                    (aim == AimKind.Keep || plan.Any(s => s.Key == "prove")).ShouldBeTrue(kind.Id.Value);
                 }
             }
         }
@@ -49,7 +49,7 @@ public sealed class RandomPlanTests
     internal static void Check(IReadOnlyList<PlanStep> plan, PlanQuestion question)
     {
         string Where(PlanStep step) => $"{question.Tool.Id}, {question.Aim}: {step.Key}";
-        plan.Select(s => s.Key).Distinct().Count().ShouldBe(plan.Count, question.Tool.Id);
+        plan.Select(s => s.Key).Distinct().Count().ShouldBe(plan.Count, question.Tool.Id.Value);
         plan.Select(s => s.Order).ShouldBe(Enumerable.Range(1, plan.Count));
         for (int i = 0; i < plan.Count; i++)
         {
@@ -102,7 +102,7 @@ public sealed class RandomPlanTests
     {
         foreach (PlanStep soak in plan.Where(s => s.Key.StartsWith("soak", StringComparison.Ordinal)))
         {
-            foreach (string id in soak.Parts)
+            foreach (PartId id in soak.Parts)
             {
                 PartDef part = question.Tool.Part(id)!;
                 (part.Ferrous && question.Limit(question.Bath!.Value, part).Allowed).ShouldBeTrue($"{where(soak)} takes the {part.Name}");

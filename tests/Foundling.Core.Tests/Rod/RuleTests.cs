@@ -167,10 +167,10 @@ public sealed class RuleTests
     {
         string[] words = tool.Split(' ');
         string[] set = [.. words.Where(w => w.Contains('='))];
-        return Asking.Ask(words[0], Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
-            Asking.F(w[0], Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), w.Length > 3))]) with
+        return Asking.Ask(KindId.Of(words[0]), Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
+            Asking.F(PartId.Of(w[0]), Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), w.Length > 3))]) with
         {
-            TagWays = Choices.Read(set), Odd = set.Where(s => s.StartsWith("odd=", StringComparison.Ordinal)).Select(s => s[4..]).ToHashSet(),
+            TagWays = Choices.Read(set), Odd = set.Where(s => s.StartsWith("odd=", StringComparison.Ordinal)).Select(s => PartId.Of(s[4..])).ToHashSet(),
         };
     }
 

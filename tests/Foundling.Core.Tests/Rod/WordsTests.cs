@@ -47,10 +47,10 @@ public sealed class WordsTests
         [
             ("casting", k => k.Parts.Any(p => p.Material == Material.CastIron)), ("machining lines", k => k.Parts.Any(p => p.Material == Material.CastIron)),
                 ("Wood swells", k => k.Parts.Any(p => p.Material == Material.Wood)),
-            ("brass turns pink", k => k.Parts.Any(p => p.Material == Material.Brass)), ("on a chisel", k => k.Id == "chisel"),
-                ("planed", k => k.Family == Family.Plane), ("Every thread", k => k.Parts.Any(p => p.IsFastener || p.Joint == Joint.LockTab || p.Id == "chuck")),
-            ("left the works baked", k => k.Parts.Any(p => p.Finish == PartFinish.Japanned)), ("lever cap", k => k.Part("lever_cap") is not null),
-                ("lateral lever", k => k.Part("lateral_lever") is not null), ("Every screw", k => k.Parts.Any(p => p.IsFastener)),
+            ("brass turns pink", k => k.Parts.Any(p => p.Material == Material.Brass)), ("on a chisel", k => k.Id == KindIds.Chisel),
+                ("planed", k => k.Family == Family.Plane), ("Every thread", k => k.Parts.Any(p => p.IsFastener || p.Joint == Joint.LockTab || p.Id == PartIds.Chuck)),
+            ("left the works baked", k => k.Parts.Any(p => p.Finish == PartFinish.Japanned)), ("lever cap", k => k.Part(PartIds.LeverCap) is not null),
+                ("lateral lever", k => k.Part(PartIds.LateralLever) is not null), ("Every screw", k => k.Parts.Any(p => p.IsFastener)),
         ];
         foreach ((ToolKind kind, PlanStep step, string text) in Sentences())
         {

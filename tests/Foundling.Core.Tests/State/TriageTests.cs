@@ -8,10 +8,10 @@ namespace Foundling.Core.Tests.State;
 /// <summary>What stops a restoration, what is doubtful, what is only work; looks of several rounds; measurements.</summary>
 public sealed class TriageTests
 {
-    private static Finding Found(string part, FindingKind kind, int degree, string place = "") => new() { Id = Guid.NewGuid(), Part = part, Kind = kind,
+    private static Finding Found(string part, FindingKind kind, int degree, string place = "") => new() { Id = Guid.NewGuid(), Part = PartId.Of(part), Kind = kind,
         Severity = degree, Place = place };
 
-    private static TriageResult Weigh(string kind, params Finding[] findings) => Triage.Weigh(ToolCatalogue.Kind(kind), findings);
+    private static TriageResult Weigh(string kind, params Finding[] findings) => Triage.Weigh(ToolCatalogue.Kind(KindId.Of(kind)), findings);
 
     [Theory]
     [InlineData("metal-bench-plane", "body", FindingKind.Crack, 3, "mouth")]
@@ -24,9 +24,9 @@ public sealed class TriageTests
     public void What_stops_a_restoration_says_so(string kind, string part, FindingKind found, int degree, string place)
     {
         TriageResult result = Weigh(kind, Found(part, found, degree, place));
-        result.Stoppers.Single().Part.ShouldBe(part);
+        result.Stoppers.Single().Part.ShouldBe(PartId.Of(part));
         result.Verdict.ShouldBeOneOf(Verdict.Parts, Verdict.LeaveAsItIs);
-        result.WorthSaving.ShouldNotContain(part);
+        result.WorthSaving.ShouldNotContain(PartId.Of(part));
     }
 
     [Theory]
@@ -49,18 +49,18 @@ public sealed class TriageTests
     public void Steel_left_decides_over_pits()
     {
         Finding[] pits = [Found("iron", FindingKind.Pitting, 4)];
-        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
+        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
         Triage.Weigh(plane, pits).Verdict.ShouldBe(Verdict.RestoreIf);
         Triage.Weigh(plane, pits, sharpeningsLeft: 200).Verdict.ShouldBe(Verdict.Restore);
         TriageResult gone = Triage.Weigh(plane, pits, sharpeningsLeft: 8);
         gone.Stoppers.Single().Sentence.ShouldContain("8 sharpenings");
-        gone.WorthSaving.ShouldContain("tote");
+        gone.WorthSaving.ShouldContain(PartIds.Tote);
     }
 
     [Fact]
     public void A_tool_that_works_and_is_sound_is_left_alone()
     {
-        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
+        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
         Triage.Weigh(plane, [Found("body", FindingKind.Rust, 1)], AsFoundTry.Well).Verdict.ShouldBe(Verdict.LeaveAsItIs);
         Triage.Weigh(plane, [Found("body", FindingKind.Rust, 3)], AsFoundTry.Well).Verdict.ShouldBe(Verdict.Restore);
     }
@@ -77,7 +77,7 @@ public sealed class TriageTests
                 {
                     foreach (string place in PartGroups.Places(kind, part).Append(""))
                     {
-                        int[] weight = [.. Enumerable.Range(0, 5).Select(d => Weigh(kind.Id, Found(part.Id, found, d, place))).Select(t => t.Stoppers.Count > 0
+                        int[] weight = [.. Enumerable.Range(0, 5).Select(d => Weigh(kind.Id.Value, Found(part.Id.Value, found, d, place))).Select(t => t.Stoppers.Count > 0
                             ? 3 : t.Doubts.Count > 0 ? 2 : t.Work.Count)];
                         weight.SequenceEqual(weight.Order()).ShouldBeTrue($"{kind.Id} {part.Id} {found} {place}: {string.Join(' ', weight)}");
                     }
@@ -100,35 +100,35 @@ public sealed class TriageTests
     [Fact]
     public void Groups_hold_parts_of_their_sort()
     {
-        ToolKind plane = ToolCatalogue.Kind("metal-bench-plane");
+        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
         PartGroups.Of(plane).Single(g => g.Id == "*screws").Parts.Select(p =>
-            p.Id).ShouldBe(["frog_screws", "lever_cap_screw", "cap_iron_screw", "tote_bolt", "tote_toe_screw", "knob_bolt", "yoke_pin"]);
+            p.Id).ShouldBe([PartIds.FrogScrews, PartIds.LeverCapScrew, PartIds.CapIronScrew, PartIds.ToteBolt, PartIds.ToteToeScrew, PartIds.KnobBolt, PartIds.YokePin]);
         foreach (ToolKind kind in ToolCatalogue.Kinds)
         {
-            PartGroups.Of(kind).ShouldAllBe(g => g.Parts.Count > 1 && kind.Part(g.Id) == null);
-            kind.Parts.Where(p => p.Id.Contains("pinion", StringComparison.Ordinal)).ShouldAllBe(p => !p.IsFastener);
+            PartGroups.Of(kind).ShouldAllBe(g => g.Parts.Count > 1 && kind.Part(PartId.Of(g.Id)) == null);
+            kind.Parts.Where(p => p.Id.Value.Contains("pinion", StringComparison.Ordinal)).ShouldAllBe(p => !p.IsFastener);
         }
     }
 
     [Fact]
     public void A_later_look_stands_for_the_part()
     {
-        var tag = new Tag { Kind = "metal-bench-plane" };
+        var tag = new Tag { Kind = KindIds.MetalBenchPlane };
         DateTimeOffset at = DateTimeOffset.UnixEpoch;
-        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.CoatingLoss, Severity = 3, At = at.AddHours(2) });
-        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.CoatingLoss, Severity = 1, Round = Round.Washed, At = at });
-        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = "body", Kind = FindingKind.Rust, Severity = 2, At = at });
+        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 3, At = at.AddHours(2) });
+        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 1, Round = Round.Washed, At = at });
+        tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2, At = at });
         tag.Standing().Select(f => (f.Kind, f.Severity)).ShouldBe([(FindingKind.CoatingLoss, 1), (FindingKind.Rust, 2)], ignoreOrder: true);
     }
 
     [Fact]
     public void The_last_measurement_counts_and_earlier_ones_stay()
     {
-        var tag = new Tag { Kind = "metal-bench-plane" };
-        tag.Measurements.Add(new Measurement { Part = "iron", Kind = "thickness", Value = 2.1 });
-        tag.Measurements.Add(new Measurement { Part = "iron", Kind = "thickness", Value = 2.05 });
-        tag.Measured("iron", "thickness")!.Value.ShouldBe(2.05);
-        tag.Measured("iron", "length").ShouldBeNull();
+        var tag = new Tag { Kind = KindIds.MetalBenchPlane };
+        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "thickness", Value = 2.1 });
+        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "thickness", Value = 2.05 });
+        tag.Measured(PartIds.Iron, "thickness")!.Value.ShouldBe(2.05);
+        tag.Measured(PartIds.Iron, "length").ShouldBeNull();
         double[] closeness = [.. new[] { Instrument.Eye, Instrument.Rule, Instrument.Caliper, Instrument.Feeler, Instrument.Indicator }.Select(i =>
             MeasureKinds.UncertaintyMm(i, Assumptions.Standard))];
         closeness.ShouldBe(closeness.OrderDescending());

@@ -7,22 +7,22 @@ namespace Foundling.Core.Tests.Tools;
 /// <summary>Tools drawn apart, what is known of parts, and prices shared out.</summary>
 public sealed class ExplodedTests
 {
-    public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id)];
+    public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id.Value)];
 
     [Theory]
     [MemberData(nameof(Kinds))]
     public void Apart_no_part_covers_another_and_none_is_lost(string kind)
     {
-        foreach (double? length in new double?[] { null, ToolCatalogue.Kind(kind).NominalLengthMm * 1.4 })
+        foreach (double? length in new double?[] { null, ToolCatalogue.Kind(KindId.Of(kind)).NominalLengthMm * 1.4 })
         {
-            Profile together = Profile.Fitted(kind, length), apart = Exploded.Of(together);
+            Profile together = Profile.Fitted(KindId.Of(kind), length), apart = Exploded.Of(together);
             apart.Parts.Select(p => p.Part).ShouldBe(together.Parts.Select(p => p.Part));
             List<(Spot Low, Spot High)> boxes = [.. apart.Parts.Select(Exploded.BoxOf)];
             for (int i = 0; i < boxes.Count; i++)
             {
                 (Spot low, Spot high) = boxes[i];
                 (low.X >= Profile.Margin - 1e-6 && low.Y >= Profile.Margin - 1e-6 && high.X <= apart.Width - Profile.Margin + 1e-6
-                    && high.Y <= apart.Height - Profile.Margin + 1e-6).ShouldBeTrue(apart.Parts[i].Part);
+                    && high.Y <= apart.Height - Profile.Margin + 1e-6).ShouldBeTrue(apart.Parts[i].Part.Value);
                 (Spot was, Spot wasHigh) = Exploded.BoxOf(together.Parts[i]);
                 (high.X - low.X).ShouldBe(wasHigh.X - was.X, 1e-6, "parts keep their size");
                 foreach (DrawnPart other in apart.Parts.Where(p => p != apart.Parts[i]))
@@ -44,8 +44,8 @@ public sealed class ExplodedTests
     {
         List<PartDef> parts = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts)];
         parts.Count(p => PartLore.Held(p) is not null).ShouldBeGreaterThan(parts.Count / 2);
-        PartLore.Hides(ToolCatalogue.Kind("metal-bench-plane").Part("frog")!)!.ShouldContain("seat");
-        PartLore.Held(ToolCatalogue.Kind("metal-bench-plane").Part("adjuster")!)!.ShouldContain("reverse thread");
+        PartLore.Hides(ToolCatalogue.Kind(KindIds.MetalBenchPlane).Part(PartIds.Frog)!)!.ShouldContain("seat");
+        PartLore.Held(ToolCatalogue.Kind(KindIds.MetalBenchPlane).Part(PartIds.Adjuster)!)!.ShouldContain("reverse thread");
     }
 
     [Fact]

@@ -18,7 +18,7 @@ public sealed class KindChangeTests
         {
             foreach (ToolKind to in ToolCatalogue.Kinds.DistinctBy(k => k.Family).Where(k => k != from))
             {
-                pairs.Add(from.Id, to.Id);
+                pairs.Add(from.Id.Value, to.Id.Value);
             }
         }
         return pairs;
@@ -27,7 +27,7 @@ public sealed class KindChangeTests
     /// <summary>A tag with a finding and a measurement on every part, and an edge, a wedge and a purpose noted.</summary>
     private static Tag Full(string kind)
     {
-        var tag = new Tag { Number = 1, Kind = kind, LengthMm = 240, IronWidthMm = 50, ArrivedOn = new DateOnly(2026, 1, 1),
+        var tag = new Tag { Number = 1, Kind = KindId.Of(kind), LengthMm = 240, IronWidthMm = 50, ArrivedOn = new DateOnly(2026, 1, 1),
             Purpose = Core.Soles.SolePurpose.Try, KinFit = Core.Origin.KinLook.Clash, Tried = AsFoundTry.Badly };
         ToolKind tool = tag.Tool();
         foreach (PartDef part in tool.Parts)
@@ -47,14 +47,14 @@ public sealed class KindChangeTests
         int findings = tag.Findings.Count, open = tag.Steps.Count;
         tag.Steps[0].State = StepState.Done;
         tag.Steps.Add(new PlanStep("own-1", Stage.Wash, "My own", 1, 2, 3) { Hand = StepHand.Added });
-        tag.Kind = to;
-        KindChange change = KindChange.Of(tag, from);
+        tag.Kind = KindId.Of(to);
+        KindChange change = KindChange.Of(tag, KindId.Of(from));
 
         tag.Findings.Count.ShouldBe(findings);
         change.Findings.ShouldBe(tag.Findings.Count(f => tag.Tool().Part(f.Part) is null));
         change.Steps.ShouldBe(open - 1);
         tag.Steps.Select(s => s.Title).ShouldBe([tag.Steps[0].Title, "My own"]);
-        change.Sentence.ShouldContain(ToolCatalogue.Kind(to).Name.ToLowerInvariant());
+        change.Sentence.ShouldContain(ToolCatalogue.Kind(KindId.Of(to)).Name.ToLowerInvariant());
         if (change.Findings > 0)
         {
             change.Sentence.ShouldContain($"{change.Findings} finding");
@@ -69,15 +69,15 @@ public sealed class KindChangeTests
         TagCheck.Of(tag).ShouldBeEmpty();
 
         // And changed back, everything counts again.
-        tag.Kind = from;
-        KindChange.Of(tag, to).Findings.ShouldBe(0);
+        tag.Kind = KindId.Of(from);
+        KindChange.Of(tag, KindId.Of(to)).Findings.ShouldBe(0);
         tag.Standing().Count.ShouldBe(findings);
     }
 
     [Fact]
     public void Where_nothing_is_set_aside_nothing_is_said_of_it()
     {
-        var tag = new Tag { Number = 1, Kind = "axe", ArrivedOn = new DateOnly(2026, 1, 1) };
-        KindChange.Of(tag, "chisel").Sentence.ShouldBe("It is an axe now.");
+        var tag = new Tag { Number = 1, Kind = KindIds.Axe, ArrivedOn = new DateOnly(2026, 1, 1) };
+        KindChange.Of(tag, KindIds.Chisel).Sentence.ShouldBe("It is an axe now.");
     }
 }

@@ -16,7 +16,7 @@ public sealed class OverlayTests
             Overlay overlay = Overlay.Of(profile);
             overlay.Left.X.ShouldBeLessThan(overlay.Right.X);
             overlay.Parts.Keys.ShouldBe(profile.Parts.Select(p => p.Part).Distinct(), ignoreOrder: true);
-            foreach ((string part, IReadOnlyList<Spot> corners) in overlay.Parts)
+            foreach ((PartId part, IReadOnlyList<Spot> corners) in overlay.Parts)
             {
                 corners.Count.ShouldBeInRange(3, 120, $"{kind.Id} {part}");
                 corners.ShouldAllBe(c => c.X >= overlay.Left.X - 1e-9 && c.X <= overlay.Right.X + 1e-9 && c.Y >= -1 && c.Y <= profile.Height + 1);
@@ -58,14 +58,14 @@ public sealed class OverlayTests
     public void A_part_laid_between_two_points_keeps_its_shape() => Gen.Select(Gen.Double[0, 800], Gen.Double[0, 500], Gen.Double[0, 800],
         Gen.Double[0, 500]).Sample((x1, y1, x2, y2) =>
     {
-        Overlay overlay = Overlay.Of(Profile.Of("metal-bench-plane"));
+        Overlay overlay = Overlay.Of(Profile.Of(KindIds.MetalBenchPlane));
         (Spot from, Spot to) = (new Spot(x1, y1), new Spot(x2, y2));
         double drawn = Far(overlay.Left, overlay.Right), seen = Far(from, to);
         if (seen < 1)
         {
             return;
         }
-        IReadOnlyList<Spot> laid = overlay.Laid("body", from, to), corners = overlay.Parts["body"];
+        IReadOnlyList<Spot> laid = overlay.Laid(PartIds.Body, from, to), corners = overlay.Parts[PartIds.Body];
         laid.Count.ShouldBe(corners.Count);
         // Every distance grows alike: from either end, and from corner to corner.
         for (int i = 0; i < laid.Count; i++)
@@ -86,9 +86,9 @@ public sealed class OverlayTests
     [Fact]
     public void Nothing_is_laid_of_a_part_that_is_not_drawn_or_between_one_point()
     {
-        Overlay overlay = Overlay.Of(Profile.Of("metal-bench-plane"));
-        overlay.Laid("spoon", new Spot(0, 0), new Spot(9, 9)).ShouldBeEmpty();
-        overlay.Laid("body", new Spot(5, 5), new Spot(5, 5)).ShouldBeEmpty();
+        Overlay overlay = Overlay.Of(Profile.Of(KindIds.MetalBenchPlane));
+        overlay.Laid(PartId.Of("spoon"), new Spot(0, 0), new Spot(9, 9)).ShouldBeEmpty();
+        overlay.Laid(PartIds.Body, new Spot(5, 5), new Spot(5, 5)).ShouldBeEmpty();
     }
 
     [Fact]

@@ -24,21 +24,21 @@ internal static class ApartRules
 
     private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
     {
-        "metal-bench-plane" => ("Take it apart: lever cap, irons, frog, knob, tote", "Cap iron off its iron last, swung crosswise."),
-        "wooden-bench-plane" => ("Free wedge and irons, then part cap iron from iron",
+        var k when k.Is(KindIds.MetalBenchPlane) => ("Take it apart: lever cap, irons, frog, knob, tote", "Cap iron off its iron last, swung crosswise."),
+        var k when k.Is(KindIds.WoodenBenchPlane) => ("Free wedge and irons, then part cap iron from iron",
             "Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways."),
-        "rebate-plane" or "toothing-plane" => ("Free the wedge and lift out the iron",
+        var k when k.Is(KindIds.RebatePlane, KindIds.ToothingPlane) => ("Free the wedge and lift out the iron",
             "Strike the heel with a mallet, wedge in hand. It frees at the second or third blow."),
-        "plough-plane" => ("Take it apart: wedge and iron, stem wedges, fence, depth stop", "Knock the stem wedges back, never the stems forward."),
-        "block-plane" => ("Take it apart: lever cap, iron, adjuster, knob, toe", "Count the turns of the adjuster as it comes off."),
-        "scraper-plane" => ("Take it apart: clamp, blade, tilt nuts, frame, knob, tote", "Tilt nuts first, both of them, or the rod bends."),
-        "spokeshave" => ("Take it apart: cap, iron, adjusting nuts", "Note which screw came from which hole."),
-        "hand-saw" or "back-saw" => ("Take the handle off the plate", "Hold the far side of each nut; ease all a quarter turn before any comes out."),
-        "adjustable-wrench" => ("Take it apart: spindle, knurl, sliding jaw", "Turn the jaw right out over a cloth, so that nothing rolls away."),
-        "hand-drill" => ("Take it apart: crank, gear, pinions, chuck", "Gear off before the pinions. Chuck last, in a cloth."),
-        "brace" => ("Take it apart: chuck shell, jaws, ratchet, head", "Shell off, jaws out together. The head only if it grinds."),
-        "bolt-cutter" => ("Take it apart: jaw bolts, straps, jaws, pivot", "Bend the lock tabs down once, with one flat blow."),
-        "pruner" => ("Take it apart: spring, lock tab, pivot, blade", "Open it wide before the spring is touched."),
+        var k when k.Is(KindIds.PloughPlane) => ("Take it apart: wedge and iron, stem wedges, fence, depth stop", "Knock the stem wedges back, never the stems forward."),
+        var k when k.Is(KindIds.BlockPlane) => ("Take it apart: lever cap, iron, adjuster, knob, toe", "Count the turns of the adjuster as it comes off."),
+        var k when k.Is(KindIds.ScraperPlane) => ("Take it apart: clamp, blade, tilt nuts, frame, knob, tote", "Tilt nuts first, both of them, or the rod bends."),
+        var k when k.Is(KindIds.Spokeshave) => ("Take it apart: cap, iron, adjusting nuts", "Note which screw came from which hole."),
+        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) => ("Take the handle off the plate", "Hold the far side of each nut; ease all a quarter turn before any comes out."),
+        var k when k.Is(KindIds.AdjustableWrench) => ("Take it apart: spindle, knurl, sliding jaw", "Turn the jaw right out over a cloth, so that nothing rolls away."),
+        var k when k.Is(KindIds.HandDrill) => ("Take it apart: crank, gear, pinions, chuck", "Gear off before the pinions. Chuck last, in a cloth."),
+        var k when k.Is(KindIds.Brace) => ("Take it apart: chuck shell, jaws, ratchet, head", "Shell off, jaws out together. The head only if it grinds."),
+        var k when k.Is(KindIds.BoltCutter) => ("Take it apart: jaw bolts, straps, jaws, pivot", "Bend the lock tabs down once, with one flat blow."),
+        var k when k.Is(KindIds.Pruner) => ("Take it apart: spring, lock tab, pivot, blade", "Open it wide before the spring is touched."),
         _ => ("Take it apart as far as it should come", "Only what lifts off without force."),
     };
 
@@ -77,7 +77,7 @@ internal static class ApartRules
             $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", 4, 8, 20)
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
-            Materials = q.Tool.Id is "axe" or "hewing-hatchet" ? ["hardwood wedge: 1 pieces", "blank for a haft: 1 pieces"] : ["new rivet: 2 pieces"],
+            Materials = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? ["hardwood wedge: 1 pieces", "blank for a haft: 1 pieces"] : ["new rivet: 2 pieces"],
             How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
             FinishTest = "The new pieces lie on the bench.",
         }),
@@ -85,7 +85,7 @@ internal static class ApartRules
             q => new PlanStep("open-joint", Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["bench vice", "soft jaws", "pin punches"],
-            How = q.Tool.Id is "axe" or "hewing-hatchet"
+            How = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet)
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Caution = Cautions.Shatter,

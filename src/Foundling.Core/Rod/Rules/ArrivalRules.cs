@@ -18,7 +18,7 @@ internal static class ArrivalRules
         Family.Plane when tool.HasMetalSole => "One cut in soft wood, then a marker rub: where does the sole touch?",
         Family.Plane => "One cut along the grain of soft wood. Does it jam, and where?",
         Family.Saw => "One crosscut in soft wood: does it wander, and to which side?",
-        Family.EdgeTool => tool.Id is "chisel" ? "One cut across end grain of soft wood." : tool.Id is "drawknife" ? "One pass along a piece of green wood."
+        Family.EdgeTool => tool.Id.Is(KindIds.Chisel) ? "One cut across end grain of soft wood." : tool.Id.Is(KindIds.Drawknife) ? "One pass along a piece of green wood."
             : "A few cuts into green wood: does it stick, is the head tight?",
         Family.Wrench => "Close it on a nut: how far does the jaw rock?",
         Family.BoringTool => "One hole in wood: does it run true, do the jaws hold?",
@@ -27,15 +27,15 @@ internal static class ArrivalRules
 
     private static string Settings(ToolKind tool) => tool.Id switch
     {
-        "metal-bench-plane" => "Note frog position, cap set-back and lever tension",
-        "block-plane" => "Note the toe and the depth it stands at",
-        "scraper-plane" => "Note the lean of the blade and the nuts that hold it",
-        "plough-plane" => "Note fence and depth stop, and which iron is in it",
-        "pruner" => "Note the notch of the pivot and how far it opens",
-        "bolt-cutter" => "Note the stops and the gap of the closed jaws",
-        "hand-saw" or "back-saw" => "Note points, rake and set, and the order of the nuts",
-        "hand-drill" or "brace" => "Note how the chuck parts lie and which way they face",
-        "adjustable-wrench" => "Note the play and which way the knurl is in",
+        var k when k.Is(KindIds.MetalBenchPlane) => "Note frog position, cap set-back and lever tension",
+        var k when k.Is(KindIds.BlockPlane) => "Note the toe and the depth it stands at",
+        var k when k.Is(KindIds.ScraperPlane) => "Note the lean of the blade and the nuts that hold it",
+        var k when k.Is(KindIds.PloughPlane) => "Note fence and depth stop, and which iron is in it",
+        var k when k.Is(KindIds.Pruner) => "Note the notch of the pivot and how far it opens",
+        var k when k.Is(KindIds.BoltCutter) => "Note the stops and the gap of the closed jaws",
+        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) => "Note points, rake and set, and the order of the nuts",
+        var k when k.Is(KindIds.HandDrill, KindIds.Brace) => "Note how the chuck parts lie and which way they face",
+        var k when k.Is(KindIds.AdjustableWrench) => "Note the play and which way the knurl is in",
         _ => "Note how it is set",
     };
 
@@ -55,10 +55,10 @@ internal static class ArrivalRules
             How = "The thick end comes out first, so drive from the thin end. Mark it with a dot.",
             Reason = "Driven the wrong way it jams or splits its seat.", FinishTest = "The thick end of each pin is marked in a picture.",
         }),
-        PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has("chuck"))], _ =>
+        PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has(PartIds.Chuck))], _ =>
             new PlanStep("photo-chuck", Stage.AsFound, "Photograph the chuck as its parts come out", 1, 2, 4)
         {
-            Parts = ["chuck", "chuck_jaws"], Materials = ["camera and rule"], How = "Lay the pieces in a row on white paper as they leave it.",
+            Parts = [PartIds.Chuck, PartIds.ChuckJaws], Materials = ["camera and rule"], How = "Lay the pieces in a row on white paper as they leave it.",
             Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
         }),
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>

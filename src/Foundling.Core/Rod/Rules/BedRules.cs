@@ -10,13 +10,13 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for what an iron lies on: bed, frog, wedge and abutments.</summary>
 internal static class BedRules
 {
-    private static readonly Cond Metal = Kind("metal-bench-plane", "block-plane", "scraper-plane", "spokeshave");
+    private static readonly Cond Metal = Kind(KindIds.MetalBenchPlane, KindIds.BlockPlane, KindIds.ScraperPlane, KindIds.Spokeshave);
 
-    private static readonly Cond Frogged = If("it has a frog", q => q.Has("frog"));
+    private static readonly Cond Frogged = If("it has a frog", q => q.Has(PartIds.Frog));
 
-    private static readonly Cond Wedged = If("its iron is held by a wedge", q => q.Tool.HasWoodenSole || q.Tool.Id == "plough-plane");
+    private static readonly Cond Wedged = If("its iron is held by a wedge", q => q.Tool.HasWoodenSole || q.Tool.Id == KindIds.PloughPlane);
 
-    private static List<string> Seats(PlanQuestion q) => [.. new[] { "body", "frog", "frame", "toe_plate" }.Where(q.Has)];
+    private static List<PartId> Seats(PlanQuestion q) => [.. new[] { PartIds.Body, PartIds.Frog, PartIds.Frame, PartIds.ToePlate }.Where(q.Has)];
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -28,21 +28,21 @@ internal static class BedRules
             Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.", Caution = Cautions.OldPaint,
         }, buys: 3),
         PlanRule.One("seat the frog", "A rocking frog chatters and no edge cures it.", [NotKeep, Frogged], q =>
-            new PlanStep("frog-seat", Stage.Bed, "Rub the frog on its seat until it sits on all pads", 6, q.Measured("rock", "frog") is double rock
+            new PlanStep("frog-seat", Stage.Bed, "Rub the frog on its seat until it sits on all pads", 6, q.Measured("rock", PartIds.Frog) is double rock
             && rock > 0.05 ? 20 : 12, 35)
         {
-            Parts = ["frog", "body"], Materials = ["marking blue: 1 mL", "fine file"], How = "Blue the seat, rub, take off only what is blue.",
-            Reason = q.Measured("rock", "frog") is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
+            Parts = [PartIds.Frog, PartIds.Body], Materials = ["marking blue: 1 mL", "fine file"], How = "Blue the seat, rub, take off only what is blue.",
+            Reason = q.Measured("rock", PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
                 : "Seats the iron; a rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
             MetalRemovedMm = 0.02,
         }, buys: 8),
         PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged], _ =>
             new PlanStep("frog-face", Stage.Bed, "Flatten the frog's face", 4, 10, 25)
         {
-            Parts = ["frog"], Materials = ["P180 sheet: 1 sheets", "marker: 1 pieces"], How = "Few strokes, mind the lateral lever.",
+            Parts = [PartIds.Frog], Materials = ["P180 sheet: 1 sheets", "marker: 1 pieces"], How = "Few strokes, mind the lateral lever.",
             Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false, MetalRemovedMm = 0.03,
         }, buys: 4),
-        PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Kind("block-plane", "scraper-plane", "spokeshave")], q =>
+        PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Kind(KindIds.BlockPlane, KindIds.ScraperPlane, KindIds.Spokeshave)], q =>
             new PlanStep("bed-flat", Stage.Bed, "True the bed under the iron", 4, 10, 25)
         {
             Parts = Seats(q), Materials = ["safe-edge file", "marking blue: 1 mL"],
@@ -52,25 +52,25 @@ internal static class BedRules
         PlanRule.One("clean the abutments", "A wedge that binds on dirt lets shavings under it.", [Wedged], q =>
             new PlanStep("abutments", Stage.Bed, "Clean bed and abutments", 3, 8, 15)
         {
-            Parts = ["body"], Materials = ["scraping blade", "wooden scraper"],
+            Parts = [PartIds.Body], Materials = ["scraping blade", "wooden scraper"],
             How = "Only dirt and old polish, no wood. The front of the mouth stays sharp, the rear may be eased.",
             Reason = "The wedge must bear along its whole length.", FinishTest = "Bare wood, no shine, no step.",
         }, buys: 4),
-        PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has("wedge"))], q =>
-            new PlanStep("wedge-fit", Stage.Bed, q.Odd.Contains("wedge") ? "Fit the wedge, which is from another plane, to this one"
-            : "Fit the wedge to its abutments", 5, q.Odd.Contains("wedge") ? 25 : 12, 40)
+        PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has(PartIds.Wedge))], q =>
+            new PlanStep("wedge-fit", Stage.Bed, q.Odd.Contains(PartIds.Wedge) ? "Fit the wedge, which is from another plane, to this one"
+            : "Fit the wedge to its abutments", 5, q.Odd.Contains(PartIds.Wedge) ? 25 : 12, 40)
         {
-            Parts = ["wedge", "body"], Materials = ["marker: 1 pieces", "fine file"],
+            Parts = [PartIds.Wedge, PartIds.Body], Materials = ["marker: 1 pieces", "fine file"],
             How = "Rub with chalk or marker, pare the wedge and never the body. Tips thin, touching first; they must not reach the mouth.",
-            Reason = q.Odd.Contains("wedge") ? "Its taper was cut for another body: it grips at the top and lets shavings under."
+            Reason = q.Odd.Contains(PartIds.Wedge) ? "Its taper was cut for another body: it grips at the top and lets shavings under."
                 : "It must grip low and let shavings past.", FinishTest = "No light along either finger; the iron does not move at a tap.", Undoable = false,
-            SurfaceLost = q.Odd.Contains("wedge") ? "" : Surfaces.Joint, Caution = Cautions.BareEdge,
+            SurfaceLost = q.Odd.Contains(PartIds.Wedge) ? "" : Surfaces.Joint, Caution = Cautions.BareEdge,
         }, buys: 8),
         PlanRule.One("name the wedge as a stranger", "Who has it next should know.",
-            [Wedged, If("the wedge is not its own", q => q.Odd.Contains("wedge") && q.Has("wedge"))], _ => new PlanStep("wedge-note", Stage.Finish,
+            [Wedged, If("the wedge is not its own", q => q.Odd.Contains(PartIds.Wedge) && q.Has(PartIds.Wedge))], _ => new PlanStep("wedge-note", Stage.Finish,
             "Say in the papers that the wedge is from elsewhere", 1, 1, 2)
         {
-            Parts = ["wedge"], How = "It stays with the plane; its own may yet turn up.",
+            Parts = [PartIds.Wedge], How = "It stays with the plane; its own may yet turn up.",
             Reason = "Colour, shadow and fit say that it came from another plane.", FinishTest = "The papers say so.",
         }),
     ];

@@ -25,7 +25,7 @@ internal static class CoatingRules
 
     private static Cond Way(params string[] ways) => Chosen(Id, ways);
 
-    private static List<string> Parts(PlanQuestion q) => Ids(SurfaceWays.Coated(q));
+    private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Coated(q));
 
     private static Drying Enamel(PlanQuestion q) => Drying.Enamel(Assumptions.Standard).In(q.TemperatureC, q.RelativeHumidityPercent);
 
@@ -40,12 +40,12 @@ internal static class CoatingRules
     /// <summary>Faces that were left bare at the works, where that is known.</summary>
     private static string Bare(ToolKind tool) => tool.Id switch
     {
-        "metal-bench-plane" => "sole, cheeks, frog seat and mouth; the frog's face",
-        "block-plane" => "sole, cheeks, bed and the slide of the toe",
-        "scraper-plane" => "sole, cheeks and the hinge of the frame",
-        "spokeshave" => "sole, bed and the seat of the cap",
-        "hand-drill" => "gear teeth, bearings and the axle",
-        "bolt-cutter" => "jaws, pivot faces and stops",
+        var k when k.Is(KindIds.MetalBenchPlane) => "sole, cheeks, frog seat and mouth; the frog's face",
+        var k when k.Is(KindIds.BlockPlane) => "sole, cheeks, bed and the slide of the toe",
+        var k when k.Is(KindIds.ScraperPlane) => "sole, cheeks and the hinge of the frame",
+        var k when k.Is(KindIds.Spokeshave) => "sole, bed and the seat of the cap",
+        var k when k.Is(KindIds.HandDrill) => "gear teeth, bearings and the axle",
+        var k when k.Is(KindIds.BoltCutter) => "jaws, pivot faces and stops",
         _ => "seats, threads and whatever slides",
     };
 

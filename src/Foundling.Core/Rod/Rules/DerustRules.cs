@@ -161,7 +161,7 @@ internal static class DerustRules
     private static IEnumerable<PlanStep> OutOfTheBath(PlanQuestion q)
     {
         bool acid = Acid(q.Bath);
-        List<string> parts = Ids(q.SoakLoad);
+        List<PartId> parts = Ids(q.SoakLoad);
         double within = (q.Bath == BathKind.Chelating ? 15 : 5) * (q.RelativeHumidityPercent > 60 ? 60 / q.RelativeHumidityPercent : 1);
         yield return new PlanStep("soak-lift", Stage.Derust, "Lift out, scrub off the black, rinse", 3, 6, 12)
         {

@@ -22,11 +22,11 @@ internal static class EdgeRules
     private static readonly Cond Worked = If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well || Damage(q) >= 2
         || EdgeWays.Pits(q) >= 3);
 
-    private static List<string> Parts(PlanQuestion q) => Ids(q.Edges);
+    private static List<PartId> Parts(PlanQuestion q) => Ids(q.Edges);
 
-    private static string[] Keys(PlanQuestion q) => [.. q.Tool.Edges.Select(p => p.Id), "-"];
+    private static PartId[] Keys(PlanQuestion q) => [.. q.Tool.Edges.Select(p => p.Id)];
 
-    private static int Damage(PlanQuestion q) => q.Worst(FindingKind.EdgeDamage, Keys(q));
+    private static int Damage(PlanQuestion q) => q.WorstOn(FindingKind.EdgeDamage, Keys(q));
 
     private static Cond Pitted { get; } = If("pits near the edge or reaching it", q => EdgeWays.Pits(q) >= 3);
 
@@ -41,7 +41,7 @@ internal static class EdgeRules
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
         Choices.Find("corners").Asked(q) ? q.Way("corners") switch { "square" => "Corners square.", "cambered" => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
-        q.Tool.Id == "plough-plane" || q.Way("grit") == "cuts" ? "Stop at the grit that cuts." : "On to the finest stone, then the strop until it shines.",
+        q.Tool.Id == KindIds.PloughPlane || q.Way("grit") == "cuts" ? "Stop at the grit that cuts." : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -52,7 +52,7 @@ internal static class EdgeRules
             5, 15, 40)
         {
             Parts = Parts(q), Materials = ["P180 sheet: 1 sheets", "P400 sheet: 1 sheets", "fine stone"],
-            How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high." : q.Tool.Id == "chisel"
+            How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high." : q.Tool.Id == KindIds.Chisel
                 ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
             Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Caution = Cautions.BareEdge,
             Undoable = false, MetalRemovedMm = 0.03,
@@ -91,19 +91,19 @@ internal static class EdgeRules
             How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
             FinishTest = "Each cuts a clean groove in scrap.", Caution = Cautions.BareEdge,
         }, buys: 5),
-        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There("cap_iron", "cap iron"), There("iron", "iron")], _ =>
+        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], _ =>
             new PlanStep("cap-fit", Stage.Edge, "Fit the cap iron: no light along the edge", 5, 10, 25)
         {
-            Parts = ["cap_iron"], Materials = ["medium stone", "strop"],
+            Parts = [PartIds.CapIron], Materials = ["medium stone", "strop"],
             How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.",
             Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
             Caution = Cautions.BareEdge,
         }, buys: 8),
-        PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There("lever_cap", "lever cap")], q =>
+        PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap")], q =>
             new PlanStep("lever-cap", Stage.Edge, "True the front of the lever cap", 2, 5, 10)
         {
-            Parts = ["lever_cap"], Materials = ["P240 sheet: 1 sheets"], How = "Underside of the front edge only.",
-            Reason = q.Has("cap_iron") ? "It must press across the whole cap iron." : "It must press across the whole iron.",
+            Parts = [PartIds.LeverCap], Materials = ["P240 sheet: 1 sheets"], How = "Underside of the front edge only.",
+            Reason = q.Has(PartIds.CapIron) ? "It must press across the whole cap iron." : "It must press across the whole iron.",
             FinishTest = "A slip of paper is gripped from corner to corner.",
         }, buys: 2),
         PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>

@@ -10,19 +10,17 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for handles: why one is loose, the rod, the tang, the haft.</summary>
 internal static class HandleRules
 {
-    private static readonly string[] OnRods = ["tote", "knob"];
-
-    private static List<PartDef> LooseOnRod(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => OnRods.Contains(p.Id) && q.Has(p.Id + "_bolt")
+        private static List<PartDef> LooseOnRod(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Rod is PartId rod && q.Has(rod)
         && q.Worst(FindingKind.Looseness, p.Id) >= 1)];
 
     private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured("handle_gap", p.Id)).Max();
 
-    private static List<PartDef> LooseOnTang(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Id.StartsWith("handle", StringComparison.Ordinal)
+    private static List<PartDef> LooseOnTang(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Id.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
         && q.Tool.Family == Family.EdgeTool && q.Worst(FindingKind.Looseness, p.Id) >= 2)];
 
-    private static readonly Cond Hafted = Kind("axe", "hewing-hatchet");
+    private static readonly Cond Hafted = Kind(KindIds.Axe, KindIds.HewingHatchet);
 
-    private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", q => q.Opened || q.Worst(FindingKind.Missing, "haft") >= 1);
+    private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", q => q.Opened || q.Worst(FindingKind.Missing, PartIds.Haft) >= 1);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -38,7 +36,7 @@ internal static class HandleRules
             [NotKeep, If("a handle on a rod is loose", q => LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) || Gap(q) > 0)], q =>
             new PlanStep("rod-shorten", Stage.Wood, $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", 5, 12, 25)
         {
-            Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Id + "_bolt" })], Materials = ["fine file", "bench vice", "soft jaws"],
+            Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })], Materials = ["fine file", "bench vice", "soft jaws"],
             How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + Assumptions.Standard.RodClearanceMm) / 2:0.0#} mm first, refit and look, then up to {gap + Assumptions.Standard.RodClearanceMm:0.0#} mm in all. At the end with more thread; leave its own diameter in thread." : "File half of the gap, refit, look, then the rest. At the end with more thread; leave its own diameter in thread.",
             Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.", Undoable = false,
             MetalRemovedMm = (Gap(q) ?? 1) + Assumptions.Standard.RodClearanceMm,
@@ -52,22 +50,22 @@ internal static class HandleRules
             How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright. The sound handle stays on.", Reason = "The rivet is whole: opening it would cost more than it gives.", FinishTest = "No movement when twisted hard.", Caution = $"{Cautions.Epoxy} {Cautions.BareEdge}",
         }, buys: 8),
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",
-            [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, "haft", "head") is >= 1 and <= 3 && !q.Opened)], q =>
+            [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3 && !q.Opened)], q =>
             new PlanStep("haft-wedge", Stage.Wood, "Drive the head up and set the wedge again", 5, 10, 20)
         {
-            Parts = ["haft", "wedge"], Materials = ["mallet", "hardwood wedge: 1 pieces"],
+            Parts = [PartIds.Haft, PartIds.Wedge], Materials = ["mallet", "hardwood wedge: 1 pieces"],
             How = "Hang it head down and strike the end of the haft; the head climbs. A second wedge across the first, glued dry. No water: it only swells for a week.", Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.", Caution = Cautions.BareEdge,
         }, buys: 8),
         PlanRule.One("shape a new haft", "A haft breaks where its grain runs out.", [NotKeep, Hafted, NewHaft], q =>
             new PlanStep("haft-shape", Stage.Wood, "Shape a new haft to the eye", 40, 90, 180)
         {
-            Parts = ["haft"], Materials = ["blank for a haft: 1 pieces", "spokeshave for the haft"],
+            Parts = [PartIds.Haft], Materials = ["blank for a haft: 1 pieces", "spokeshave for the haft"],
             How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; kerf two thirds of the eye.", Reason = "The old one cannot carry the blow.", FinishTest = "It goes in by mallet and stops a finger from home, touching all round.", Caution = Cautions.WoodDust,
         }, buys: 10),
         PlanRule.One("hang the head", "Edge first, then the haft: nobody grinds a head on a stick.", [NotKeep, Hafted, NewHaft], q =>
             new PlanStep("haft-hang", Stage.Together, "Hang the head: drive it home, wedge it, cut it flush", 10, 20, 40)
         {
-            Parts = ["haft", "wedge"], Materials = ["mallet", "hardwood wedge: 1 pieces"],
+            Parts = [PartIds.Haft, PartIds.Wedge], Materials = ["mallet", "hardwood wedge: 1 pieces"],
             How = "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
             Reason = "A head that moves is a head that flies.", FinishTest = "Edge in line with the haft, wedge tight, no gap at the eye.",
             Caution = Cautions.BareEdge,

@@ -9,9 +9,9 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for edges of other kinds: burrs, teeth ground in, blades that pass a hook, jaws that meet at stops.</summary>
 internal static class OtherEdgeRules
 {
-    private static int Damage(PlanQuestion q) => q.Worst(FindingKind.EdgeDamage, [.. q.Tool.Edges.Select(p => p.Id), "-"]);
+    private static int Damage(PlanQuestion q) => q.WorstOn(FindingKind.EdgeDamage, q.Tool.Edges.Select(p => p.Id));
 
-    private static List<string> Parts(PlanQuestion q) => Ids(q.Edges);
+    private static List<PartId> Parts(PlanQuestion q) => Ids(q.Edges);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -52,10 +52,10 @@ internal static class OtherEdgeRules
             Reason = "It shears against the hook; a second bevel opens a gap.", FinishTest = "It cuts thin paper along its whole length.",
             Caution = Cautions.BareEdge, Undoable = Damage(q) < 2, MetalRemovedMm = Damage(q) >= 2 ? 0.4 : 0,
         }, buys: 28),
-        PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There("anvil", "hook")], _ =>
+        PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook")], _ =>
             new PlanStep("hook-true", Stage.Edge, "True the inner face of the hook", 3, 8, 15)
         {
-            Parts = ["anvil"], Materials = ["fine file"], How = "Flat against the blade, edge crisp, no more.", Reason = "A round hook folds the twig in.",
+            Parts = [PartIds.Anvil], Materials = ["fine file"], How = "Flat against the blade, edge crisp, no more.", Reason = "A round hook folds the twig in.",
             FinishTest = "No light between blade and hook as it closes.", Undoable = false, MetalRemovedMm = 0.1,
         }, buys: 6),
         PlanRule.One("cover the blade", "A pruner opens by itself.", [NotKeep, Edge(EdgeForm.Bypass)], q =>

@@ -9,7 +9,7 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>The ladder for parts that will not move: each rung only when the one below did not do it, and stopping is one of them.</summary>
 internal static class SeizedRules
 {
-    private static readonly string[] Round = ["chuck", "end_cap", "knurl", "adjuster", "tilt_nuts", "depth_stop"];
+    private static readonly PartId[] Round = [PartIds.Chuck, PartIds.EndCap, PartIds.Knurl, PartIds.Adjuster, PartIds.TiltNuts, PartIds.DepthStop];
 
     private static IEnumerable<PartDef> Stuck(PlanQuestion q, int degree) => q.With(FindingKind.Seizure, degree);
 

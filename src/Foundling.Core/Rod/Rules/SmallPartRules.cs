@@ -15,7 +15,7 @@ internal static class SmallPartRules
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Brass);
 
     private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Present.Where(p =>
-        p.Id is "knurl" or "adjuster" or "chuck" or "tilt_nuts" or "depth_stop" or "clamp_screw");
+        p.Id.Is(PartIds.Knurl, PartIds.Adjuster, PartIds.Chuck, PartIds.TiltNuts, PartIds.DepthStop, PartIds.ClampScrew));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -77,11 +77,11 @@ internal static class SmallPartRules
             FinishTest = "The old surfaces are free.", Undoable = false, Caution = $"{Cautions.OldPaint}",
         }),
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
-            [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != "plate"
+            [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != PartIds.Plate
             && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new PlanStep("straighten", Stage.SmallParts,
-            $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
+            $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
         {
-            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != "plate" && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
+            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
             Materials = ["bench vice", "soft jaws"],
             How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
             Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Caution = Cautions.Shatter,

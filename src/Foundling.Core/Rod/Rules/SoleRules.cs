@@ -15,7 +15,7 @@ internal static class SoleRules
     private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole);
 
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
-        FindingKind.Bent }.Any(k => q.Worst(k, "body") >= 1));
+        FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
     private static double Factor(PlanQuestion q) => Math.Max(0.6, (q.LengthMm ?? q.Tool.NominalLengthMm) / 245);
 
@@ -26,13 +26,13 @@ internal static class SoleRules
         PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal], q =>
             new PlanStep("tension", Stage.Together, "Draw the iron back and close the cap to working tension", 1, 2, 4)
         {
-            Parts = Ids(q.Present.Where(p => p.Id is "lever_cap" or "iron" or "clamp")), Reason = "The sole is flattened in the shape it works in.",
+            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))), Reason = "The sole is flattened in the shape it works in.",
             FinishTest = "It closes with a firm thumb, the iron still adjusts.", Caution = Cautions.BareEdge,
         }),
         PlanRule.One("survey the sole", "Metal taken off does not come back.", [NotKeep, Metal], q =>
             new PlanStep("sole-check", Stage.Sole, "Survey the sole and decide", 5, 12, 25)
         {
-            Parts = ["body"], Materials = ["straightedge and feelers", "flat plate, longer than the sole"],
+            Parts = [PartIds.Body], Materials = ["straightedge and feelers", "flat plate, longer than the sole"],
             How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?",
             Reason = "It may be flat enough already; a plate too short makes it worse.", FinishTest = "Flatness stands on the tag.",
         }, buys: 2),
@@ -43,7 +43,7 @@ internal static class SoleRules
             Math.Round((q.Way("flat") == "whole" ? 40 : q.Way("flat") == "cuts" ? 14 : 25) * Factor(q)),
             Math.Round((q.Way("flat") == "whole" ? 90 : q.Way("flat") == "cuts" ? 35 : 60) * Factor(q)))
         {
-            Parts = ["body"],
+            Parts = [PartIds.Body],
             Materials = ["P80 sheet: 2 sheets", "P120 sheet: 1 sheets", "P180 sheet: 1 sheets", "marker: 1 pieces", "flat plate, longer than the sole"],
             How = "Marks at toe, mouth and heel; look every hundred strokes; press over the mouth. Leave out pits and a worn toe.",
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
@@ -53,13 +53,13 @@ internal static class SoleRules
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], _ =>
             new PlanStep("sole-clean", Stage.Sole, "Wipe off the slurry and oil the sole", 2, 4, 8)
         {
-            Parts = ["body"], Materials = ["clean cloth: 2 pieces", "light oil: 5 mL"], Reason = "Wet slurry rusts and cuts.",
+            Parts = [PartIds.Body], Materials = ["clean cloth: 2 pieces", "light oil: 5 mL"], Reason = "Wet slurry rusts and cuts.",
             FinishTest = "A white cloth stays white.", Caution = Cautions.Slurry,
         }),
         PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own)], q =>
             new PlanStep("sides", Stage.Sole, "Clean the sides along the machining lines", 5, 12, 30)
         {
-            Parts = ["body"], Materials = ["P240 sheet: 1 sheets", "light oil: 5 mL"],
+            Parts = [PartIds.Body], Materials = ["P240 sheet: 1 sheets", "light oil: 5 mL"],
             How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
             Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false, MetalRemovedMm = 0.01,
             SurfaceLost = Surfaces.SomePatina,
@@ -67,26 +67,26 @@ internal static class SoleRules
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], _ =>
             new PlanStep("arris", Stage.Sole, "Ease the arrises of the sole", 1, 3, 6)
         {
-            Parts = ["body"], Materials = ["fine file"], How = "One light pass, not at the mouth.", Reason = "A sharp arris lines the work.",
+            Parts = [PartIds.Body], Materials = ["fine file"], How = "One light pass, not at the mouth.", Reason = "A sharp arris lines the work.",
             FinishTest = "Smooth to the finger all round.", MetalRemovedMm = 0.1, Undoable = false, Caution = Cautions.Slurry,
         }),
         PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], _ =>
             new PlanStep("sole-check", Stage.Sole, "Read the sole with winding sticks, iron and wedge in", 4, 8, 15)
         {
-            Parts = ["body"], Materials = ["winding sticks", "straightedge and feelers"],
+            Parts = [PartIds.Body], Materials = ["winding sticks", "straightedge and feelers"],
             How = "Wedge driven as in use, iron drawn back. Read wind at the ends and hollow along it, from one reference side.",
             Reason = "The wedge spreads the mouth; a sole trued without it is not true.", FinishTest = "Wind and hollow stand on the tag.",
         }, buys: 3),
         PlanRule.One("true the wooden sole", "As little as possible, for it opens the mouth.", [NotKeep, Wooden, Winds], q =>
             new PlanStep("sole-wood", Stage.Sole, "Plane the wind out of the sole, as little as possible", 10, 20, 45)
         {
-            Parts = ["body"], Materials = ["winding sticks", "flat plate, longer than the sole", "P120 sheet: 1 sheets"],
+            Parts = [PartIds.Body], Materials = ["winding sticks", "flat plate, longer than the sole", "P120 sheet: 1 sheets"],
             How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.", Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = 0.4, SurfaceLost = Surfaces.WoodFinish, Caution = Cautions.WoodDust,
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], _ =>
             new PlanStep("mouth-check", Stage.Sole, "Check the mouth: width, and a sharp front", 2, 4, 8)
         {
-            Parts = ["body"], Materials = ["small rule"], How = "Iron at working depth. Front edge sharp and square, rear may be eased.",
+            Parts = [PartIds.Body], Materials = ["small rule"], How = "Iron at working depth. Front edge sharp and square, rear may be eased.",
             Reason = "It decides how fine the plane can work.", FinishTest = "The opening stands on the tag.", Caution = Cautions.BareEdge,
         }, buys: 2),
     ];

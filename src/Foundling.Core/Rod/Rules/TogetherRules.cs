@@ -13,24 +13,24 @@ internal static class TogetherRules
 
     private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
     {
-        "metal-bench-plane" => ("Put it together: frog, tote, knob, irons drawn back, lever cap",
+        var k when k.Is(KindIds.MetalBenchPlane) => ("Put it together: frog, tote, knob, irons drawn back, lever cap",
             "Frog square to the mouth before its screws are tight. The tote's toe screw last."),
-        "wooden-bench-plane" => ("Put it together: irons drawn back, wedge by a tap", "Cap iron on crosswise. Wedge firm by a tap, not driven."),
-        "rebate-plane" or "toothing-plane" => ("Put it together: iron drawn back, wedge by a tap", "Iron in line with the side before the wedge is firm."),
-        "plough-plane" => ("Put it together: fence, stem wedges, iron, wedge", "Fence parallel to the skate before its wedges are tapped."),
-        "block-plane" => ("Put it together: toe, knob, adjuster, iron drawn back, lever cap", "Bevel up. The toe slides before it is locked."),
-        "scraper-plane" => ("Put it together: frame, tilt nuts, blade, clamp, knob, tote", "Both tilt nuts loose until the blade stands."),
-        "spokeshave" => ("Put it together: adjusting nuts, iron drawn back, cap", "Iron level with the sole before the cap is tight."),
-        "hand-saw" or "back-saw" => ("Put the handle on the plate", "Seat it by hand, never by the nuts."),
-        "adjustable-wrench" => ("Put it together: jaw, knurl, spindle", "The spindle last, its spring the right way round."),
-        "hand-drill" => ("Put it together: pinions, gear, crank, chuck", "Pins thick end first, in at the mark. Mesh set by hand before it is tight."),
-        "brace" => ("Put it together: ratchet, jaws, chuck shell, head", "By the pictures; pins thick end first."),
-        "bolt-cutter" => ("Put it together: jaws, straps, jaw bolts, pivot", "Straps on both sides before any nut is tight. New tabs bent once."),
-        "pruner" => ("Put it together: blade, pivot, lock tab, spring", "The spring last, handles open."),
+        var k when k.Is(KindIds.WoodenBenchPlane) => ("Put it together: irons drawn back, wedge by a tap", "Cap iron on crosswise. Wedge firm by a tap, not driven."),
+        var k when k.Is(KindIds.RebatePlane, KindIds.ToothingPlane) => ("Put it together: iron drawn back, wedge by a tap", "Iron in line with the side before the wedge is firm."),
+        var k when k.Is(KindIds.PloughPlane) => ("Put it together: fence, stem wedges, iron, wedge", "Fence parallel to the skate before its wedges are tapped."),
+        var k when k.Is(KindIds.BlockPlane) => ("Put it together: toe, knob, adjuster, iron drawn back, lever cap", "Bevel up. The toe slides before it is locked."),
+        var k when k.Is(KindIds.ScraperPlane) => ("Put it together: frame, tilt nuts, blade, clamp, knob, tote", "Both tilt nuts loose until the blade stands."),
+        var k when k.Is(KindIds.Spokeshave) => ("Put it together: adjusting nuts, iron drawn back, cap", "Iron level with the sole before the cap is tight."),
+        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) => ("Put the handle on the plate", "Seat it by hand, never by the nuts."),
+        var k when k.Is(KindIds.AdjustableWrench) => ("Put it together: jaw, knurl, spindle", "The spindle last, its spring the right way round."),
+        var k when k.Is(KindIds.HandDrill) => ("Put it together: pinions, gear, crank, chuck", "Pins thick end first, in at the mark. Mesh set by hand before it is tight."),
+        var k when k.Is(KindIds.Brace) => ("Put it together: ratchet, jaws, chuck shell, head", "By the pictures; pins thick end first."),
+        var k when k.Is(KindIds.BoltCutter) => ("Put it together: jaws, straps, jaw bolts, pivot", "Straps on both sides before any nut is tight. New tabs bent once."),
+        var k when k.Is(KindIds.Pruner) => ("Put it together: blade, pivot, lock tab, spring", "The spring last, handles open."),
         _ => ("Put it together", "Reverse of how it came apart."),
     };
 
-    private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsFastener || p.Joint is Joint.LockTab or Joint.ReverseThread || p.Id == "chuck");
+    private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsFastener || p.Joint is Joint.LockTab or Joint.ReverseThread || p.Id == PartIds.Chuck);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -44,7 +44,7 @@ internal static class TogetherRules
             FinishTest = "Nothing left in the box.", Caution = q.Handling(),
         }),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
-            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part("haft") is null)], q => new PlanStep("close-joint",
+            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new PlanStep("close-joint",
             Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 10, 20, 45)
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["new rivet: 2 pieces", "brass hammer", "bench vice"],
@@ -58,33 +58,33 @@ internal static class TogetherRules
             Parts = Ids(q.Edges), Materials = ["fine stone", "strop"], How = "A dozen strokes, then into the plane, drawn back.",
             Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Caution = Cautions.BareEdge,
         }, "order", 4),
-        PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There("cap_iron", "cap iron"), There("iron", "iron")], q =>
+        PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>
             new PlanStep("set-cap", Stage.Tune, "Swing on the cap iron and set it back", 1, q.Way("cap") == "hard" ? 4 : 2, 6)
         {
-            Parts = ["cap_iron", "iron"], How = $"Crosswise on, then turn, so it never drags over the edge. {q.Way("cap") switch { "hard" => "As near as the eye can set it: two to four tenths of a millimetre.", "two" => "About 2 mm.", _ => "About 1 mm." }}", Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Caution = Cautions.BareEdge,
+            Parts = [PartIds.CapIron, PartIds.Iron], How = $"Crosswise on, then turn, so it never drags over the edge. {q.Way("cap") switch { "hard" => "As near as the eye can set it: two to four tenths of a millimetre.", "two" => "About 2 mm.", _ => "About 1 mm." }}", Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Caution = Cautions.BareEdge,
         }, "cap", 3),
-        PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep, Kind("metal-bench-plane", "block-plane")], q =>
-            new PlanStep("set-mouth", Stage.Tune, q.Tool.Id == "block-plane" ? "Set the toe and the mouth" : "Set the frog square and the mouth to its work",
+        PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep, Kind(KindIds.MetalBenchPlane, KindIds.BlockPlane)], q =>
+            new PlanStep("set-mouth", Stage.Tune, q.Tool.Id == KindIds.BlockPlane ? "Set the toe and the mouth" : "Set the frog square and the mouth to its work",
             2, 5, 10)
         {
-            Parts = [.. new[] { "frog", "toe_plate", "body" }.Where(q.Has)], Materials = ["small rule"],
+            Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Materials = ["small rule"],
             How = q.Way("mouth") switch { "tight" => "Tight: three or four shavings of the kind it takes.", "open" => "About 2 mm.", "any" =>
                 "As it comes, only square.", _ => "About a millimetre." }, Reason = "A mouth out of square clears on one side only.",
                 FinishTest = "Same gap at both ends of the mouth.", Caution = Cautions.BareEdge,
         }, "mouth", 3),
-        PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [Kind("pruner")], _ =>
+        PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [Kind(KindIds.Pruner)], _ =>
             new PlanStep("set-pivot", Stage.Tune, "Draw the pivot up until the spring just opens it", 2, 5, 10)
         {
-            Parts = ["pivot", "spring"], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.",
+            Parts = [PartIds.Pivot, PartIds.Spring], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.",
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
             Caution = $"{Cautions.Spring} {Cautions.BareEdge}",
         }, buys: 14),
-        PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, Kind("bolt-cutter")], q =>
+        PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, Kind(KindIds.BoltCutter)], q =>
             new PlanStep("set-stops", Stage.Tune, "Set the stops so that the jaws just meet", 3, 8, 20)
         {
-            Parts = ["stops", "upper_jaw", "lower_jaw"], Materials = ["straightedge and feelers", "fine file"],
-            How = q.Worst(FindingKind.EdgeDamage, "upper_jaw", "lower_jaw") >= 2
-                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.", Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.", Caution = Cautions.Shatter, Undoable = q.Worst(FindingKind.EdgeDamage, "upper_jaw", "lower_jaw") < 2,
+            Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Materials = ["straightedge and feelers", "fine file"],
+            How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2
+                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.", Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.", Caution = Cautions.Shatter, Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
         }, buys: 14),
     ];
 }

@@ -18,15 +18,15 @@ internal static class WoodRules
 
     private static readonly Cond HasOld = If("it has wood that stays", q => SurfaceWays.OldWood(q).Any());
 
-    private static readonly Cond Dry = If("the wood is dry", q => q.Worst(FindingKind.Damp, [.. SurfaceWays.Wooden(q).Select(p => p.Id), "-"]) < 2);
+    private static readonly Cond Dry = If("the wood is dry", q => q.WorstOn(FindingKind.Damp, SurfaceWays.Wooden(q).Select(p => p.Id)) < 2);
 
-    private static List<string> Parts(PlanQuestion q) => Ids(SurfaceWays.Wooden(q));
+    private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Wooden(q));
 
     /// <summary>True when a broken part is bored for a rod or a bolt.</summary>
-    private static bool Bored(PlanQuestion q) => Broken(q).Any(p => q.Tool.Part(p.Id + "_bolt") is not null || p.Id is "handle" && q.Tool.Family == Family.Saw);
+    private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Id.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
 
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
-        && !(p.Id == "haft" && c >= 3))];
+        && !(p.Id == PartIds.Haft && c >= 3))];
 
     private static Cond Way(params string[] ways) => Chosen(Id, ways);
 

@@ -11,7 +11,7 @@ public static class EdgeWays
     public static bool Cuts(PlanQuestion q) => q.Aim != AimKind.Keep && q.Edges.Any();
 
     /// <summary>Worst pitting on a cutting part.</summary>
-    public static int Pits(PlanQuestion q) => q.Worst(FindingKind.Pitting, [.. q.Tool.Edges.Select(p => p.Id), "-"]);
+    public static int Pits(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id));
 
     /// <summary>The steel left in the cutting part; null when it was not measured.</summary>
     public static SteelLeft? Steel(PlanQuestion q) => SteelLeft.Of(q.Tool, q.Findings, (part, kind) => q.Measured(kind, part));
@@ -32,7 +32,7 @@ public static class EdgeWays
     [
         new("freehand", "freehand", "quick once learned"),
         new("jig", "in a jig", "the same angle every time") { Kit = ["honing jig"], Closed = q => q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed
-            && q.Tool.Id is not ("drawknife" or "spokeshave") ? null : "No jig holds it." },
+            && !q.Tool.Id.Is(KindIds.Drawknife, KindIds.Spokeshave) ? null : "No jig holds it." },
     ], _ => ("freehand", "It works for every edge."));
 
     private static readonly Choice Bevel = new("bevel", "The bevel is", "how many angles it has", q => Cuts(q) && q.Tool.Edge is EdgeForm.BackAndBevel,
@@ -43,7 +43,7 @@ public static class EdgeWays
     ], _ => ("secondary", "Only a thin line has to be honed."));
 
     private static readonly Choice Corners = new("corners", "Corners are", "the line of the edge", q => Cuts(q) && q.Tool.Edge == EdgeForm.BackAndBevel
-        && q.Tool.Family == Family.Plane && q.Tool.Id is "metal-bench-plane" or "wooden-bench-plane",
+        && q.Tool.Family == Family.Plane && q.Tool.Id.Is(KindIds.MetalBenchPlane, KindIds.WoodenBenchPlane),
     [
         new("eased", "eased", "no tracks, nearly full width"),
         new("square", "square", "for joints and for shooting"),
@@ -59,11 +59,11 @@ public static class EdgeWays
     [
         new("cuts", "goes as far as it takes to cut", "the user's"),
         new("shines", "goes on until it shines", "for show, and for end grain"),
-    ], q => q.Aim == AimKind.Show ? ("shines", "It will be looked at.") : ("cuts", q.Tool.Id == "plough-plane" ? "A groove does not see the shine."
+    ], q => q.Aim == AimKind.Show ? ("shines", "It will be looked at.") : ("cuts", q.Tool.Id == KindIds.PloughPlane ? "A groove does not see the shine."
         : q.Tool.Family == Family.Plane ? "A shaving does not see the shine." : "It has to cut, not to shine."));
 
-    private static readonly Choice Cap = new("cap", "The cap iron sits", "how far behind the edge", q => q.Aim != AimKind.Keep && q.Has("cap_iron")
-        && q.Has("iron"),
+    private static readonly Choice Cap = new("cap", "The cap iron sits", "how far behind the edge", q => q.Aim != AimKind.Keep && q.Has(PartIds.CapIron)
+        && q.Has(PartIds.Iron),
     [
         new("hard", "hard up, fractions of a millimetre", "against tear-out"),
         new("one", "about 1 mm back", "all round"),
@@ -72,7 +72,7 @@ public static class EdgeWays
         ("two", "Thick shavings need room."), _ => ("one", "It suits most work.") });
 
     private static readonly Choice Mouth = new("mouth", "The mouth is", "how far it is open", q => q.Aim != AimKind.Keep
-        && q.Tool.Id is "metal-bench-plane" or "block-plane",
+        && q.Tool.Id.Is(KindIds.MetalBenchPlane, KindIds.BlockPlane),
     [
         new("tight", "tight", "fine shavings only"),
         new("one", "about a millimetre", "all round"),

@@ -12,7 +12,7 @@ public static class SurfaceWays
     public static IEnumerable<PartDef> Coated(PlanQuestion q) => q.Present.Where(p => p.Finish is PartFinish.Japanned or PartFinish.Painted);
 
     /// <summary>How much of the coating is gone, 0 to 4.</summary>
-    public static int CoatingLoss(PlanQuestion q) => q.Worst(FindingKind.CoatingLoss, [.. Coated(q).Select(p => p.Id), "-"]);
+    public static int CoatingLoss(PlanQuestion q) => q.WorstOn(FindingKind.CoatingLoss, Coated(q).Select(p => p.Id));
 
     /// <summary>Wooden parts that are there.</summary>
     public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Wood);
@@ -62,8 +62,8 @@ public static class SurfaceWays
         new("wax", "cleaned and waxed", "nothing that cannot come off"),
         new("revive", "revived", "clean, stain the dings, a thin coat over the old", Coating: "old finish stays under it") { Closed = q =>
             q.Aim == AimKind.Keep ? KeepSays : null },
-        new("oil", "oiled", "feeds the wood, easily renewed") { Closed = q => q.Aim == AimKind.Keep && q.Worst(FindingKind.CoatingLoss,
-            [.. Wooden(q).Select(p => p.Id), "-"]) < 3 ? KeepSays : null },
+        new("oil", "oiled", "feeds the wood, easily renewed") { Closed = q => q.Aim == AimKind.Keep && q.WorstOn(FindingKind.CoatingLoss,
+            Wooden(q).Select(p => p.Id)) < 3 ? KeepSays : null },
         new("oil-wax", "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
         new("shellac", "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
             : null },

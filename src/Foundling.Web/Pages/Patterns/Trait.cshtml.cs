@@ -29,8 +29,8 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
     public IEnumerable<PatternLine> Lines => Book.Lines.Where(l => Trait is not null && l.Variants.ContainsKey(Trait.Id));
 
     /// <summary>Parts of the kinds the opening line covers, or of all.</summary>
-    public IEnumerable<PartDef> Parts => ToolCatalogue.Kinds.Where(k => Book.Lines.FirstOrDefault(l => l.Id == Line)?.Kinds?.Contains(k.Id) != false)
-        .SelectMany(k => k.Parts).Prepend(new PartDef("body", "body, or the tool itself", Material.Steel)).DistinctBy(p => p.Id);
+    public IEnumerable<PartDef> Parts => ToolCatalogue.Kinds.Where(k => Book.Lines.FirstOrDefault(l => l.Id == Line)?.Kinds?.Contains(k.Id.Value) != false)
+        .SelectMany(k => k.Parts).Prepend(new PartDef(PartIds.Body, "body, or the tool itself", Material.Steel)).DistinctBy(p => p.Id);
 
     /// <inheritdoc />
     protected override bool Ready()

@@ -11,7 +11,7 @@ namespace Foundling.Web.Pages.Stores;
 public sealed class PartsModel(PartsBox box, TagBook tags) : SentencePageModel
 {
     /// <summary>What is in it, by kind of tool.</summary>
-    public IReadOnlyList<IGrouping<string, OrphanPart>> Kinds { get; private set; } = [];
+    public IReadOnlyList<IGrouping<KindId, OrphanPart>> Kinds { get; private set; } = [];
 
     /// <summary>Tags a part can go to.</summary>
     public IReadOnlyList<Tag> InHand { get; private set; } = [];

@@ -35,7 +35,7 @@ public sealed class BookModel(TagBook tags, PictureStore store, ViewUnits units,
     /// <summary>Keeps it.</summary>
     public async Task<IActionResult> OnPost()
     {
-        string kind = Tool.Kind;
+        KindId kind = Tool.Kind;
         Form.Join(Stands, Merge);
         if (!Merge.Clashed)
         {

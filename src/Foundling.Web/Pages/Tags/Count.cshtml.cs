@@ -89,7 +89,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             return NotFound();
         }
         List<double[]> at = Corners(ends, "Ends");
-        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Profile.Of(Tool)).Laid(part ?? "", new Spot(at[0][0], at[0][1]), new Spot(at[1][0], at[1][1]));
+        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Profile.Of(Tool)).Laid(PartId.Of(part), new Spot(at[0][0], at[0][1]), new Spot(at[1][0], at[1][1]));
         return Content(string.Join(' ', laid.Select(c => string.Create(CultureInfo.InvariantCulture,
             $"{Math.Clamp(c.X, 0, Photo.Width):0.#},{Math.Clamp(c.Y, 0, Photo.Height):0.#}"))));
     }
@@ -106,7 +106,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         DateTimeOffset now = time.GetUtcNow();
         var count = new CountRecord
         {
-            Id = Guid.CreateVersion7(now), PictureId = Photo.Id, Part = part ?? "", Kind = kind, Round = round, At = now,
+            Id = Guid.CreateVersion7(now), PictureId = Photo.Id, Part = PartId.Of(part), Kind = kind, Round = round, At = now,
             Seed = BitConverter.ToUInt16(Guid.NewGuid().ToByteArray()),
             OutlinePx = Corners(outline, "Outline"), ReferencePx = Corners(reference, "Reference"), ReferenceMm = ReadLength(length, "Length", units.Units),
             Points = int.TryParse(points, CultureInfo.InvariantCulture, out int n) ? n : 80,

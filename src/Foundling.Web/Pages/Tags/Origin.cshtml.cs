@@ -47,7 +47,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     public StrataView? Strata => Dated is null ? null : new StrataView(Tool, Dated, Patterns, Near);
 
     /// <summary>True for tools with a wedge, whose kinship to the iron can be judged.</summary>
-    public bool HasWedge => Tool.Tool().Part("wedge") is not null;
+    public bool HasWedge => Tool.Tool().Part(PartIds.Wedge) is not null;
 
     /// <summary>Looks that can still be taken, most telling per minute first; asked of all lines of this kind.</summary>
     public IReadOnlyList<OpenLook> Open

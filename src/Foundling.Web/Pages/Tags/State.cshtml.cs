@@ -42,7 +42,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     }
 
     /// <summary>The chosen part.</summary>
-    public PartDef? Chosen => Tool.Tool().Part(Part ?? "") ?? Group?.Parts[0];
+    public PartDef? Chosen => Tool.Tool().Part(PartId.Of(Part)) ?? Group?.Parts[0];
 
     /// <summary>Several parts chosen at once.</summary>
     public PartGroup? Group => PartGroups.Of(Tool.Tool()).FirstOrDefault(g => g.Id == Part);
@@ -95,7 +95,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public IEnumerable<(string Field, string? Value)> WasDecided =>
         [("tried", Tool.Tried?.ToString()), ("triedNote", Tool.TriedNote), ("decision", Tool.Decision?.ToString()), ("why", Tool.DecisionReason)];
 
-    private static string Field(string part, FindingKind kind, Round round) => $"finding.{part}.{kind}.{round}";
+    private static string Field(PartId part, FindingKind kind, Round round) => $"finding.{part}.{kind}.{round}";
 
     private static string Field(Guid id) => $"finding.{id:N}";
 
