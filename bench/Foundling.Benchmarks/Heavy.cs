@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core.Origin;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
@@ -24,8 +25,8 @@ internal static class Heavy
         DateTimeOffset now = DateTimeOffset.UtcNow;
         var tag = new Tag { Number = 1, Kind = KindIds.MetalBenchPlane, Name = "Heavy", LengthMm = 245, IronWidthMm = 50, SoleWidthMm = 60,
             ArrivedOn = DateOnly.FromDateTime(DateTime.UtcNow), BookedAt = now, Aim = AimKind.Work };
-        tag.Log.AddRange(Enumerable.Range(0, LogEntries).Select(i => new LogEntry { Id = Guid.NewGuid(), At = now.AddMinutes(-i), Kind = LogKind.Stopped,
-            Step = "wash", Minutes = 1, Text = "Wash" }));
+        tag.Log.AddRange(Enumerable.Range(0, LogEntries).Select(i => new BenchEvent { Id = Guid.NewGuid(), At = now.AddMinutes(-i), Kind = EventKind.Stopped,
+            Step = StepKey.Wash, Minutes = 1, Text = "Wash" }));
         double[][] points = [.. Enumerable.Range(0, Readings).Select(_ => new[] { random.NextDouble() * 245, random.NextDouble() * 60,
             random.NextDouble() * 0.1 })];
         tag.Surveys.Add(new SoleRecord { Id = Guid.NewGuid(), At = now, Source = "indicator", Input = new GridSurveyInput(245, 60, points, 76,

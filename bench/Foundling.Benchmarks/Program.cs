@@ -109,18 +109,17 @@ namespace Foundling.Benchmarks
                 new Finding { Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = PartIds.Adjuster, Kind = FindingKind.Seizure,
                     Severity = 2 },
             ], ReferenceData.Baths);
-            _made = Planner.Plan(_question);
-            _made[0].State = StepState.Done;
+            _made = PlanStep.Fresh(Planner.Plan(_question));
             var random = new Random(3);
             _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i =>
                 new[] { 2 + ((i / 3) * 14.0), 3 + ((i % 3) * 27.0), random.NextDouble() * 0.1 })], 80);
         }
 
         [Benchmark]
-        public IReadOnlyList<PlanStep> Plan() => Planner.Plan(_question);
+        public IReadOnlyList<Deed> Plan() => Planner.Plan(_question);
 
         [Benchmark]
-        public IReadOnlyList<PlanStep> Replan() => Handwork.Replan(_made, _question);
+        public IReadOnlyList<Deed> Replan() => Handwork.Replan(_made, _question);
 
         [Benchmark]
         public int WaysSideBySide() => Core.Rod.Ways.Choices.All.Where(c => c.Asked(_question)).Sum(c => WayReview.Of(c, _question).Count);

@@ -127,7 +127,7 @@ public sealed class KillTests
             return rows;
         }
         Rows("PRAGMA integrity_check").ShouldBe(["ok"]);
-        confirmed.Except(Rows("SELECT Text FROM Log WHERE TagNumber = 40")).ShouldBeEmpty();
+        confirmed.Except(Rows("SELECT Text FROM Events WHERE TagNumber = 40")).ShouldBeEmpty();
         HashSet<string> kept = Rows("SELECT File FROM Pictures WHERE TagNumber = 38");
         pictures.Except(kept).ShouldBeEmpty();
         // Every picture a tag names is there and whole.
@@ -142,7 +142,7 @@ public sealed class KillTests
         foreach (string guest in guests)
         {
             Rows($"SELECT count(*) FROM Findings WHERE TagNumber = {guest}").ShouldBe(Rows("SELECT count(*) FROM Findings WHERE TagNumber = 31"));
-            Rows($"SELECT count(*) FROM Steps WHERE TagNumber = {guest}").ShouldBe(Rows("SELECT count(*) FROM Steps WHERE TagNumber = 31"));
+            Rows($"SELECT count(*) FROM StepMarks WHERE TagNumber = {guest}").ShouldBe(Rows("SELECT count(*) FROM StepMarks WHERE TagNumber = 31"));
         }
     }
 

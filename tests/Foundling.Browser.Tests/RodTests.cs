@@ -78,8 +78,8 @@ public sealed class RodTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Type("#step-prove input[name=name]", "And across the grain");
         _b.Type("#step-prove input[name=minutes]", "4");
         new Actions(_b.Driver).SendKeys(Keys.Enter).Perform();
-        _b.Until(() => _b.Has("[id='step-prove/2']"), "split");
-        _b.Text("[id='step-prove/2']").ShouldContain("And across the grain");
+        _b.Until(() => _b.Has("[id='step-prove-2']"), "split");
+        _b.Text("[id='step-prove-2']").ShouldContain("And across the grain");
     }
 
     [Fact]

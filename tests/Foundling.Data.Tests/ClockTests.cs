@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Tags;
@@ -37,9 +38,9 @@ public sealed class ClockTests : IDisposable
         await _shop.Rods(db).Aim((await _shop.Tags(db).Find(number))!, AimKind.Work);
         var time = new SetClock();
         var watches = new Stopwatches(time);
-        var clock = new ClockBook(db, _shop.Tags(db), watches, time);
-        await clock.Start(number, "wash");
-        return (time, watches, restarted ? new ClockBook(db, _shop.Tags(db), new Stopwatches(time), time) : clock, db);
+        var clock = new ClockBook(db, _shop.Tags(db), watches, time, _shop.Plans(db));
+        await clock.Start(number, StepKey.Wash);
+        return (time, watches, restarted ? new ClockBook(db, _shop.Tags(db), new Stopwatches(time), time, _shop.Plans(db)) : clock, db);
     }
 
     [Theory]
@@ -77,7 +78,7 @@ public sealed class ClockTests : IDisposable
         (await Should.ThrowAsync<InputException>(() => clock.Stop())).Sentence.ShouldContain("11 h");
         int other = await _shop.BookIn();
         await _shop.Rods(db).Aim((await _shop.Tags(db).Find(other))!, AimKind.Work);
-        (await Should.ThrowAsync<InputException>(() => clock.Start(other, "wash"))).ErrorKey.ShouldBe(ClockBook.InDoubt);
+        (await Should.ThrowAsync<InputException>(() => clock.Start(other, StepKey.Wash))).ErrorKey.ShouldBe(ClockBook.InDoubt);
         (await clock.Stop(20))!.Minutes.ShouldBe(20);
         await db.DisposeAsync();
     }

@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using System.IO.Compression;
 using System.Text;
 using System.Text.Json.Nodes;
@@ -43,8 +44,12 @@ public sealed class IncomingTests : IDisposable
             Looks = [new Look { Id = Guid.NewGuid(), Mark = Core.Origin.MarkKind.Window, NotBeforeYear = 1900, Part = "body", Reading = "x", At = at }],
             Findings = [new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2, CountHits = 4, CountPoints = 10, At = at }],
             Measurements = [new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = "thickness", Value = 2, At = at }],
-            Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, "Photograph it", 1, 2, 3) { Order = 1, Parts = [PartIds.Body], Materials = ["light oil: 5 mL"] }],
-            Log = [new LogEntry { Id = Guid.NewGuid(), At = at, Kind = LogKind.Note, Text = "hello" }],
+            Plan = new Plan(AimKind.Work, [new Deed(StepKey.Photos, Stage.AsFound, "Photograph it", 1, 2, 3)
+            {
+                Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.LightOil, 5)], Lag = Lag.Cure(60),
+            }]),
+            Marks = [new StepMark { Deed = StepKey.Photos, State = StepState.Done, EndedAt = at }],
+            Log = [new BenchEvent { Id = Guid.NewGuid(), At = at, Kind = EventKind.Note, Text = "hello" }],
             Proofs = [new ProofRecord { Id = Guid.NewGuid(), At = at, ReadingsMm = [0.03, 0.031, 0.029], TargetMm = 0.05 }],
             Surveys = [new SoleRecord { Id = Guid.NewGuid(), At = at, Source = "x", Input = new Core.Soles.GridSurveyInput(245, 60,
                 [[1, 1, 0], [200, 1, 0], [100, 50, 0]]) }],
@@ -127,10 +132,11 @@ public sealed class IncomingTests : IDisposable
         { "findings.0.count_points=null", "both numbers" }, { "findings.0.from_edge_mm=1e9", "" },
             { "findings.0.picture_id=\"00000000-0000-0000-0000-000000000001\"", "does not have" },
         { "measurements.0={}", "" }, { "measurements.0.part=\"zzz\"", "" }, { "measurements.0.kind=\"speed\"", "speed" }, { "measurements.0.value=1e308", "" },
-        { "ways=[null]", "gap" }, { "ways=[\"rust=magic\"]", "none the program knows" }, { "steps.0.choice=\"zzz\"", "choice" }, { "steps.0.materials=[null]",
-            "gap" }, { "steps.0.low_min=5", "rise" },
-        { "steps.0.likely_min=1e308;steps.0.high_min=1e308", "" }, { "steps.0.key=\"a\\nb\"", "key" }, { "steps.0.parts=[\"zzz\"]", "zzz" },
-            { "steps.0.wait_min=-1", "" }, { "log.0.minutes=1e12", "" },
+        { "ways=[null]", "gap" }, { "ways=[\"rust=magic\"]", "none the program knows" }, { "plan.deeds.0.choice=\"zzz\"", "choice" }, { "plan.deeds.0.needs=[null]",
+            "gap" }, { "plan.deeds.0.minutes.low=5", "rise" },
+        { "plan.deeds.0.minutes.likely=1e308;plan.deeds.0.minutes.high=1e308", "" }, { "plan.deeds.0.id=\"a\\nb\"", "id" }, { "plan.deeds.0.parts=[\"zzz\"]", "zzz" },
+            { "plan.deeds.0.lag.least_min=-1", "" }, { "marks.0.deed=\"nothing\"", "deed" }, { "marks.0=null", "gap" }, { "plan.deeds=null", "deeds" },
+            { "plan.deeds.0=null", "" }, { "log.0.minutes=1e12", "" },
         { "length_mm=-5", "" }, { "length_mm=1e308", "" }, { "price=-5", "" }, { "number=0", "" }, { "kind=\"spaceship\"", "spaceship" },
             { "proofs.0.readings_mm=[1e9,1e9,1e9]", "" }, { "proofs.0.readings_mm=[]", "three" },
         { "surveys.0.input.points_mm=[[1],[2],[3]]", "three numbers" }, { "looks.0.not_before_year=99999", "" }, { "looks.0.mark=null", "" },

@@ -1,3 +1,6 @@
+using Foundling.Data.Tags;
+using Foundling.Data.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
@@ -36,14 +39,14 @@ public sealed class MigrationTests : IDisposable
                 ["State"] = "Done", ["Parts"] = "[]", ["Materials"] = "[\"white spirit\"]",
                 ["Caution"] = "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat outdoors." });
         }
+        using Opening opened = Opening.Of(_folder);
         await using (FoundlingDb db = Open())
         {
-            await db.Database.MigrateAsync();
             ShopSettings shop = await new ShopBook(db).Read();
             (shop.Name, shop.Ways.ShouldHaveSingleItem()).ShouldBe(("Old loft", "rust=citric"));
-            Tag tag = await db.Tags.Include(t => t.Steps).SingleAsync();
+            Tag tag = (await TestShop.Book(db).Find(7))!;
             PlanStep step = tag.Steps.ShouldHaveSingleItem();
-            (step.Caution, step.State, step.Hand).ShouldBe((Cautions.Solvent, StepState.Done, StepHand.Rule));
+            (step.Cautions.ShouldHaveSingleItem(), step.State, step.Hand).ShouldBe((CautionId.Solvent, StepState.Done, StepHand.Rule));
             (tag.Ways.Count, tag.SeenCautions.Count, tag.Wish).ShouldBe((0, 0, ""));
         }
     }

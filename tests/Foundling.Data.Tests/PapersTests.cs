@@ -61,7 +61,8 @@ public sealed class PapersTests : IDisposable
         await LoadDemo();
         await LoadDemo();
         await using FoundlingDb db = _shop.Open();
-        List<Tag> tags = await db.Tags.Include(t => t.Steps).Include(t => t.Pictures).Include(t => t.Waits).ToListAsync();
+        List<Tag> tags = await db.Tags.Include(t => t.Marks).Include(t => t.Pictures).Include(t => t.Waits).ToListAsync();
+        await _shop.Plans(db).Fetch(tags);
         tags.Count.ShouldBe(16);
         tags.ShouldAllBe(t => t.Pictures.Count > 0 && t.ArrivedOn <= new DateOnly(2026, 3, 3) && t.Story.Length > 0);
         tags.Select(t => t.Owner).Distinct().Count().ShouldBe(3);
@@ -129,7 +130,7 @@ public sealed class PapersTests : IDisposable
         (await Refusal(Zip(("readme.txt", "x")))).ShouldContain("no place");
         (await Refusal(Zip())).ShouldContain("no tag.json");
         (await Refusal(Zip(("tag.json", "{")))).ShouldContain("cannot be read");
-        (await Refusal(Zip(("tag.json", document.Replace("\"version\": 1", "\"version\": 9", StringComparison.Ordinal))))).ShouldContain("version 9");
+        (await Refusal(Zip(("tag.json", document.Replace("\"version\": 2", "\"version\": 9", StringComparison.Ordinal))))).ShouldContain("version 9");
         (await Refusal(Zip(("tag.json", document), ($"pictures/{new string('a', 32)}.jpg", "no picture")))).ShouldContain("not a picture");
         (await Refusal(Zip(("tag.json", document.Replace("metal-bench-plane", "spaceship", StringComparison.Ordinal))))).ShouldContain("spaceship");
         (await Refusal(Zip(("tag.json", document), ("tag.json", new string(' ', 20_000_000))))).ShouldNotBeEmpty();

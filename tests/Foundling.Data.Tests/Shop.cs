@@ -32,7 +32,15 @@ public sealed class TestShop : IDisposable
 
     public FoundlingDb Open() => new((DbContextOptions<FoundlingDb>)Folder.Configure(new DbContextOptionsBuilder<FoundlingDb>()).Options);
 
-    public TagBook Tags(FoundlingDb db) => new(db, Time, Patterns(db));
+    public TagBook Tags(FoundlingDb db) => new(db, Time, Patterns(db), Plans(db));
+
+    public PlanShelf Plans(FoundlingDb db) => new(db, _plans, Time);
+
+    private readonly PlanCache _plans = new();
+
+    /// <summary>The tags of a shop that was not made here.</summary>
+    public static TagBook Book(FoundlingDb db) => new(db, TimeProvider.System, new PatternShelf(db, new PatternCache(), TimeProvider.System),
+        new PlanShelf(db, new PlanCache(), TimeProvider.System));
 
     public StoreRoom Stores(FoundlingDb db) => new(db, Time);
 
@@ -40,11 +48,11 @@ public sealed class TestShop : IDisposable
 
     private Stopwatches? _watches;
 
-    public ClockBook Clock(FoundlingDb db) => new(db, Tags(db), Watches, Time);
+    public ClockBook Clock(FoundlingDb db) => new(db, Tags(db), Watches, Time, Plans(db));
 
-    public RodDesk Rods(FoundlingDb db) => new(db, Time, Tags(db), new ShopBook(db), Stores(db));
+    public RodDesk Rods(FoundlingDb db) => new(Time, Tags(db), new ShopBook(db), Stores(db));
 
-    public DemoWorld Demo(FoundlingDb db) => new(db, Pictures, new ShopBook(db), Patterns(db), Stores(db), Time);
+    public DemoWorld Demo(FoundlingDb db) => new(db, Pictures, new ShopBook(db), Patterns(db), Stores(db), Plans(db), Time);
 
     public PatternCache Cache { get; } = new();
 

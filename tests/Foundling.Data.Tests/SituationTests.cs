@@ -16,13 +16,13 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
     {
         Tag tag = loft.Tags[number];
         PlanQuestion question = loft.Asked(tag, aim ?? tag.Aim ?? AimKind.Work);
-        return (tag, Planner.Plan(question), question);
+        return (tag, PlanStep.Fresh(Planner.Plan(question)), question);
     }
 
     private static PlanStep Step(IReadOnlyList<PlanStep> plan, string key) => plan.FirstOrDefault(s =>
-        s.Key == key).ShouldNotBeNull($"no step {key} in {string.Join(' ', plan.Select(s => s.Key))}");
+        s.Key == DeedId.Read(key)).ShouldNotBeNull($"no step {key} in {string.Join(' ', plan.Select(s => s.Key))}");
 
-    private static void Not(IReadOnlyList<PlanStep> plan, params string[] keys) => plan.Select(s => s.Key).Intersect(keys).ShouldBeEmpty();
+    private static void Not(IReadOnlyList<PlanStep> plan, params string[] keys) => plan.Select(s => s.Key.ToString()).Intersect(keys).ShouldBeEmpty();
 
     private static void InOrder(IReadOnlyList<PlanStep> plan, params string[] keys) =>
         keys.Select(k => Step(plan, k).Order).ShouldBe(keys.Select(k => Step(plan, k).Order).Order());
@@ -40,7 +40,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         AimReview wished = AimReview.Of(question with { Aim = AimKind.Show }, (double?)tag.WorthSound, tag.Rarity!.Value), kept = AimReview.Of(question,
             (double?)tag.WorthSound, tag.Rarity!.Value);
         wished.WorthAfter!.Value.ShouldBeLessThan(kept.WorthAfter!.Value - 15);
-        Gate.Of(tag, wished.Final[0], "Skerrow Slip").Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
+        Gate.Of(tag, PlanStep.Fresh(wished.Final)[0], "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
     }
 
     [Fact]
@@ -50,7 +50,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         PlanStep save = Step(plan, "edge-save");
         save.Title.ShouldStartWith("Lap the pits out");
         save.How.ShouldContain("9 mm of hard steel");
-        Choices.Find("back").Find("shim").Blocked(question).ShouldNotBeNull().ShouldContain("never on a chisel");
+        Choices.Find(ChoiceId.Back).Find(WayId.Shim).Blocked(question).ShouldNotBeNull().ShouldContain("never on a chisel");
         Step(plan, "leave-on").Title.ShouldContain("handle");
         // The handle stays on, so it hangs above the bath.
         Step(plan, "soak").How.ShouldContain("handle stays a hand above");
@@ -69,7 +69,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         rod.How.ShouldContain("1.9 mm in all");
         rod.Parts.ShouldBe([PartIds.Knob, PartIds.KnobBolt]);
         Not(plan, "rod-why", "wood-glue");
-        Step(plan, "sole-lap").Caution.ShouldContain(Cautions.Heavy);
+        Step(plan, "sole-lap").Cautions.ShouldContain(CautionId.Heavy);
         InOrder(plan, "rod-shorten", "assemble", "tension", "sole-check", "sole-lap");
     }
 
@@ -104,9 +104,9 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         Not(plan, "soak", "derust-wire", "derust-blast", "dark-remove");
         InOrder(plan, "wash", "etch-find", "derust-abrasive", "saw-file", "assemble", "saw-nuts");
         Step(plan, "derust-abrasive").How.ShouldContain("length of the plate");
-        Choices.Find("rust").Find("wire").Blocked(question).ShouldNotBeNull().ShouldContain("etched");
-        Choices.Find("rust").Find("citric").Blocked(question).ShouldNotBeNull();
-        plan.Where(s => s.Stage == Stage.Edge).ShouldAllBe(s => s.Caution.Contains(Cautions.Teeth));
+        Choices.Find(ChoiceId.Rust).Find(WayId.Wire).Blocked(question).ShouldNotBeNull().ShouldContain("etched");
+        Choices.Find(ChoiceId.Rust).Find(WayId.Citric).Blocked(question).ShouldNotBeNull();
+        plan.Where(s => s.Stage == Stage.Edge).ShouldAllBe(s => s.Cautions.Contains(CautionId.Teeth));
     }
 
     [Fact]
@@ -115,7 +115,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         (_, IReadOnlyList<PlanStep> plan, _) = Of(27);
         PlanStep bed = Step(plan, "tang-bed");
         bed.Parts.ShouldBe([PartIds.HandleLeft]);
-        bed.Caution.ShouldContain(Cautions.Epoxy);
+        bed.Cautions.ShouldContain(CautionId.Epoxy);
         Not(plan, "open-joint", "refit-plan", "apart");
         Step(plan, "leave-on").Parts.ShouldContain(PartIds.HandleRight);
         Step(plan, "soak").Parts.ShouldBe([PartIds.Blade]);
@@ -140,12 +140,12 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         (Tag tag, IReadOnlyList<PlanStep> plan, _) = Of(24);
         PlanStep dress = Step(plan, "jaw-dress"), stops = Step(plan, "set-stops");
         dress.Title.ShouldContain("both jaws alike");
-        dress.Caution.Split(' ').ShouldBe([Cautions.Grinder, Cautions.Shatter]);
+        dress.Cautions.ShouldBe([CautionId.Grinder, CautionId.Shatter]);
         (dress.Undoable, stops.Undoable).ShouldBe((false, false));
         stops.How.ShouldContain("the stops must too");
         InOrder(plan, "free-oil", "free-driver", "apart", "jaw-dress", "assemble", "set-stops", "prove");
         // It is Piet's: nothing final without his word.
-        Gate.Of(tag, dress, "Skerrow Slip").Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
+        Gate.Of(tag, dress, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
         Not(plan, "edge-hone");
     }
 
@@ -153,13 +153,13 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
     public void A_plough_works_with_the_irons_it_has_while_one_is_on_order()
     {
         (_, IReadOnlyList<PlanStep> plan, _) = Of(30);
-        PlanStep coming = Step(plan, "irons-fit-set_7");
+        PlanStep coming = Step(plan, "irons-fit:set_7");
         coming.WaitsFor.ShouldContain("no. 7 iron");
         coming.ArrivesOn.ShouldNotBeNull();
         Step(plan, "irons-find").Title.ShouldContain("no. 4 iron");
         Step(plan, "irons-hone").Title.ShouldContain("5 irons");
         Step(plan, "irons-hone").Title.ShouldContain("to the grit that cuts");
-        InOrder(plan, "assemble", "prove", "irons-fit-set_7");
+        InOrder(plan, "assemble", "prove", "irons-fit:set_7");
         plan.Where(s => s.WaitsFor.Length > 0).ShouldHaveSingleItem();
         Step(plan, "slides");
     }
@@ -174,7 +174,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         Step(plan, "coat-1").Title.ShouldContain("the loft's blue");
         Step(plan, "coat-scuff").How.ShouldContain("No primer over a sound coat");
         Step(plan, "coat-mask").Title.ShouldContain("sole, cheeks");
-        Step(plan, "coat-1").WaitMin!.Value.ShouldBeLessThan(Step(plan, "coat-1").OutByMin!.Value);
+        Step(plan, "coat-1").WaitMin!.Value.ShouldBeLessThan(Step(plan, "coat-1").Deed.Lag!.MostMin!.Value);
         Step(plan, "own-papers").How.ShouldContain("blue");
     }
 
@@ -182,12 +182,12 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
     public void A_hand_drill_without_its_odd_screw_gets_it_matched_before_assembly()
     {
         (_, IReadOnlyList<PlanStep> plan, _) = Of(25);
-        PlanStep find = Step(plan, "find-crank_screw");
+        PlanStep find = Step(plan, "find:crank_screw");
         find.How.ShouldContain("Parts box first");
         find.How.ShouldContain("old threads are often odd");
-        InOrder(plan, "roll-call", "find-crank_screw", "assemble");
+        InOrder(plan, "roll-call", "find:crank_screw", "assemble");
         Step(plan, "wash-sap").Parts.ShouldBe([PartIds.Gear]);
-        Step(plan, "chuck-clean").Caution.ShouldContain(Cautions.Spring);
+        Step(plan, "chuck-clean").Cautions.ShouldContain(CautionId.Spring);
         Step(plan, "coat-touch");
     }
 

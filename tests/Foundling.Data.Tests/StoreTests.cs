@@ -97,7 +97,7 @@ public sealed class StoreTests : IDisposable
         {
             Tag tag = (await _shop.Tags(db).Find(number))!;
             tag.Steps[0].State.ShouldBe(StepState.Done);
-            tag.Steps.ShouldNotContain(s => s.Key == "soak");
+            tag.Steps.ShouldNotContain(s => s.Key == StepKey.Soak);
             tag.Steps.Select(s => s.Order).ShouldBe(Enumerable.Range(1, tag.Steps.Count));
         }
     }
@@ -109,14 +109,14 @@ public sealed class StoreTests : IDisposable
         await using FoundlingDb db = _shop.Open();
         Tag tag = (await _shop.Tags(db).Find(number))!;
         await _shop.Rods(db).Aim(tag, AimKind.Work);
-        PlanStep soak = tag.Steps.First(s => s.Key == "soak");
+        PlanStep soak = tag.Steps.First(s => s.Key == StepKey.Soak);
         await _shop.Rods(db).Finish(tag, soak);
         await _shop.Rods(db).Finish(tag, soak);
         Wait wait = tag.Waits.ShouldHaveSingleItem();
         wait.StartedAt.ShouldBe(_shop.Time.GetUtcNow());
         wait.LookInAt!.Value.ShouldBeGreaterThan(wait.StartedAt);
         wait.MustBeOutAt.ShouldBe(wait.StartedAt.AddHours(12));
-        tag.Log.Select(l => l.Kind).ShouldBe([LogKind.StepDone, LogKind.WaitBegun]);
+        tag.Log.Select(l => l.Kind).ShouldBe([EventKind.Done, EventKind.WaitBegun]);
     }
 
     [Fact]
@@ -126,15 +126,15 @@ public sealed class StoreTests : IDisposable
         await using (FoundlingDb db = _shop.Open())
         {
             await _shop.Rods(db).Aim((await _shop.Tags(db).Find(number))!, AimKind.Work);
-            await _shop.Clock(db).Start(number, "photos");
+            await _shop.Clock(db).Start(number, StepKey.Photos);
         }
         _shop.Time.Advance(TimeSpan.FromMinutes(12));
         await using (FoundlingDb db = _shop.Open())
         {
             var clock = _shop.Clock(db);
-            (await clock.Running())!.Step.ShouldBe("photos");
-            await clock.Start(number, "photos");
-            await clock.Start(number, "wash");
+            (await clock.Running())!.Step.ShouldBe((DeedId)StepKey.Photos);
+            await clock.Start(number, StepKey.Photos);
+            await clock.Start(number, StepKey.Wash);
         }
         _shop.Time.Advance(TimeSpan.FromMinutes(7));
         await using (FoundlingDb db = _shop.Open())
@@ -143,11 +143,11 @@ public sealed class StoreTests : IDisposable
             (await clock.Stop())!.Minutes!.Value.ShouldBe(7, 1e-6);
             (await clock.Stop()).ShouldBeNull();
             Tag tag = (await _shop.Tags(db).Find(number))!;
-            IReadOnlyDictionary<string, double> spent = (await _shop.Tags(db).Booked(number)).ByStep;
+            IReadOnlyDictionary<DeedId, double> spent = (await _shop.Tags(db).Booked(number)).ByStep;
             await _shop.Tags(db).ReadLog(tag);
-            spent["photos"].ShouldBe(12, 1e-6);
-            spent["wash"].ShouldBe(7, 1e-6);
-            tag.Log.Count(l => l.Kind == LogKind.Started).ShouldBe(2);
+            spent[StepKey.Photos].ShouldBe(12, 1e-6);
+            spent[StepKey.Wash].ShouldBe(7, 1e-6);
+            tag.Log.Count(l => l.Kind == EventKind.Started).ShouldBe(2);
         }
     }
 
@@ -157,8 +157,8 @@ public sealed class StoreTests : IDisposable
         int number = await _shop.BookIn();
         await using FoundlingDb db = _shop.Open();
         var clock = _shop.Clock(db);
-        (await Should.ThrowAsync<InputException>(() => clock.Start(999, "photos"))).ErrorKey.ShouldBe("unknown_tag");
-        (await Should.ThrowAsync<InputException>(() => clock.Start(number, "dance"))).ErrorKey.ShouldBe("unknown_step");
+        (await Should.ThrowAsync<InputException>(() => clock.Start(999, StepKey.Photos))).ErrorKey.ShouldBe("unknown_tag");
+        (await Should.ThrowAsync<InputException>(() => clock.Start(number, new DeedId(StepKey.Own, "1")))).ErrorKey.ShouldBe("unknown_step");
         (await clock.Running()).ShouldBeNull();
     }
 

@@ -26,18 +26,18 @@ public sealed class WaitTests : IDisposable
     {
         await using FoundlingDb db = _shop.Open();
         Tag tag = await Planned(db);
-        PlanStep oil = tag.Steps.First(s => s.Key == "wood-oil"), wipe = tag.Steps.First(s => s.Key == "wood-wipe");
+        PlanStep oil = tag.Steps.First(s => s.Key == StepKey.WoodOil), wipe = tag.Steps.First(s => s.Key == StepKey.WoodWipe);
         wipe.Order.ShouldBeGreaterThan(oil.Order);
         await _shop.Rods(db).Finish(tag, oil);
         Wait window = tag.Waits.ShouldHaveSingleItem();
-        WaitEnds.Of(window).ShouldBe(WaitEnd.WipeOff);
+        window.Kind.ShouldBe(LagKind.WipeOff);
         (window.MustBeOutAt!.Value - window.StartedAt).TotalMinutes.ShouldBeInRange(10, 60);
-        WaitEnds.Holds(window, window.StartedAt).ShouldBeTrue("it has not stood long enough");
-        WaitEnds.Holds(window, window.ReadyAt).ShouldBeFalse("the cloth is wanted now");
+        Waits.Holds(window, window.StartedAt).ShouldBeTrue("it has not stood long enough");
+        Waits.Holds(window, window.ReadyAt).ShouldBeFalse("the cloth is wanted now");
         await _shop.Rods(db).Finish(tag, wipe);
         window.EndedAt.ShouldNotBeNull();
         Wait drying = tag.Waits.Single(w => w.EndedAt is null);
-        (drying.Step, WaitEnds.Of(drying)).ShouldBe(("wood-wipe", WaitEnd.Ready));
+        (drying.Step, drying.Kind).ShouldBe(((DeedId)StepKey.WoodWipe, LagKind.Cure));
         drying.What.ShouldBe("Oil on the wood, drying");
         (drying.ReadyAt - drying.StartedAt).TotalHours.ShouldBeGreaterThan(12);
     }
@@ -52,18 +52,18 @@ public sealed class WaitTests : IDisposable
             await _shop.Rods(db).Finish(tag, step);
         }
         tag.Status.ShouldBe(TagStatus.Done);
-        Wait look = (await _shop.Tags(db).Standing()).Select(s => s.Wait).Single(w => WaitEnds.Of(w) == WaitEnd.LookAgain);
+        Wait look = (await _shop.Tags(db).Standing()).Select(s => s.Wait).Single(w => w.Kind == LagKind.LookAgain);
         (look.ReadyAt - look.StartedAt).TotalDays.ShouldBeInRange(85, 190);
-        WaitEnds.IsFar(look, _shop.Time.GetUtcNow()).ShouldBeTrue();
+        Waits.IsFar(look, _shop.Time.GetUtcNow()).ShouldBeTrue();
         _shop.Time.Advance(look.ReadyAt - look.StartedAt);
-        WaitEnds.IsFar(look, _shop.Time.GetUtcNow()).ShouldBeFalse("its day has come");
+        Waits.IsFar(look, _shop.Time.GetUtcNow()).ShouldBeFalse("its day has come");
         await _shop.Rods(db).EndWait(tag, look.Id);
         await _shop.Rods(db).EndWait(tag, look.Id);
-        Wait next = tag.Waits.Single(w => w.EndedAt is null && WaitEnds.Of(w) == WaitEnd.LookAgain);
+        Wait next = tag.Waits.Single(w => w.EndedAt is null && w.Kind == LagKind.LookAgain);
         (next.ReadyAt - next.StartedAt).ShouldBe(look.ReadyAt - look.StartedAt);
         tag.Status = TagStatus.Left;
         await _shop.Rods(db).EndWait(tag, next.Id);
-        tag.Waits.ShouldNotContain(w => w.EndedAt == null && WaitEnds.Of(w) == WaitEnd.LookAgain, "it has left the shop");
+        tag.Waits.ShouldNotContain(w => w.EndedAt == null && w.Kind == LagKind.LookAgain, "it has left the shop");
     }
 
     [Fact]
@@ -73,9 +73,9 @@ public sealed class WaitTests : IDisposable
         await using FoundlingDb db = _shop.Open();
         Tag tag = (await _shop.Tags(db).Find(number))!;
         await _shop.Rods(db).Aim(tag, AimKind.Work);
-        await _shop.Rods(db).Finish(tag, tag.Steps.First(s => s.Key == "soak"));
-        WaitEnds.Of(tag.Waits.Single()).ShouldBe(WaitEnd.Out);
-        await _shop.Rods(db).Finish(tag, tag.Steps.First(s => s.Key == "soak-lift"));
-        tag.Waits.Single(w => w.Step == "soak").EndedAt.ShouldNotBeNull();
+        await _shop.Rods(db).Finish(tag, tag.Steps.First(s => s.Key == StepKey.Soak));
+        tag.Waits.Single().Kind.ShouldBe(LagKind.OutBy);
+        await _shop.Rods(db).Finish(tag, tag.Steps.First(s => s.Key == StepKey.SoakLift));
+        tag.Waits.Single(w => w.Step == StepKey.Soak).EndedAt.ShouldNotBeNull();
     }
 }

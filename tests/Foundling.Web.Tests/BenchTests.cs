@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core.Tools;
 using System.Net;
 using AngleSharp.Html.Dom;
@@ -15,18 +16,18 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
     {
         await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
         FoundlingDb db = scope.ServiceProvider.GetRequiredService<FoundlingDb>();
+        TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
         int first = db.Tags.Max(t => (int?)t.Number) ?? 0;
         DateTimeOffset now = host.Time.GetUtcNow();
         for (int i = 1; i <= count; i++)
         {
-            db.Tags.Add(new Tag
+            await book.BookIn(new Tag
             {
                 Number = first + i, Kind = KindIds.Chisel, Name = $"Chisel {first + i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now,
                 Aim = AimKind.Work,
-                Steps = [new PlanStep("photos", Core.Rod.Stage.AsFound, $"Photograph {first + i}", 1, 2, 3) { Order = 1 }],
+                Plan = new Plan(AimKind.Work, [new Deed(StepKey.Photos, Stage.AsFound, $"Photograph {first + i}", 1, 2, 3)]),
             });
         }
-        await db.SaveChangesAsync();
         return first + count;
     }
 
@@ -43,7 +44,7 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
             await book.Save(newest);
             foreach ((Tag tag, string what) in new[] { (newest, "in the citric tub"), (done, "oil on the handle") })
             {
-                tag.Waits.Add(new Wait { Id = Guid.NewGuid(), Step = "soak", What = what, StartedAt = host.Time.GetUtcNow(),
+                tag.Waits.Add(new Wait { Id = Guid.NewGuid(), Step = StepKey.Soak, What = what, StartedAt = host.Time.GetUtcNow(),
                     ReadyAt = host.Time.GetUtcNow().AddHours(4) });
                 await book.Save(tag);
             }
@@ -72,19 +73,19 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
         RodDesk rods = scope.ServiceProvider.GetRequiredService<RodDesk>();
         var made = new Tag { Kind = KindIds.Chisel, ArrivedOn = DateOnly.FromDateTime(host.Time.GetUtcNow().Date),
-            Steps = [new PlanStep("soak", Core.Rod.Stage.Derust, "Soak it", 1, 2, 3) { Order = 1, WaitMin = 240 }, new PlanStep("wash", Core.Rod.Stage.Wash,
-            "Wash", 1, 2, 3) { Order = 2 }] };
+            Plan = new Plan(AimKind.Work, [new Deed(StepKey.Soak, Stage.Derust, "Soak it", 1, 2, 3) { Lag = Lag.Bath(240, null, null, StepKey.SoakLift) },
+                new Deed(StepKey.Wash, Stage.Wash, "Wash", 1, 2, 3)]) };
         await book.BookIn(made);
         Tag tag = (await book.Find(made.Number))!;
-        PlanStep soak = tag.Steps.First(s => s.Key == "soak");
+        PlanStep soak = tag.Steps.First(s => s.Key == StepKey.Soak);
         await rods.Finish(tag, soak);
         await rods.Reopen(tag, soak);
         tag.Waits.ShouldAllBe(w => w.EndedAt != null);
         await rods.Finish(tag, soak);
         tag.Waits.Count(w => w.EndedAt is null).ShouldBe(1);
         await book.ReadLog(tag);
-        tag.Log.Select(l => l.Kind).ShouldBe([LogKind.StepDone, LogKind.WaitBegun, LogKind.WaitEnded, LogKind.StepReopened, LogKind.StepDone,
-            LogKind.WaitBegun], ignoreOrder: true);
+        tag.Log.Select(l => l.Kind).ShouldBe([EventKind.Done, EventKind.WaitBegun, EventKind.WaitEnded, EventKind.Reopened, EventKind.Done,
+            EventKind.WaitBegun], ignoreOrder: true);
         (await host.Visit().Page($"/tag/{tag.Number}/log")).Body!.TextContent.ShouldContain("taken up again");
         (await host.Visit().Get("/")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }

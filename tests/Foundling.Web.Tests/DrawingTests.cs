@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Foundling.Core.Origin;
@@ -32,8 +33,9 @@ public sealed partial class DrawingTests
     [Fact]
     public void A_rod_fills_its_length_and_marks_where_the_work_stands()
     {
-        List<PlanStep> steps = [.. Enumerable.Range(0, 5).Select(i => new PlanStep { Key = $"s{i}", Title = $"step {i}", LikelyMin = 10 + i, WaitMin = i == 2
-            ? 600 : null, State = i < 2 ? StepState.Done : StepState.Open })];
+        List<PlanStep> steps = [.. Enumerable.Range(0, 5).Select(i => new PlanStep(
+            new Deed(new DeedId(StepKey.Own, $"{i}"), Stage.Wash, $"step {i}", 10 + i, 10 + i, 10 + i) { Lag = i == 2 ? Lag.Cure(600) : null },
+            i < 2 ? new StepMark { State = StepState.Done } : null, i + 1))];
         var rod = new RodView(steps, 400);
         rod.Pieces.Count.ShouldBe(6);
         rod.Pieces[^1].X.ShouldBeGreaterThan(300);

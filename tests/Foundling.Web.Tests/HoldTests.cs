@@ -27,8 +27,8 @@ public sealed class HoldTests(DemoHost host) : IClassFixture<DemoHost>
     private async Task<List<string>> Notes(int tag)
     {
         await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
-        return await scope.ServiceProvider.GetRequiredService<FoundlingDb>().Set<LogEntry>().Where(e => EF.Property<int>(e, "TagNumber") == tag
-            && e.Kind == LogKind.Note).Select(e => e.Text).ToListAsync();
+        return await scope.ServiceProvider.GetRequiredService<FoundlingDb>().Set<BenchEvent>().Where(e => EF.Property<int>(e, "TagNumber") == tag
+            && e.Kind == EventKind.Note).Select(e => e.Text).ToListAsync();
     }
 
     [Fact]

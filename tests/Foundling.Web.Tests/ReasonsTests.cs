@@ -88,12 +88,12 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
         string tag = await Planned(visitor, "metal-bench-plane");
         IHtmlDocument needs = await visitor.Page($"{tag}/needs");
         var form = (IHtmlFormElement)needs.QuerySelectorAll(".needs form").First(f =>
-            f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light oil");
+            f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light-oil");
         await Follow(visitor, await visitor.Submit(form, needs, new() { ["stock"] = "None" }));
         IHtmlDocument rod = await visitor.Page($"{tag}/rod");
         rod.QuerySelectorAll(".step").First(s => s.TextContent.Contains("Light oil: none in the shop")).ShouldNotBeNull();
         form = (IHtmlFormElement)rod.QuerySelectorAll(".step form[action*='handler=Stock']").First(f =>
-            f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light oil");
+            f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light-oil");
         rod = await Follow(visitor, await visitor.Submit(form, rod, new() { ["stock"] = "OnOrder", ["arrives"] = "2026-12-05" }));
         rod.QuerySelector("main")!.TextContent.ShouldContain("Light oil: on order, expected 5 December");
     }

@@ -127,6 +127,10 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         int other = await BookIn(visitor, "chisel");
         await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{other}/aim"), "form[action$='/aim']", new() { ["aim"] = "Work" }));
         IHtmlDocument rod = await visitor.Page($"/tag/{other}/rod");
+        var photographed = (IHtmlFormElement)rod.QuerySelector("#step-photos form")!;
+        photographed.Action = $"/tag/{other}/rod?handler=Done";
+        await Follow(visitor, await visitor.Submit(photographed, rod, []));
+        rod = await visitor.Page($"/tag/{other}/rod");
         rod.QuerySelectorAll("#step-try-as-found button[name=tried]").Length.ShouldBeGreaterThanOrEqualTo(3);
         var button = (IHtmlButtonElement)rod.QuerySelector("#step-try-as-found button[name=tried][value=Well]")!;
         var form = (IHtmlFormElement)button.Closest("form")!;

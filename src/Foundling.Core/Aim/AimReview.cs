@@ -20,9 +20,9 @@ namespace Foundling.Core.Aim;
 /// <param name="StopAfter">The step after which four fifths of the result are there; null when that is the end.</param>
 /// <param name="StopMinutes">Hands-on minutes up to there, likely.</param>
 public sealed record AimReview(
-    AimKind Aim, IReadOnlyList<PlanStep> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost,
-        double LostShare, IReadOnlyList<PlanStep> Final,
-    double? WorthAfter, PlanStep? BuysMost, double BuysShare, PlanStep? StopAfter, double StopMinutes)
+    AimKind Aim, IReadOnlyList<Deed> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost,
+        double LostShare, IReadOnlyList<Deed> Final,
+    double? WorthAfter, Deed? BuysMost, double BuysShare, Deed? StopAfter, double StopMinutes)
 {
     /// <summary>The aim the book would take for a tool, and why.</summary>
     /// <param name="rarity">How often such a tool turns up; null when not said.</param>
@@ -43,21 +43,21 @@ public sealed record AimReview(
     /// <param name="rarity">How often such a tool turns up.</param>
     public static AimReview Of(PlanQuestion question, double? worthSound, Rarity rarity)
     {
-        IReadOnlyList<PlanStep> steps = Planner.Plan(question);
+        IReadOnlyList<Deed> steps = Planner.Plan(question);
         double share = Surfaces.Lost(steps), total = 0;
-        var buys = new List<(PlanStep Step, double Buys)>();
-        foreach (IGrouping<PlanRule?, PlanStep> byRule in steps.GroupBy(Planner.RuleOf))
+        var buys = new List<(Deed Step, double Buys)>();
+        foreach (IGrouping<PlanRule?, Deed> byRule in steps.GroupBy(Planner.RuleOf))
         {
             // A rule with several steps buys its share once, with the last of them.
             buys.Add((byRule.Last(), byRule.Key?.Buys ?? 0));
         }
         total = buys.Sum(b => b.Buys);
-        (PlanStep Step, double Buys) most = buys.OrderByDescending(b => b.Buys).ThenBy(b => b.Step.LikelyMin).FirstOrDefault();
-        double so = 0, minutes = 0, all = steps.Sum(s => s.LikelyMin);
-        PlanStep? stop = null;
-        foreach (PlanStep step in steps)
+        (Deed Step, double Buys) most = buys.OrderByDescending(b => b.Buys).ThenBy(b => b.Step.Minutes.Likely).FirstOrDefault();
+        double so = 0, minutes = 0, all = steps.Sum(s => s.Minutes.Likely);
+        Deed? stop = null;
+        foreach (Deed step in steps)
         {
-            minutes += step.LikelyMin;
+            minutes += step.Minutes.Likely;
             so += buys.Where(b => b.Step == step).Sum(b => b.Buys);
             if (so >= StopShare * total - Whole.Slack)
             {
@@ -65,7 +65,7 @@ public sealed record AimReview(
                 break;
             }
         }
-        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.WaitMin ?? 0), steps.Sum(Supplies.Cost),
+        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.Lag?.HoldsMin ?? 0), steps.Sum(Supplies.Cost),
             steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
             Surfaces.Named(steps), share, [.. steps.Where(s => !s.Undoable)],
             worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share)).WorthAfter : null, total > 0 ? most.Step : null,
@@ -87,17 +87,17 @@ public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, To
     public static IReadOnlyList<WayReview> Of(Rod.Ways.Choice choice, PlanQuestion question)
     {
         // Their order says nothing here, so the steps are not sorted.
-        List<PlanStep> now = [.. Planner.Steps(question)];
-        string taken = question.Way(choice.Id);
+        List<Deed> now = [.. Planner.Steps(question)];
+        Rod.Ways.WayId taken = question.Way(choice.Id);
         return [.. choice.Ways.Select(way =>
         {
             if (way.Blocked(question) is string blocked)
             {
                 return new WayReview(way, way.Id == taken, blocked, null, 0, 0, null);
             }
-            List<PlanStep> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
-            List<PlanStep> own = [.. with.Where(s => s.Choice == choice.Id)];
-            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.WaitMin ?? 0), own.Sum(Supplies.Cost),
+            List<Deed> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
+            List<Deed> own = [.. with.Where(s => s.Choice == choice.Id)];
+            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.Lag?.HoldsMin ?? 0), own.Sum(Supplies.Cost),
                 way.Id == taken ? null : PlanDiff.Of(now, with));
         })];
     }

@@ -38,14 +38,14 @@ public static class Surfaces
     };
 
     /// <summary>Share of the original surface that a plan costs, 0 to 1; what is lost twice counts once.</summary>
-    public static double Lost(IEnumerable<Tags.PlanStep> steps, Assumptions? assumptions = null)
+    public static double Lost(IEnumerable<Rod.Deed> steps, Assumptions? assumptions = null)
     {
         Assumptions a = assumptions ?? Assumptions.Standard;
         return Math.Min(1, Named(steps).Sum(s => Share(s, a)));
     }
 
     /// <summary>The original surfaces a plan costs, each once; who loses the patina does not lose some of it too.</summary>
-    public static IReadOnlyList<string> Named(IEnumerable<Tags.PlanStep> steps)
+    public static IReadOnlyList<string> Named(IEnumerable<Rod.Deed> steps)
     {
         List<string> lost = [.. steps.Select(s => s.SurfaceLost).Where(s => s.Length > 0).Distinct()];
         return lost.Contains(Patina) ? [.. lost.Where(s => s != SomePatina)] : lost;

@@ -137,7 +137,7 @@ public static class GaugeCatalogue
             PropertyNamingPolicy = policy,
             RespectRequiredConstructorParameters = true,
             RespectNullableAnnotations = true,
-            Converters = { new JsonStringEnumConverter(policy, allowIntegerValues: false) },
+            Converters = { new Keys.KeyJson(), new JsonStringEnumConverter(policy, allowIntegerValues: false) },
         };
         options.MakeReadOnly(populateMissingResolver: true);
         return options;

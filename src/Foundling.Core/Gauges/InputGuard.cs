@@ -86,6 +86,9 @@ public static class InputGuard
                 case string text:
                     Text(text, name);
                     break;
+                case Keys.IKey key:
+                    Text(key.ToString(), name);
+                    break;
                 case double number:
                     Number(number, name);
                     break;
@@ -96,7 +99,7 @@ public static class InputGuard
                     Many(map.Count, name);
                     foreach (DictionaryEntry entry in map)
                     {
-                        Text(entry.Key as string ?? "", name);
+                        Text(entry.Key.ToString() ?? "", name);
                         Visit(entry.Value ?? throw Missing(name), name);
                     }
                     break;

@@ -33,27 +33,27 @@ public static class StepGauges
         PartId edge = tool.Edges.FirstOrDefault()?.Id ?? PartId.None;
         double thickness = tag.Measured(edge, "thickness")?.Value ?? UsualIronMm, width = tag.IronWidthMm ?? 50, bed = Bed(tool);
         bool up = tool.Id == KindIds.BlockPlane;
-        return step.Key.Split('/')[0] switch
+        return step.Key.Step switch
         {
-            "soak" => Soaking(step, tag, temperatureC, humidityPercent),
-            "edge-hone" or "final-hone" when tool.Edge == EdgeForm.TwoBevels =>
+            StepKey.Soak => Soaking(step, tag, temperatureC, humidityPercent),
+            StepKey.EdgeHone or StepKey.FinalHone when tool.Edge == EdgeForm.TwoBevels =>
                 [Make("edges", "knife_angle", "The angle behind the edge", ("thickness_mm", thickness), ("distance_behind_edge_mm", 6))],
-            "edge-hone" when tool.Family == Family.Plane => [Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed),
+            StepKey.EdgeHone when tool.Family == Family.Plane => [Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed),
                 ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("bevel_up", up)), Make("edges", "secondary_bevel",
                 "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg", UsualSecondaryDeg), ("thickness_mm", thickness),
                 ("honings", 10)), .. Camber(tag, width, bed)],
-            "edge-hone" => [Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg",
+            StepKey.EdgeHone => [Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", UsualBevelDeg), ("secondary_bevel_deg",
                 UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10))],
-            "edge-grind" when tool.Edge != EdgeForm.TwoBevels => [.. tag.Measured(edge, "out_of_square")?.Value is double out_
+            StepKey.EdgeGrind when tool.Edge != EdgeForm.TwoBevels => [.. tag.Measured(edge, "out_of_square")?.Value is double out_
                 ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", out_))]
                 : Array.Empty<StepGauge>(), Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
                 ("bevel_face_mm", Math.Round(thickness / Math.Sin(UsualBevelDeg * Math.PI / 180), 1)))],
-            "edge-save" => Reserve(tag, edge),
-            "set-mouth" => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value
+            StepKey.EdgeSave => Reserve(tag, edge),
+            StepKey.SetMouth => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value
                 ?? UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", up))],
-            "jaw-dress" or "set-stops" => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm",
+            StepKey.JawDress or StepKey.SetStops => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm",
                 Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.2)), ("pivot_to_stop_mm", Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.07)))],
-            "sole-wood" or "mouth-check" when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
+            StepKey.SoleWood or StepKey.MouthCheck when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
                 ("stick_difference_mm", tag.Measured(PartIds.Body, "wind")?.Value ?? 0.5), ("stick_length_mm", UsualStickMm), ("body_width_mm", tag.SoleWidthMm
                 ?? 60), ("bed_deg", bed), ("wear_deg", WearDeg), ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value ?? UsualMouthMm))],
             _ => [],
@@ -65,7 +65,7 @@ public static class StepGauges
 
     private static IEnumerable<StepGauge> Camber(Tag tag, double width, double bed)
     {
-        if (Choices.Read(tag.Ways).GetValueOrDefault("corners") == "cambered" || tag.Purpose == Soles.SolePurpose.Jack)
+        if (Choices.Read(tag.Ways).GetValueOrDefault(ChoiceId.Corners, WayId.Eased) == WayId.Cambered || tag.Purpose == Soles.SolePurpose.Jack)
         {
             yield return Make("edges", "camber", "How deep the camber is", ("width_mm", width), ("shaving_mm", 0.3), ("bed_deg", bed));
         }
@@ -73,9 +73,7 @@ public static class StepGauges
 
     private static List<StepGauge> Soaking(PlanStep step, Tag tag, double temperatureC, double humidityPercent)
     {
-        string bath = step.Materials.Any(m => m.StartsWith("citric", StringComparison.Ordinal)) ? "citric" : step.Materials.Any(m =>
-            m.StartsWith("vinegar", StringComparison.Ordinal)) ? "acetic" : step.Materials.Any(m => m.StartsWith("washing soda", StringComparison.Ordinal))
-            ? "electrolysis" : "chelating";
+        string bath = SnakeCase.Of((step.Deed.Bath ?? BathKind.Chelating).ToString());
         string rust = SnakeCase.Of(PlanQuestion.LevelOf(tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => f.Severity).DefaultIfEmpty(0).Max())
             .ToString());
         var values = new List<(string, object)> { ("bath", bath), ("rust", rust), ("temperature_c", temperatureC), ("relative_humidity_percent",
@@ -84,7 +82,7 @@ public static class StepGauges
         {
             values.Add(("percent", 5));
         }
-        if (step.OutByMin is double by)
+        if (step.Deed.Lag?.MostMin is double by)
         {
             values.Add(("out_by_hours", Math.Round(by / 60, 2)));
         }

@@ -4,6 +4,13 @@ using System.Text.Json.Serialization;
 
 namespace Foundling.Core.Keys;
 
+/// <summary>A key: what it stands for is elsewhere, and its text is all there is to it.</summary>
+public interface IKey
+{
+    /// <summary>The key as it is written.</summary>
+    string ToString();
+}
+
 /// <summary>
 /// The key of something that is listed elsewhere: a part, a kind, a supply. It is no text: a key of one thing cannot stand
 /// where a key of another is wanted, and a rule names it by its constant. Text becomes a key only by <see cref="Of"/>, where
@@ -13,7 +20,7 @@ namespace Foundling.Core.Keys;
 /// <param name="text">The key as it is written.</param>
 [JsonConverter(typeof(IdJson))]
 [SuppressMessage("Design", "CA1000", Justification = "Called by the names PartId, KindId and SupplyId, which say what they are keys of.")]
-public readonly struct Id<T>(string? text) : IEquatable<Id<T>>, IComparable<Id<T>>, IParsable<Id<T>>
+public readonly struct Id<T>(string? text) : IKey, IEquatable<Id<T>>, IComparable<Id<T>>, IParsable<Id<T>>
 {
     private readonly string? _text = text;
 

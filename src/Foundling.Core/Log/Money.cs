@@ -11,7 +11,7 @@ public sealed record Money(decimal? Paid, decimal Spent, decimal? Sold)
     /// <summary>The money of a tag.</summary>
     /// <param name="tag">The tag.</param>
     /// <param name="spent">Log entries of what was spent.</param>
-    public static Money Of(Tag tag, IEnumerable<LogEntry> spent) => new(tag.Price, spent.Where(e => e.Kind == LogKind.Spent).Sum(e => e.Amount ?? 0),
+    public static Money Of(Tag tag, IEnumerable<BenchEvent> spent) => new(tag.Price, spent.Where(e => e.Kind == EventKind.Spent).Sum(e => e.Amount ?? 0),
         tag.SoldFor);
 
     /// <summary>Everything that went into it.</summary>

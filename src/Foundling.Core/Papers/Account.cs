@@ -29,13 +29,13 @@ public sealed record Account(IReadOnlyList<PlanStep> Done, IReadOnlyList<PlanSte
 
     private static IEnumerable<string> Taken(List<PlanStep> done, PlanQuestion question, Tag tag)
     {
-        List<IGrouping<string, PlanStep>> chosen = [.. done.Where(s => s.Choice.Length > 0).GroupBy(s => s.Choice)];
+        List<IGrouping<ChoiceId?, PlanStep>> chosen = [.. done.Where(s => s.Choice is not null).GroupBy(s => s.Choice)];
         if (chosen.Count == 0)
         {
             yield break;
         }
         // A choice may have been changed after its steps were done: a way is named only while it would still ask for them.
-        HashSet<(string, string)> today = [.. Planner.Plan(question).Select(s => (s.Choice, s.Key))];
+        HashSet<(ChoiceId?, DeedId)> today = [.. Planner.Plan(question).Select(s => (s.Choice, s.Id))];
         foreach (Choice choice in Choices.All)
         {
             if (chosen.Find(g => g.Key == choice.Id) is { } steps && steps.All(s => today.Contains((s.Choice, s.Key))))

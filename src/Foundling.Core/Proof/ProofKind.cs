@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tools;
 
@@ -9,7 +10,7 @@ namespace Foundling.Core.Proof;
 /// <param name="How">How the reading is taken.</param>
 /// <param name="On">What belongs to the reading: wood, figure, size.</param>
 /// <param name="Kit">What it takes.</param>
-public abstract record ProofKind(string Id, string Name, string How, string On, IReadOnlyList<string> Kit);
+public abstract record ProofKind(string Id, string Name, string How, string On, IReadOnlyList<SupplyId> Kit);
 
 /// <summary>A proof by repeated readings of a length against a target.</summary>
 /// <param name="Measures">What is read, in words.</param>
@@ -17,21 +18,21 @@ public abstract record ProofKind(string Id, string Name, string How, string On, 
 /// <param name="TargetMm">Target, mm; assumed, and may be changed.</param>
 /// <param name="StepMm">Least step of the usual instrument, mm.</param>
 /// <inheritdoc cref="ProofKind"/>
-public sealed record MeasuredProof(string Id, string Name, string How, string On, IReadOnlyList<string> Kit, string Measures, Direction Direction,
+public sealed record MeasuredProof(string Id, string Name, string How, string On, IReadOnlyList<SupplyId> Kit, string Measures, Direction Direction,
     double TargetMm, double StepMm)
     : ProofKind(Id, Name, How, On, Kit);
 
 /// <summary>A proof by what one sees, on a scale of words from good to bad; only the first is a proof.</summary>
 /// <param name="Degrees">What one would see, the good end first.</param>
 /// <inheritdoc cref="ProofKind"/>
-public sealed record SeenProof(string Id, string Name, string How, string On, IReadOnlyList<string> Kit, IReadOnlyList<string> Degrees) : ProofKind(Id, Name,
+public sealed record SeenProof(string Id, string Name, string How, string On, IReadOnlyList<SupplyId> Kit, IReadOnlyList<string> Degrees) : ProofKind(Id, Name,
     How, On, Kit);
 
 /// <summary>The proofs of each kind of tool; the first is the one its papers are known by.</summary>
 public static class Proofs
 {
-    private const string Softwood = "scrap of softwood", Hardwood = "scrap of hardwood", Caliper = "caliper", Square = "try square",
-        Feelers = "straightedge and feelers";
+    private static readonly SupplyId Softwood = SupplyIds.ScrapOfSoftwood, Hardwood = SupplyIds.ScrapOfHardwood, Caliper = SupplyIds.Caliper,
+        Square = SupplyIds.TrySquare, Feelers = SupplyIds.StraightedgeAndFeelers;
 
     private static SeenProof Edge { get; } = new("edge", "The edge", "Look along it under a lamp, then draw it through hanging paper.", "", [],
         ["no light from it, paper falls in two", "a glint here and there, paper snags", "it shines along its length, paper tears"]);
@@ -94,52 +95,52 @@ public static class Proofs
             ],
             var k when k.Is(KindIds.Chisel) => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
                 "white lines where it is nicked", "it crushes the fibres"]), Edge],
-            var k when k.Is(KindIds.Drawknife) => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", ["green wood"],
+            var k when k.Is(KindIds.Drawknife) => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", [SupplyIds.GreenWood],
                 ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"]), Edge],
             var k when k.Is(KindIds.Axe, KindIds.HewingHatchet, KindIds.MetalHatchet) =>
             [
                 new SeenProof("notch", tool.Id == KindIds.HewingHatchet ? "A hewn face" : "A notch", tool.Id == KindIds.HewingHatchet
-                    ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", ["green wood"],
+                    ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", [SupplyIds.GreenWood],
                     ["chips fly clean", "it sticks or glances", "the edge turns or chips"]),
                 Edge,
                 new SeenProof("head", tool.Part(PartIds.Haft) is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.",
-                    "", ["green wood"], ["tight, no gap", "a thread of a gap", "it has moved"]),
+                    "", [SupplyIds.GreenWood], ["tight, no gap", "a thread of a gap", "it has moved"]),
             ],
             var k when k.Is(KindIds.AdjustableWrench) =>
             [
                 new MeasuredProof("play", "Play of the jaw", "Close it on a nut and rock the sliding jaw; feeler between jaw and slide, three times.",
-                    "size of the nut", ["a nut of known size", Feelers], "Play", Direction.AtMost, a.JawPlayMm, 0.05),
-                new SeenProof("nut", "A nut turned", "Tighten and slacken a clean nut.", "size of the nut", ["a nut of known size"],
+                    "size of the nut", [SupplyIds.NutOfKnownSize, Feelers], "Play", Direction.AtMost, a.JawPlayMm, 0.05),
+                new SeenProof("nut", "A nut turned", "Tighten and slacken a clean nut.", "size of the nut", [SupplyIds.NutOfKnownSize],
                     ["no slip, no mark on the flats", "it marks the flats", "it slips"]),
             ],
             var k when k.Is(KindIds.HandDrill) =>
             [
-                new SeenProof("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, "drill bits"],
+                new SeenProof("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, SupplyIds.DrillBits],
                     ["round and in place", "ragged, or off its mark", "the bit slips"]),
-                new SeenProof("hole-steel", "A hole in mild steel", "Centre punched, with oil.", "thickness, size of the bit", ["scrap of mild steel",
-                    "drill bits"], ["round and in place", "off its mark, or oval", "the bit slips or will not cut"]),
+                new SeenProof("hole-steel", "A hole in mild steel", "Centre punched, with oil.", "thickness, size of the bit", [SupplyIds.ScrapOfMildSteel,
+                    SupplyIds.DrillBits], ["round and in place", "off its mark, or oval", "the bit slips or will not cut"]),
                 new MeasuredProof("runout", "Run-out of a straight bit",
                     "A straight rod in the chuck; turn it slowly past a mark, three times, chucked anew each time.", "size of the rod",
-                    ["drill bits", Feelers], "Run-out", Direction.AtMost, a.RunOutMm, 0.05),
+                    [SupplyIds.DrillBits, Feelers], "Run-out", Direction.AtMost, a.RunOutMm, 0.05),
             ],
             var k when k.Is(KindIds.Brace) =>
             [
                 new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
-                    [Softwood, "auger bit"], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
-                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "", [Softwood, "auger bit"],
+                    [Softwood, SupplyIds.AugerBit], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
+                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "", [Softwood, SupplyIds.AugerBit],
                     ["holds both ways, and locked", "skips now and then", "does not hold"]),
             ],
             var k when k.Is(KindIds.BoltCutter) =>
             [
                 new SeenProof("bolt", "A soft bolt", "A soft bolt well under its rating; goggles, and the piece held.", "size and kind of the bolt",
-                    ["a soft bolt"], ["cut through, no mark on the jaws", "cut through, a mark left", "not through"]),
+                    [SupplyIds.SoftBolt], ["cut through, no mark on the jaws", "cut through, a mark left", "not through"]),
                 new MeasuredProof("gap", "Gap of the closed jaws", "Feeler between the edges, closed by hand, at both ends and the middle.", "", [Feelers],
                     "Gap", Direction.AtMost, a.JawGapMm, 0.05),
             ],
             _ =>
             [
                 new SeenProof("twig", "A green twig, then a dry one", "As thick as a pencil; then slip paper along the whole edge.", "size, green or dry",
-                    ["green wood"], ["clean through, paper too", "crushed on one side", "it folds the twig over"]),
+                    [SupplyIds.GreenWood], ["clean through, paper too", "crushed on one side", "it folds the twig over"]),
                 new SeenProof("spring", "The spring", "Close it, let go, ten times.", "", [], ["opens by itself each time", "sticks now and then",
                     "stays closed"]),
             ],

@@ -16,14 +16,14 @@ namespace Foundling.Core.Rod;
 /// <param name="Baths">Bath compatibility.</param>
 public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Finding> Findings, BathTable Baths)
 {
-    private static readonly Dictionary<string, string> None = [];
+    private static readonly Dictionary<ChoiceId, WayId> None = [];
 
     /// <summary>Answers worked out once for a question; a changed question is another object and has its own.</summary>
     private static readonly ConditionalWeakTable<PlanQuestion, Answers> Known = new();
 
     private sealed class Answers
     {
-        public ConcurrentDictionary<string, string> Ways { get; } = new();
+        public ConcurrentDictionary<ChoiceId, WayId> Ways { get; } = new();
 
         public IReadOnlyList<PartDef>? Rusty { get; set; }
 
@@ -33,13 +33,13 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     private Answers Answered => Known.GetValue(this, _ => new Answers());
 
     /// <summary>Ways chosen for this tool, by choice.</summary>
-    public IReadOnlyDictionary<string, string> TagWays { get; init; } = None;
+    public IReadOnlyDictionary<ChoiceId, WayId> TagWays { get; init; } = None;
 
     /// <summary>Ways the shop prefers, by choice.</summary>
-    public IReadOnlyDictionary<string, string> ShopWays { get; init; } = None;
+    public IReadOnlyDictionary<ChoiceId, WayId> ShopWays { get; init; } = None;
 
     /// <summary>Kit the shop says it has not got.</summary>
-    public IReadOnlySet<string> Lacking { get; init; } = new HashSet<string>();
+    public IReadOnlySet<SupplyId> Lacking { get; init; } = new HashSet<SupplyId>();
 
     /// <summary>Shop temperature, °C.</summary>
     public double TemperatureC { get; init; } = 20;
@@ -104,10 +104,10 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
 
     /// <summary>The way taken for a choice: the one chosen for this tool, else the shop's, else the one the book advises; one that is closed gives way to the next open one.</summary>
-    public string Way(string choice) => Answered.Ways.GetOrAdd(choice, c => Choices.Find(c).Take(this).Id);
+    public WayId Way(ChoiceId choice) => Answered.Ways.GetOrAdd(choice, c => Choices.Find(c).Take(this).Id);
 
     /// <summary>The same question with another way chosen for this tool.</summary>
-    public PlanQuestion With(string choice, string way) => this with { TagWays = new Dictionary<string, string>(TagWays) { [choice] = way } };
+    public PlanQuestion With(ChoiceId choice, WayId way) => this with { TagWays = new Dictionary<ChoiceId, WayId>(TagWays) { [choice] = way } };
 
     /// <summary>Ferrous parts with rust that pays for more than a wipe.</summary>
     public IReadOnlyList<PartDef> Rusty => Answered.Rusty ??= [.. With(FindingKind.Rust, 2).Where(p => p.Ferrous)];
@@ -156,11 +156,13 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public bool Heavy => Tool.HasMetalSole && (LengthMm ?? Tool.NominalLengthMm) > HeavyFromMm;
 
     /// <summary>Keys of the cautions that go with handling the whole tool: its springs, its edge or teeth, its weight.</summary>
-    public string Handling(bool heavy = false) => string.Join(" ", new[]
-    {
-        Present.Any(p => p.Joint == Joint.Sprung) ? Cautions.Spring : "", Edges.Any() ? Cautions.BareEdge : "", Tool.Family == Family.Saw ? Cautions.Teeth
-            : "", heavy && Heavy ? Cautions.Heavy : "",
-    }.Where(c => c.Length > 0));
+    public IReadOnlyList<CautionId> Handling(bool heavy = false) =>
+    [
+        .. Present.Any(p => p.Joint == Joint.Sprung) ? [CautionId.Spring] : Array.Empty<CautionId>(),
+        .. Edges.Any() ? [CautionId.BareEdge] : Array.Empty<CautionId>(),
+        .. Tool.Family == Family.Saw ? [CautionId.Teeth] : Array.Empty<CautionId>(),
+        .. heavy && Heavy ? [CautionId.Heavy] : Array.Empty<CautionId>(),
+    ];
 
     /// <summary>Part names in a sentence.</summary>
     public static string Names(IEnumerable<PartDef> parts)

@@ -15,11 +15,11 @@ public sealed record Cond(string Words, Func<PlanQuestion, bool> Holds);
 /// <param name="Steps">The steps it gives.</param>
 /// <param name="Choice">The choice of ways it belongs to; null when no way changes it.</param>
 /// <param name="Buys">How much of the result it buys, beside the other rules of the plan; 0 for what is only needed on the way.</param>
-public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<PlanStep>> Steps, string? Choice = null,
+public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<Deed>> Steps, Ways.ChoiceId? Choice = null,
     double Buys = 0)
 {
     /// <summary>A rule that gives one step.</summary>
-    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, PlanStep> step, string? choice = null, double buys = 0) =>
+    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, Deed> step, Ways.ChoiceId? choice = null, double buys = 0) =>
         new(name, why, when, q => [step(q)], choice, buys);
 
     /// <summary>The first condition that does not hold; null when the rule applies.</summary>
@@ -37,24 +37,12 @@ public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When,
 }
 
 /// <summary>A rule of order between steps.</summary>
-/// <param name="Before">Key of the earlier step; a trailing star stands for any ending.</param>
-/// <param name="After">Key of the later step.</param>
+/// <param name="Before">The earlier steps.</param>
+/// <param name="After">The later steps.</param>
 /// <param name="Why">Why this order.</param>
 /// <param name="When">When it holds; null for always.</param>
 /// <param name="Soft">Practitioners differ on it: going against it is a warning, not an error.</param>
-public sealed record OrderRule(string Before, string After, string Why, Cond? When = null, bool Soft = false)
-{
-    /// <summary>True when a key matches a pattern. A piece of a split step follows the rules of the whole.</summary>
-    public static bool Matches(string pattern, string key)
-    {
-        ReadOnlySpan<char> whole = key;
-        if (whole.IndexOf('/') is int cut and > 0)
-        {
-            whole = whole[..cut];
-        }
-        return pattern.EndsWith('*') ? whole.StartsWith(pattern.AsSpan(0, pattern.Length - 1), StringComparison.Ordinal) : whole.SequenceEqual(pattern);
-    }
-}
+public sealed record OrderRule(StepSet Before, StepSet After, string Why, Cond? When = null, bool Soft = false);
 
 /// <summary>The conditions rules are written in.</summary>
 internal static class When
@@ -85,7 +73,7 @@ internal static class When
         return new($"{FindingScales.Name(kind, named)}, \"{FindingScales.Sight(kind, degree, named)}\" or worse{on}", q => q.Worst(kind, parts) >= degree);
     }
 
-    public static Cond Chosen(string choice, params string[] ways) =>
+    public static Cond Chosen(Ways.ChoiceId choice, params Ways.WayId[] ways) =>
         new($"{Ways.Choices.Find(choice).Question}: {string.Join(" or ", ways.Select(w => Ways.Choices.Find(choice).Find(w).Name))}", q =>
             ways.Contains(q.Way(choice)));
 

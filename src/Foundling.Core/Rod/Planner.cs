@@ -9,12 +9,12 @@ namespace Foundling.Core.Rod;
 /// <param name="Rule">The rule.</param>
 /// <param name="Steps">Keys of the steps it gave; empty when it gave none.</param>
 /// <param name="Blocker">What did not hold, in words; null when it gave steps.</param>
-public sealed record RuleTrace(PlanRule Rule, IReadOnlyList<string> Steps, string? Blocker);
+public sealed record RuleTrace(PlanRule Rule, IReadOnlyList<DeedId> Steps, string? Blocker);
 
 /// <summary>Builds a rod: rules give the steps, order rules give the sequence.</summary>
 public static class Planner
 {
-    private static readonly ConcurrentDictionary<(string, string), OrderRule[]> Pairs = new();
+    private static readonly ConcurrentDictionary<(StepKey, StepKey), OrderRule[]> Pairs = new();
 
     /// <summary>Rooms of the rule book, in the order of the work.</summary>
     public static IReadOnlyList<(string Name, IReadOnlyList<PlanRule> Rules)> Rooms { get; } =
@@ -32,23 +32,21 @@ public static class Planner
     private static readonly Dictionary<string, PlanRule> ByName = Rules.ToDictionary(r => r.Name);
 
     /// <summary>The rule of a name, or null: steps a person added have none.</summary>
-    public static PlanRule? RuleOf(PlanStep step) => ByName.GetValueOrDefault(step.Rule);
+    public static PlanRule? RuleOf(Deed deed) => ByName.GetValueOrDefault(deed.Rule);
 
     /// <summary>The plan for a tool, in order.</summary>
     /// <exception cref="InvalidOperationException">The order rules form a circle: a programming error.</exception>
-    public static IReadOnlyList<PlanStep> Plan(PlanQuestion question) => Sequence.Sort([.. Steps(question)], question);
+    public static IReadOnlyList<Deed> Plan(PlanQuestion question) => Bind(Sequence.Sort([.. Steps(question)], question), question);
 
     /// <summary>The steps the rules give, not yet in order.</summary>
-    internal static IEnumerable<PlanStep> Steps(PlanQuestion question)
+    internal static IEnumerable<Deed> Steps(PlanQuestion question)
     {
         foreach (PlanRule rule in Rules.Where(r => r.Blocker(question) is null))
         {
-            foreach (PlanStep step in rule.Steps(question))
+            foreach (Deed deed in rule.Steps(question))
             {
-                (step.Rule, step.Choice) = (rule.Name, rule.Choice ?? "");
-                step.Caution = Supplies.Cautioned(step);
-                step.Minutes.Ordered();
-                yield return step;
+                deed.Minutes.Ordered();
+                yield return deed with { Rule = rule.Name, Choice = rule.Choice, Cautions = Supplies.Cautioned(deed) };
             }
         }
     }
@@ -57,17 +55,17 @@ public static class Planner
     public static IReadOnlyList<RuleTrace> Trace(PlanQuestion question) => [.. Rules.Select(rule =>
     {
         Cond? blocker = rule.Blocker(question);
-        return new RuleTrace(rule, blocker is null ? [.. rule.Steps(question).Select(s => s.Key)] : [], blocker?.Words);
+        return new RuleTrace(rule, blocker is null ? [.. rule.Steps(question).Select(s => s.Id)] : [], blocker?.Words);
     })];
 
     /// <summary>Order rules that hold between two steps of a plan.</summary>
-    public static IEnumerable<OrderRule> Between(string before, string after, PlanQuestion question) =>
-        Speaking(before, after) is { Length: > 0 } rules ? rules.Where(r => r.When is null || r.When.Holds(question)) : [];
+    public static IEnumerable<OrderRule> Between(DeedId before, DeedId after, PlanQuestion question) =>
+        Speaking(before.Step, after.Step) is { Length: > 0 } rules ? rules.Where(r => r.When is null || r.When.Holds(question)) : [];
 
     /// <summary>True when some order rule, a soft one among them, wants one step before another.</summary>
-    internal static bool Bound(string before, string after, PlanQuestion question)
+    internal static bool Bound(DeedId before, DeedId after, PlanQuestion question)
     {
-        foreach (OrderRule rule in Speaking(before, after))
+        foreach (OrderRule rule in Speaking(before.Step, after.Step))
         {
             if (rule.When is null || rule.When.Holds(question))
             {
@@ -77,9 +75,26 @@ public static class Planner
         return false;
     }
 
-    private static OrderRule[] Speaking(string before, string after) =>
-        Pairs.GetOrAdd((before, after), static pair => [.. OrderRules.All.Where(r => OrderRule.Matches(r.Before, pair.Item1) && OrderRule.Matches(r.After,
-            pair.Item2))]);
+    private static OrderRule[] Speaking(StepKey before, StepKey after) =>
+        Pairs.GetOrAdd((before, after), static pair => [.. OrderRules.All.Where(r => r.Before.Has(pair.Item1) && r.After.Has(pair.Item2))]);
+
+    /// <summary>Writes into each deed which of the plan it must come after, and what must have passed since.</summary>
+    /// <param name="deeds">The deeds in their order.</param>
+    /// <param name="question">What the plan is made from; without it only rules that always hold are bound.</param>
+    public static IReadOnlyList<Deed> Bind(IReadOnlyList<Deed> deeds, PlanQuestion? question) =>
+        [.. deeds.Select(deed => deed with
+        {
+            After = [.. deeds.TakeWhile(early => early.Id != deed.Id).Select(early => Bond(early, deed, question)).OfType<Follows>()],
+        })];
+
+    private static Follows? Bond(Deed early, Deed late, PlanQuestion? question)
+    {
+        // A piece split off comes behind the piece before it; the wait of a whole is that of its last piece.
+        string? why = early.Id.Whole == late.Id.Whole ? "the first piece comes first"
+            : early.Block is not null && early.Block == late.Block ? "they are done in one go, in this order"
+            : Speaking(early.Id.Step, late.Id.Step).FirstOrDefault(r => !r.Soft && (r.When is null || (question is not null && r.When.Holds(question))))?.Why;
+        return why is null ? null : new Follows(early.Id, why, early.Lag is { Kind: not LagKind.LookAgain } ? early.Lag : null);
+    }
 
     /// <summary>Total hands-on time of the steps still open.</summary>
     public static TotalsResult Remaining(IEnumerable<PlanStep> steps) => Totals.Of(steps.Where(s => s.State == StepState.Open).Select(s => s.Minutes));

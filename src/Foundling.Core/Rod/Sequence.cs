@@ -1,5 +1,3 @@
-using Foundling.Core.Tags;
-
 namespace Foundling.Core.Rod;
 
 /// <summary>Puts the steps of a plan in order, with a person's own order kept as far as the hard rules allow.</summary>
@@ -7,9 +5,9 @@ internal static class Sequence
 {
     /// <summary>Orders steps: rules first, then stage, then fewest tool changes; steps of an unbroken block stay together.</summary>
     /// <exception cref="InvalidOperationException">The order rules form a circle: a programming error.</exception>
-    public static List<PlanStep> Sort(List<PlanStep> steps, PlanQuestion question)
+    public static List<Deed> Sort(List<Deed> steps, PlanQuestion question)
     {
-        List<List<PlanStep>> groups = [.. steps.GroupBy(Unit).Select(g => g.ToList())];
+        List<List<Deed>> groups = [.. steps.GroupBy(Unit).Select(g => g.ToList())];
         int count = groups.Count;
         var after = new List<int>[count];
         int[] waiting = new int[count];
@@ -28,9 +26,9 @@ internal static class Sequence
                 }
             }
         }
-        var sorted = new List<PlanStep>(steps.Count);
+        var sorted = new List<Deed>(steps.Count);
         var open = new HashSet<int>(Enumerable.Range(0, count));
-        string lastKit = "";
+        Need? lastKit = null;
         while (open.Count > 0)
         {
             int next = -1;
@@ -43,7 +41,7 @@ internal static class Sequence
             }
             if (next < 0)
             {
-                throw new InvalidOperationException($"The order rules form a circle among: {string.Join(", ", open.Select(g => groups[g][0].Key))}.");
+                throw new InvalidOperationException($"The order rules form a circle among: {string.Join(", ", open.Select(g => groups[g][0].Id))}.");
             }
             open.Remove(next);
             foreach (int late in after[next])
@@ -51,9 +49,8 @@ internal static class Sequence
                 waiting[late]--;
             }
             sorted.AddRange(groups[next]);
-            lastKit = groups[next][^1].Materials.FirstOrDefault() ?? lastKit;
+            lastKit = Kit(groups[next][^1]) ?? lastKit;
         }
-        Number(sorted);
         return sorted;
 
         int Compare(int a, int b)
@@ -62,34 +59,27 @@ internal static class Sequence
             return stage != 0 ? stage : (Changes(a), a).CompareTo((Changes(b), b));
         }
 
-        int Changes(int g) => groups[g][0].Materials.FirstOrDefault() == lastKit ? 0 : 1;
+        int Changes(int g) => Kit(groups[g][0]) == lastKit ? 0 : 1;
+
+        static Need? Kit(Deed deed) => deed.Needs.Count > 0 ? deed.Needs[0] : null;
     }
 
     /// <summary>What moves as one: an unbroken block, or a step alone.</summary>
-    public static string Unit(PlanStep step) => step.Block is string block ? "block " + block : "step " + step.Key;
+    public static (Block?, DeedId) Unit(Deed deed) => deed.Block is Block block ? (block, default) : (null, deed.Id);
 
     /// <summary>True when a rule, soft ones among them, wants one group before another.</summary>
-    private static bool Bound(List<PlanStep> early, List<PlanStep> late, PlanQuestion question)
+    private static bool Bound(List<Deed> early, List<Deed> late, PlanQuestion question)
     {
-        foreach (PlanStep e in early)
+        foreach (Deed e in early)
         {
-            foreach (PlanStep l in late)
+            foreach (Deed l in late)
             {
-                if (Planner.Bound(e.Key, l.Key, question))
+                if (Planner.Bound(e.Id, l.Id, question))
                 {
                     return true;
                 }
             }
         }
         return false;
-    }
-
-    /// <summary>Gives steps their places.</summary>
-    public static void Number(List<PlanStep> steps)
-    {
-        for (int i = 0; i < steps.Count; i++)
-        {
-            steps[i].Order = i + 1;
-        }
     }
 }

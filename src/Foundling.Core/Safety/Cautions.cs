@@ -4,155 +4,73 @@ namespace Foundling.Core.Safety;
 /// <param name="Id">Key.</param>
 /// <param name="About">What it is about.</param>
 /// <param name="Text">Two short sentences.</param>
-public sealed record Caution(string Id, string About, string Text);
+public sealed record Caution(CautionId Id, string About, string Text);
 
 /// <summary>
-/// Cautions in two short sentences, shown at the step where the hurt would happen. A step names them by their keys; several
-/// keys are parted by spaces.
+/// Cautions in two short sentences, shown at the step where the hurt would happen. A deed names them by their keys.
 /// </summary>
 public static class Cautions
 {
-    /// <summary>A bare, sharp edge.</summary>
-    public const string BareEdge = "bare-edge";
-
-    /// <summary>Acid baths.</summary>
-    public const string Acid = "acid";
-
-    /// <summary>Neutral chelating baths.</summary>
-    public const string Bath = "bath";
-
-    /// <summary>Solvents for grease.</summary>
-    public const string Solvent = "solvent";
-
-    /// <summary>Rags with drying oil.</summary>
-    public const string OilyRags = "oily-rags";
-
-    /// <summary>Stuck screws.</summary>
-    public const string StuckScrew = "stuck-screw";
-
-    /// <summary>Lapping.</summary>
-    public const string Slurry = "slurry";
-
-    /// <summary>Bench grinder.</summary>
-    public const string Grinder = "grinder";
-
-    /// <summary>Old paint.</summary>
-    public const string OldPaint = "old-paint";
-
-    /// <summary>Spraying.</summary>
-    public const string Spray = "spray";
-
-    /// <summary>Baking.</summary>
-    public const string Oven = "oven";
-
-    /// <summary>Wood dust.</summary>
-    public const string WoodDust = "wood-dust";
-
-    /// <summary>Springs.</summary>
-    public const string Spring = "spring";
-
-    /// <summary>Brass polishing.</summary>
-    public const string Polish = "polish";
-
-    /// <summary>Wire brushing.</summary>
-    public const string Wire = "wire";
-
-    /// <summary>Torch and heat on stuck parts.</summary>
-    public const string Torch = "torch";
-
-    /// <summary>Chlorinated solvents.</summary>
-    public const string Chlorinated = "chlorinated";
-
-    /// <summary>Blasting.</summary>
-    public const string Blasting = "blasting";
-
-    /// <summary>Cadmium on plated fasteners.</summary>
-    public const string Cadmium = "cadmium";
-
-    /// <summary>Electrolysis.</summary>
-    public const string Electrolysis = "electrolysis";
-
-    /// <summary>Hardened parts under a hammer.</summary>
-    public const string Shatter = "shatter";
-
-    /// <summary>Strips of abrasive and gloves near turning work.</summary>
-    public const string Rotating = "rotating";
-
-    /// <summary>Heavy bodies.</summary>
-    public const string Heavy = "heavy";
-
-    /// <summary>Saw teeth.</summary>
-    public const string Teeth = "teeth";
-
-    /// <summary>Epoxy and instant adhesives.</summary>
-    public const string Epoxy = "epoxy";
-
-    /// <summary>Paint strippers.</summary>
-    public const string Stripper = "stripper";
-
     /// <summary>Every caution.</summary>
     public static IReadOnlyList<Caution> All { get; } =
     [
-        new(BareEdge, "a bare, sharp edge",
+        new(CautionId.BareEdge, "a bare, sharp edge",
             "A bare edge cuts without being felt. Cover it with tape or a strip of cork whenever it is not at the stone."),
-        new(Acid, "acid baths",
+        new(CautionId.Acid, "acid baths",
             "Acid and its mist hurt eyes and skin: goggles and gloves, in moving air. Never mix it with bleach, and follow the data sheet on the packet."),
-        new(Bath, "neutral chelating baths",
+        new(CautionId.Bath, "neutral chelating baths",
             "The bath is mild but a used one holds dissolved metal: gloves, and keep it from drains until local rules for its disposal are read. Cover it from children and pets."),
-        new(Solvent, "solvents for grease",
+        new(CautionId.Solvent, "solvents for grease",
             "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat outdoors."),
-        new(OilyRags, "rags with drying oil",
+        new(CautionId.OilyRags, "rags with drying oil",
             "Rags wet with drying oil heat up and can set fire to a bin. Lay each one flat outdoors, or drown it in water, before leaving the shop."),
-        new(StuckScrew, "stuck screws",
+        new(CautionId.StuckScrew, "stuck screws",
             "A slipping driver goes into the hand that holds the work. Hold the part in the vice, and press down more than you turn."),
-        new(Slurry, "lapping",
+        new(CautionId.Slurry, "lapping",
             "The slurry hides fresh sharp arrises: keep fingertips above the edge of the sole. Wipe up wet, since the dust is not for breathing."),
-        new(Grinder, "bench grinder",
+        new(CautionId.Grinder, "bench grinder",
             "Face shield on, no gloves, sleeves tied back. Stand beside the wheel while it runs up, and dip before the steel colours."),
-        new(OldPaint, "old paint",
+        new(CautionId.OldPaint, "old paint",
             "Old paint and japanning may hold lead: no dry sanding, wear a particle mask and wipe up wet. Ask your local authority where the waste goes."),
-        new(Spray, "spraying",
+        new(CautionId.Spray, "spraying",
             "Spray mist harms lungs and catches fire: outdoors or with extraction, with the mask the can's data sheet names. No flame within reach."),
-        new(Oven, "baking",
+        new(CautionId.Oven, "baking",
             "Curing coats give off fumes: use an oven that is never used for food, in moving air. Let solvent flash off first, or it may ignite inside."),
-        new(WoodDust, "wood dust",
+        new(CautionId.WoodDust, "wood dust",
             "Rosewood and some other dusts make skin and lungs allergic, often for good. Mask on, scrape rather than sand, sweep up damp."),
-        new(Spring, "springs",
+        new(CautionId.Spring, "springs",
             "A spring under tension flies at the face. Goggles on, and work inside a clear bag or under a cloth."),
-        new(Polish, "brass polishing",
+        new(CautionId.Polish, "brass polishing",
             "Metal polish stings eyes and soaks through skin. Gloves on, and keep it from wood, which it blackens."),
-        new(Wire, "wire brushing",
+        new(CautionId.Wire, "wire brushing",
             "Broken wires fly: goggles and a closed collar. Never wear gloves near a turning brush."),
-        new(Torch, "torch and heat on stuck parts",
+        new(CautionId.Torch, "torch and heat on stuck parts",
             "Penetrating oil burns: wipe every trace off and let it dry before any flame is near. Work on a bare bench with an extinguisher in reach, and not at all on plated, soldered or spring parts."),
-        new(Chlorinated, "chlorinated solvents",
+        new(CautionId.Chlorinated, "chlorinated solvents",
             "Some brake and dip cleaners hold chlorinated solvent, which turns into poison gas at heat. Read the can, and never weld, torch or bake a part that was cleaned with one."),
-        new(Blasting, "blasting",
+        new(CautionId.Blasting, "blasting",
             "Blasting dust harms lungs for good, silica sand most of all: closed cabinet, extraction and the mask the medium's data sheet names. Never sand."),
-        new(Cadmium, "cadmium on plated fasteners",
+        new(CautionId.Cadmium, "cadmium on plated fasteners",
             "Dull yellow or white plating on screws may be cadmium, which is poisonous as dust and in acid. Do not grind, heat or soak it; hand it to a hazardous-waste point."),
-        new(Electrolysis, "electrolysis",
+        new(CautionId.Electrolysis, "electrolysis",
             "Electrolysis gives off hydrogen: outdoors or in moving air, no flame or spark, power off before touching. The anode is plain iron, never stainless steel, which makes poisonous chromium."),
-        new(Shatter, "hardened parts under a hammer",
+        new(CautionId.Shatter, "hardened parts under a hammer",
             "Hardened steel struck by hardened steel throws splinters. Eye shield on, strike with soft metal or wood, never head to head."),
-        new(Rotating, "strips of abrasive and gloves near turning work",
+        new(CautionId.Rotating, "strips of abrasive and gloves near turning work",
             "A strip of abrasive or a glove that catches on turning work takes the fingers along. Short strips held by their ends, no gloves, no loose sleeves."),
-        new(Heavy, "heavy bodies",
+        new(CautionId.Heavy, "heavy bodies",
             "A casting that slips crushes fingers. Lift it with both hands, set it on wood, and keep fingers from under the edge."),
-        new(Teeth, "saw teeth",
+        new(CautionId.Teeth, "saw teeth",
             "Saw teeth cut whoever wipes towards them. Cover the tooth line with a slotted strip and wipe along the plate, away from the teeth."),
-        new(Epoxy, "epoxy and instant adhesives",
+        new(CautionId.Epoxy, "epoxy and instant adhesives",
             "Uncured epoxy makes skin allergic, often for life. Nitrile gloves, fresh air, and follow its data sheet."),
-        new(Stripper, "paint strippers",
+        new(CautionId.Stripper, "paint strippers",
             "Stripper burns skin and eyes and its fumes are harmful: goggles, the gloves its data sheet names, outdoors. Old paint in the sludge may hold lead, so it goes to the waste point."),
     ];
 
-    /// <summary>The cautions a step names. Words that are no key are a caution of their own.</summary>
-    public static IReadOnlyList<Caution> Of(string named) =>
-        named.Length == 0 ? []
-        : named.Split(' ') is var keys && keys.All(k => All.Any(c => c.Id == k)) ? [.. keys.Distinct().Select(k => All.First(c => c.Id == k))]
-        : [new Caution(named, "take care", named)];
+    /// <summary>The cautions of these keys, each once.</summary>
+    public static IReadOnlyList<Caution> Of(IEnumerable<CautionId> ids) => [.. ids.Distinct().Select(id => All.First(c => c.Id == id))];
 
     /// <summary>The same in one run of words.</summary>
-    public static string Words(string named) => string.Join(" ", Of(named).Select(c => c.Text));
+    public static string Words(IEnumerable<CautionId> ids) => string.Join(" ", Of(ids).Select(c => c.Text));
 }

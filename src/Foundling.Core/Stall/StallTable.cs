@@ -78,7 +78,7 @@ public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<st
 
     private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, BathTable baths)
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(new PlanQuestion(kind, aim, findings, baths));
+        IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(kind, aim, findings, baths));
         TotalsResult total = Totals.Of(plan.Select(s => s.Minutes));
         return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(Supplies.Cost));
     }

@@ -21,9 +21,11 @@ public sealed record KindChange(ToolKind From, ToolKind To, int Findings, int Me
     /// <param name="from">The kind it was.</param>
     public static KindChange Of(Tag tag, KindId from)
     {
-        List<PlanStep> open = [.. tag.Steps.Where(s => s.State == StepState.Open && s.Hand != StepHand.Added)];
-        open.ForEach(s => tag.Steps.Remove(s));
-        Sequence.Number(tag.Steps);
+        HashSet<DeedId> open = [.. tag.Steps.Where(s => s.State == StepState.Open && s.Hand != StepHand.Added).Select(s => s.Key)];
+        if (open.Count > 0)
+        {
+            tag.Plan = tag.Plan!.With([.. tag.Plan.Deeds.Where(d => !open.Contains(d.Id))], "the kind was put right");
+        }
         return new KindChange(ToolCatalogue.Kind(from), tag.Tool(), tag.Findings.Count(f => !tag.Has(f.Part)),
             tag.Measurements.Count(m => !tag.Has(m.Part)) + tag.Counts.Count(c => !tag.Has(c.Part)), open.Count);
     }

@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
-using Foundling.Core.Soles;
-using Foundling.Core.Tools;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Safety;
 
 namespace Foundling.Core.Tags;
 
@@ -17,134 +18,132 @@ public enum StepState
     Skipped,
 }
 
-/// <summary>What a person did to a step of the plan.</summary>
-public enum StepHand
+/// <summary>How a deed of the plan stands: what the events of the bench make of it.</summary>
+public sealed class StepMark
 {
-    /// <summary>Nothing: it is as the rules made it.</summary>
-    Rule,
+    /// <summary>The deed.</summary>
+    public DeedId Deed { get; set; }
 
-    /// <summary>The person added it.</summary>
-    Added,
+    /// <summary>Where it stands.</summary>
+    public StepState State { get; set; }
 
-    /// <summary>The person split it off another.</summary>
-    Split,
+    /// <summary>When it was finished or left out.</summary>
+    public DateTimeOffset? EndedAt { get; set; }
 
-    /// <summary>The person moved it.</summary>
-    Moved,
-}
+    /// <summary>Why it was left out.</summary>
+    public string SkipReason { get; set; } = "";
 
-/// <summary>One step of a rod.</summary>
-public sealed class PlanStep
-{
-    /// <summary>Key of the step that tries a tool before it is touched; its result stands on the tag.</summary>
-    public const string TryAsFound = "try-as-found";
-
-    /// <summary>An empty step, to be filled.</summary>
-    public PlanStep()
-    {
-    }
-
-    /// <summary>A step with its place, its title and its hands-on minutes.</summary>
-    public PlanStep(string key, Rod.Stage stage, string title, double low, double likely, double high) =>
-        (Key, Stage, Title, LowMin, LikelyMin, HighMin) = (key, stage, title, low, likely, high);
-
-    /// <summary>Key within the rod, from the rule that made it.</summary>
-    public string Key { get; set; } = "";
-
-    /// <summary>Place in the rod.</summary>
-    public int Order { get; set; }
-
-    /// <summary>Stage of the work.</summary>
-    public Rod.Stage Stage { get; set; }
-
-    /// <summary>What to do, in one line.</summary>
-    public string Title { get; set; } = "";
-
-    /// <summary>Parts it is about.</summary>
-    public List<PartId> Parts { get; set; } = [];
-
-    /// <summary>Hands-on minutes if all goes well.</summary>
-    public double LowMin { get; set; }
-
-    /// <summary>Hands-on minutes, likely.</summary>
-    public double LikelyMin { get; set; }
-
-    /// <summary>Hands-on minutes if it fights back.</summary>
-    public double HighMin { get; set; }
-
-    /// <summary>Waiting after it, minutes.</summary>
-    public double? WaitMin { get; set; }
-
-    /// <summary>Look in after so many minutes of waiting.</summary>
-    public double? LookInMin { get; set; }
-
-    /// <summary>The wait must end by then, minutes.</summary>
-    public double? OutByMin { get; set; }
-
-    /// <summary>Why.</summary>
-    public string Reason { get; set; } = "";
-
-    /// <summary>How.</summary>
-    public string How { get; set; } = "";
-
-    /// <summary>What it needs, kit and materials, each as <see cref="Rod.Need"/> writes it.</summary>
-    public List<string> Materials { get; set; } = [];
-
-    /// <summary>Keys of its cautions, see <see cref="Safety.Cautions"/>.</summary>
-    public string Caution { get; set; } = "";
-
-    /// <summary>How to know that it is finished.</summary>
-    public string FinishTest { get; set; } = "";
-
-    /// <summary>False when it cannot be undone.</summary>
-    public bool Undoable { get; set; } = true;
-
-    /// <summary>Original surface it costs, in words; empty for none.</summary>
-    public string SurfaceLost { get; set; } = "";
-
-    /// <summary>Metal it takes off, mm.</summary>
-    public double MetalRemovedMm { get; set; }
-
-    /// <summary>Name of the unbroken block it belongs to.</summary>
-    public string? Block { get; set; }
-
-    /// <summary>Rule that put it in.</summary>
-    public string Rule { get; set; } = "";
-
-    /// <summary>Choice of ways it follows from; empty when no way changes it.</summary>
-    public string Choice { get; set; } = "";
-
-    /// <summary>What a person did to it.</summary>
-    public StepHand Hand { get; set; }
-
-    /// <summary>Key of the step a person put it behind; null when the rules alone place it, empty for the very first place.</summary>
-    public string? After { get; set; }
-
-    /// <summary>What it waits for, in words, such as a part on order; empty for nothing.</summary>
-    public string WaitsFor { get; set; } = "";
-
-    /// <summary>When what it waits for should come.</summary>
-    public DateOnly? ArrivesOn { get; set; }
-
-    /// <summary>When it was agreed that this step, which cannot be undone, may be done.</summary>
+    /// <summary>When it was agreed that it may be done, though it cannot be undone.</summary>
     public DateTimeOffset? AgreedAt { get; set; }
 
     /// <summary>Who agreed and why.</summary>
     public string Agreed { get; set; } = "";
 
-    /// <summary>Where it stands.</summary>
-    public StepState State { get; set; }
+    /// <summary>What was agreed to, by the <see cref="Rod.Deed.Content"/> of the deed as it was then.</summary>
+    public string AgreedTo { get; set; } = "";
 
-    /// <summary>When it was finished or skipped.</summary>
-    public DateTimeOffset? EndedAt { get; set; }
+    /// <summary>Why it is done though it is not its turn, with the rule that was overruled; empty for nothing.</summary>
+    public string Overruled { get; set; } = "";
 
-    /// <summary>Why it was skipped.</summary>
-    public string SkipReason { get; set; } = "";
+    /// <summary>What it waited for and has come, in the words it waited with.</summary>
+    public string Arrived { get; set; } = "";
+}
 
-    /// <summary>True for a step for a case that may never come up; its title then begins with the case.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
-    public bool OnlyIfNeeded => Title.StartsWith("If ", StringComparison.Ordinal);
+/// <summary>A deed of the plan together with how it stands.</summary>
+/// <param name="deed">The deed.</param>
+/// <param name="mark">How it stands; null while nothing happened to it.</param>
+/// <param name="order">Its place in the plan, from 1.</param>
+public sealed class PlanStep(Deed deed, StepMark? mark, int order)
+{
+    /// <summary>The deeds of a plan nobody has begun.</summary>
+    public static IReadOnlyList<PlanStep> Fresh(IEnumerable<Deed> deeds) => [.. deeds.Select((d, i) => new PlanStep(d, null, i + 1))];
+
+    /// <summary>The deed.</summary>
+    public Deed Deed => deed;
+
+    /// <summary>Key within the plan.</summary>
+    public DeedId Key => deed.Id;
+
+    /// <summary>Place in the plan.</summary>
+    public int Order => order;
+
+    /// <summary>Stage of the work.</summary>
+    public Stage Stage => deed.Stage;
+
+    /// <summary>What to do, in one line.</summary>
+    public string Title => deed.Title;
+
+    /// <summary>Parts it is about.</summary>
+    public IReadOnlyList<PartId> Parts => deed.Parts;
 
     /// <summary>The estimate of the hands-on time.</summary>
-    public ThreePoint Minutes => new(LowMin, LikelyMin, HighMin);
+    public ThreePoint Minutes => deed.Minutes;
+
+    /// <summary>Hands-on minutes, likely.</summary>
+    public double LikelyMin => deed.Minutes.Likely;
+
+    /// <summary>Minutes it keeps the tool afterwards; null for none.</summary>
+    public double? WaitMin => deed.Lag?.HoldsMin is double holds and > 0 ? holds : null;
+
+    /// <summary>What it needs.</summary>
+    public IReadOnlyList<Need> Needs => deed.Needs;
+
+    /// <summary>What the hurt could be.</summary>
+    public IReadOnlyList<CautionId> Cautions => deed.Cautions;
+
+    /// <summary>Why.</summary>
+    public string Reason => deed.Reason;
+
+    /// <summary>How.</summary>
+    public string How => deed.How;
+
+    /// <summary>How to know that it is finished.</summary>
+    public string FinishTest => deed.FinishTest;
+
+    /// <summary>False when it cannot be undone.</summary>
+    public bool Undoable => deed.Undoable;
+
+    /// <summary>Original surface it costs, in words; empty for none.</summary>
+    public string SurfaceLost => deed.SurfaceLost;
+
+    /// <summary>Metal it takes off, mm.</summary>
+    public double MetalRemovedMm => deed.MetalRemovedMm;
+
+    /// <summary>The unbroken block it belongs to.</summary>
+    public Block? Block => deed.Block;
+
+    /// <summary>Choice of ways it follows from; null when no way changes it.</summary>
+    public ChoiceId? Choice => deed.Choice;
+
+    /// <summary>What a person did to it.</summary>
+    public StepHand Hand => deed.Hand;
+
+    /// <summary>True for a case that may never come up.</summary>
+    public bool OnlyIfNeeded => deed.OnlyIfNeeded;
+
+    /// <summary>What it still waits for, in words; empty for nothing.</summary>
+    public string WaitsFor => mark?.Arrived == deed.WaitsFor ? "" : deed.WaitsFor;
+
+    /// <summary>When what it waits for should come.</summary>
+    public DateOnly? ArrivesOn => deed.ArrivesOn;
+
+    /// <summary>Where it stands.</summary>
+    public StepState State => mark?.State ?? StepState.Open;
+
+    /// <summary>When it was finished or left out.</summary>
+    public DateTimeOffset? EndedAt => mark?.EndedAt;
+
+    /// <summary>Why it was left out.</summary>
+    public string SkipReason => mark?.SkipReason ?? "";
+
+    /// <summary>When this very act was agreed to; an agreement to another act does not count.</summary>
+    public DateTimeOffset? AgreedAt => IsAgreed ? mark!.AgreedAt : null;
+
+    /// <summary>Who agreed and why.</summary>
+    public string Agreed => IsAgreed ? mark!.Agreed : "";
+
+    /// <summary>True when a person let it be done out of its turn.</summary>
+    public bool IsOverruled => mark is { Overruled.Length: > 0 };
+
+    private bool IsAgreed => mark?.AgreedAt is not null && (mark.AgreedTo == deed.Content || State == StepState.Done);
 }

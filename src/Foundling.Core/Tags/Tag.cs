@@ -1,4 +1,6 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Rod;
+using Foundling.Core.Safety;
 using Foundling.Core.Soles;
 using Foundling.Core.Tools;
 
@@ -117,7 +119,7 @@ public sealed class Tag
     public decimal? SoldFor { get; set; }
 
     /// <summary>Cautions that were seen on this tool.</summary>
-    public List<string> SeenCautions { get; set; } = [];
+    public List<CautionId> SeenCautions { get; set; } = [];
 
     /// <summary>What the owner wishes, in the owner's words.</summary>
     public string Wish { get; set; } = "";
@@ -183,11 +185,18 @@ public sealed class Tag
     /// <summary>Pictures.</summary>
     public List<Picture> Pictures { get; set; } = [];
 
-    /// <summary>The rod.</summary>
-    public List<PlanStep> Steps { get; set; } = [];
+    /// <summary>Key of its plan as it stands in the store; null for none. It stays with its shop.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Guid? PlanId { get; set; }
+
+    /// <summary>Its plan as it stands; null for none.</summary>
+    public Plan? Plan { get; set; }
+
+    /// <summary>How the deeds of its plan stand, those nothing happened to left out.</summary>
+    public List<StepMark> Marks { get; set; } = [];
 
     /// <summary>What happened at the bench; only ever added to. It grows without end, so it is only here when it was asked for.</summary>
-    public List<LogEntry> Log { get; set; } = [];
+    public List<BenchEvent> Log { get; set; } = [];
 
     /// <summary>Soaks, glue, coats: what stands.</summary>
     public List<Wait> Waits { get; set; } = [];
@@ -207,8 +216,60 @@ public sealed class Tag
     /// <summary>The catalogue entry of this kind.</summary>
     public ToolKind Tool() => ToolCatalogue.Kind(Kind);
 
+    private readonly Dictionary<DeedId, StepMark> _unmarked = [];
+
+    private (Plan? Plan, int Marks, IReadOnlyList<PlanStep> Steps) _rod = (null, 0, []);
+
+    /// <summary>The rod: every deed of its plan in order, with how it stands. A step says how it stands now, also when that changes.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IReadOnlyList<PlanStep> Steps
+    {
+        get
+        {
+            if (!ReferenceEquals(_rod.Plan, Plan) || _rod.Marks != Marks.Count)
+            {
+                _rod = (Plan, Marks.Count, [.. (Plan?.Deeds ?? []).Select((d, i) => new PlanStep(d, MarkOf(d.Id), i + 1))]);
+            }
+            return _rod.Steps;
+        }
+    }
+
+    // What nothing happened to has a mark that is not kept until something does.
+    private StepMark MarkOf(DeedId id)
+    {
+        StepMark? mark = Marks.Find(m => m.Deed == id) ?? _unmarked.GetValueOrDefault(id);
+        return mark ?? (_unmarked[id] = new StepMark { Deed = id });
+    }
+
+    /// <summary>The step of a key, or null.</summary>
+    public PlanStep? Step(DeedId id) => Steps.FirstOrDefault(s => s.Key == id);
+
+    /// <summary>The step a form or an address names, or null.</summary>
+    public PlanStep? StepNamed(string? key) => DeedId.TryParse(key, null, out DeedId id) ? Step(id) : null;
+
+    /// <summary>How a deed stands, for changing.</summary>
+    public StepMark Mark(DeedId id)
+    {
+        StepMark mark = MarkOf(id);
+        if (_unmarked.Remove(id))
+        {
+            Marks.Add(mark);
+        }
+        return mark;
+    }
+
+    /// <summary>Something happened to it at the bench: it is noted, and changes how its step stands.</summary>
+    public void Happened(BenchEvent happened)
+    {
+        Log.Add(happened);
+        if (Core.Log.Standings.Speaks(happened))
+        {
+            Core.Log.Standings.Apply(Mark(happened.Step!.Value), happened);
+        }
+    }
+
     /// <summary>True once it was taken apart and before it is put together again.</summary>
-    public bool IsApart() => Steps.Any(s => s.Key is "apart" or "roll-call" && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together
+    public bool IsApart() => Steps.Any(s => s.Key.Step is StepKey.Apart or StepKey.RollCall && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together
         && s.State == StepState.Done);
 
     /// <summary>True for a part a tool of this kind has; what speaks of another part is set aside.</summary>

@@ -1,7 +1,7 @@
 using Foundling.Core.Gauges;
 using Foundling.Core.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
-using Foundling.Core.Safety;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
@@ -27,7 +27,7 @@ public static class TagCheck
     public static IReadOnlyDictionary<string, int> Most { get; } = new Dictionary<string, int>
     {
         [nameof(Tag.Looks)] = 400, [nameof(Tag.Aside)] = 400, [nameof(Tag.Findings)] = 1000, [nameof(Tag.Measurements)] = 2000, [nameof(Tag.Counts)] = 200, [nameof(Tag.Pictures)] = 400,
-        [nameof(Tag.Steps)] = 400, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60, [nameof(Tag.Proofs)] = 400,
+        ["Deeds"] = 400, [nameof(Tag.Marks)] = 800, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60, [nameof(Tag.Proofs)] = 400,
     };
 
     private const double MostMinutes = 10_000, MostWaitMinutes = 600_000, MostLengthMm = 5000, MostMoney = 1_000_000;
@@ -92,18 +92,19 @@ public static class TagCheck
         Each(nameof(Tag.Findings), tag.Findings, f => f.Id.ToString(), f => Judge(f, pictures));
         Each(nameof(Tag.Measurements), tag.Measurements, m => m.Id.ToString(), Judge);
         Each(nameof(Tag.Counts), tag.Counts, c => c.Id.ToString(), c => Judge(c, pictures));
-        Each(nameof(Tag.Steps), tag.Steps, s => s.Key, Judge);
+        Each("Deeds", [.. tag.Plan?.Deeds ?? []], d => d.Id.ToString(), Judge);
+        Each(nameof(Tag.Marks), tag.Marks, m => m.Deed.ToString(), Judge);
         Each(nameof(Tag.Log), tag.Log, l => l.Id.ToString(), l =>
         {
             Note("text", l.Text);
-            Line("step", l.Step);
+            Line("helper", l.Helper);
+            Line("bound", l.Bound);
             Range("minutes", l.Minutes ?? 0, -MostWaitMinutes, MostWaitMinutes);
             Day("at", l.At);
         });
         Each(nameof(Tag.Waits), tag.Waits, w => w.Id.ToString(), w =>
         {
             Line("what", w.What);
-            Line("step", w.Step);
             new[] { w.StartedAt, w.ReadyAt, w.LookInAt ?? w.StartedAt, w.MustBeOutAt ?? w.StartedAt, w.EndedAt ?? w.StartedAt }.ToList().ForEach(at =>
                 Day("at", at));
         });
@@ -160,7 +161,7 @@ public static class TagCheck
         {
             throw Bad("ways", way, "choices and ways the program knows", $"The way \"{way}\" is none the program knows.");
         }
-        if (tag.SeenCautions.Find(c => c is null || c.Length > 60) is not null || tag.SeenCautions.Contains(null!) || tag.SeenCautions.Count > 100)
+        if (tag.SeenCautions.Count > 100)
         {
             throw Bad("seen_cautions", null, "keys of cautions", "The cautions seen on it cannot be read.");
         }
@@ -232,40 +233,49 @@ public static class TagCheck
         count.Result();
     }
 
-    private static void Judge(PlanStep step)
+    private static void Judge(Deed deed)
     {
-        foreach ((string name, string? text) in new[] { ("key", step.Key), ("title", step.Title), ("surface_lost", step.SurfaceLost), ("rule", step.Rule),
-            ("after", step.After), ("block", step.Block), ("waits_for", step.WaitsFor), ("caution", step.Caution) })
+        foreach ((string name, string? text) in new[] { ("title", deed.Title), ("surface_lost", deed.SurfaceLost), ("rule", deed.Rule),
+            ("waits_for", deed.WaitsFor) })
         {
             Line(name, text);
         }
-        foreach ((string name, string? text) in new[] { ("reason", step.Reason), ("how", step.How), ("finish_test", step.FinishTest), ("agreed", step.Agreed),
-            ("skip_reason", step.SkipReason) })
+        foreach ((string name, string? text) in new[] { ("reason", deed.Reason), ("how", deed.How), ("finish_test", deed.FinishTest) })
         {
             Note(name, text);
         }
-        if (step.Key.Length == 0 || step.Key.Any(c => c is < '!' or > '~'))
+        deed.Minutes.Ordered();
+        Range("high", deed.Minutes.High, 0, MostMinutes);
+        if (deed.Lag is Lag lag)
         {
-            throw Bad("key", step.Key, "plain letters", "A step has a key that is no key.");
+            Range("least_min", lag.LeastMin, 0, MostWaitMinutes);
+            Range("most_min", lag.MostMin ?? lag.LeastMin, lag.LeastMin, MostWaitMinutes);
+            Range("look_in_min", lag.LookInMin ?? 0, 0, MostWaitMinutes);
         }
-        step.Minutes.Ordered();
-        Range("high_min", step.HighMin, 0, MostMinutes);
-        foreach ((string name, double? minutes) in new[] { ("wait_min", step.WaitMin), ("look_in_min", step.LookInMin), ("out_by_min", step.OutByMin) })
+        Range("metal_removed_mm", deed.MetalRemovedMm, 0, 100);
+        if (deed.Parts.Count > 200 || deed.Needs.Count > 100 || deed.After.Count > 400 || deed.Cautions.Count > 100)
         {
-            Range(name, minutes ?? 0, 0, MostWaitMinutes);
+            throw Bad("parts", deed.Parts.Count, "at most 200 parts and 100 needs", $"The step \"{deed.Title}\" names too many parts or materials.");
         }
-        Range("metal_removed_mm", step.MetalRemovedMm, 0, 100);
-        if (step.Parts.Count > 200 || step.Materials.Count > 100)
+        foreach (PartId part in deed.Parts)
         {
-            throw Bad("parts", step.Parts.Count, "at most 200 parts and 100 materials", $"The step \"{step.Title}\" names too many parts or materials.");
+            Part(part);
         }
-        step.Parts.ForEach(Part);
-        step.Materials.ForEach(m => Line("materials", m ?? throw Bad("materials", null, "words", $"The step \"{step.Title}\" has a gap among its materials.")));
-        if (step.Choice.Length > 0 && Choices.All.All(c => c.Id != step.Choice))
+        foreach (Need? need in deed.Needs)
         {
-            throw Bad("choice", step.Choice, "choices the program knows", $"\"{step.Choice}\" is no choice the program knows.");
+            Line("item", need is null || need.Item.IsNone ? throw Bad("needs", null, "a supply", $"The step \"{deed.Title}\" has a gap among its needs.")
+                : need.Item.Value);
+            Range("amount", need.Amount ?? 0, 0, MostMoney);
         }
-        Cautions.Of(step.Caution);
+    }
+
+    private static void Judge(StepMark mark)
+    {
+        Note("skip_reason", mark.SkipReason);
+        Note("agreed", mark.Agreed);
+        Line("agreed_to", mark.AgreedTo);
+        Line("arrived", mark.Arrived);
+        Note("overruled", mark.Overruled);
     }
 
     private static void Part(PartId part)

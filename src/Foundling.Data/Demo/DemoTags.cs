@@ -1,3 +1,4 @@
+using Foundling.Core.Rod;
 using Foundling.Core.Origin;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
@@ -37,7 +38,7 @@ internal sealed record DemoTag(int Number, KindId Kind, string Name, int DaysAgo
 
     public (PartId Part, FindingKind Kind, int Degree, string Note)[] Wrong { get; init; } = [];
 
-    public (string Step, double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
+    public (StepKey Step, double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
 
     public string Wish { get; init; } = "";
 
@@ -120,7 +121,7 @@ internal static class DemoTags
                 ("handle_label", "no_label", Unsure)],
             Wrong = [(PartIds.Blade, FindingKind.Rust, 2, ""), (PartIds.HandleLeft, FindingKind.Looseness, 3, "turns on the tang"), (PartIds.Blade, FindingKind.EdgeDamage, 1,
                 "")],
-            Standing = ("wood-wipe", 22, null, 24, null),
+            Standing = (StepKey.WoodWipe, 22, null, 24, null),
         },
         new(31, KindIds.MetalBenchPlane, "Smoothing plane, Pellow & Tarn", 15, AimKind.Work, 0.42, new(31, 0.38, 0.43, 12))
         {
@@ -163,7 +164,7 @@ internal static class DemoTags
             Seen = [("jaw_back", "rounded", Sure), ("wrench_knurl", "diamond", Sure), ("handle_hole", "round", Unsure)],
             Wrong = [(PartIds.SlidingJaw, FindingKind.Looseness, 2, "1.2 mm play"), (PartIds.Frame, FindingKind.Rust, 3, ""), (PartIds.Knurl, FindingKind.Seizure, 1, "stiff"),
                 (PartIds.Handle, FindingKind.Rust, 3, "")],
-            Measured = [(PartIds.SlidingJaw, "play", 1.2, Instrument.Feeler)], Standing = ("soak", 9, 3, 17, 48),
+            Measured = [(PartIds.SlidingJaw, "play", 1.2, Instrument.Feeler)], Standing = (StepKey.Soak, 9, 3, 17, 48),
         },
         new(40, KindIds.WoodenBenchPlane, "Jack plane, Fennick Garth", 3, AimKind.Keep, 0, new(40, 0.25, 0, 2))
         {

@@ -14,7 +14,7 @@ using Microsoft.EntityFrameworkCore;
 namespace Foundling.Data.Demo;
 
 /// <summary>Fills an empty shop with the loft at Skerrow Slip. Dates are relative to today.</summary>
-public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook shop, PatternShelf patterns, StoreRoom stores, TimeProvider time)
+public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook shop, PatternShelf patterns, StoreRoom stores, PlanShelf plans, TimeProvider time)
 {
     /// <summary>Width of the demo's pictures, px: enough to count points on, quick to paint.</summary>
     private const int PictureWidth = 960;
@@ -62,6 +62,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
                 after.At = tag.Steps.Max(s => s.EndedAt) ?? tag.BookedAt.AddDays(1);
                 tag.Pictures.Add(after);
             }
+            await plans.Keep(tag, cancel).ConfigureAwait(false);
             db.Tags.Add(tag);
         }
         DateTimeOffset now = time.GetUtcNow();
@@ -71,9 +72,9 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             new OrphanPart { Kind = KindIds.HandDrill, Part = PartIds.ChuckJaws, Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
-        await stores.Say("shop oven", Stock.None, cancel: cancel).ConfigureAwait(false);
-        await stores.Say("paint stripper", Stock.Low, cancel: cancel).ConfigureAwait(false);
-        await stores.Say("saw files", Stock.OnOrder, DateOnly.FromDateTime(time.GetLocalNow().Date).AddDays(4), cancel).ConfigureAwait(false);
+        await stores.Say(SupplyIds.ShopOven, Stock.None, cancel: cancel).ConfigureAwait(false);
+        await stores.Say(SupplyIds.PaintStripper, Stock.Low, cancel: cancel).ConfigureAwait(false);
+        await stores.Say(SupplyIds.SawFiles, Stock.OnOrder, DateOnly.FromDateTime(time.GetLocalNow().Date).AddDays(4), cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
     }
 
@@ -127,7 +128,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         if (demo.Aim is AimKind aim)
         {
-            Work(tag, demo, RodDesk.Ask(tag, aim, settings, new HashSet<string> { "shop oven" }, book), settings.Name, now, time.LocalTimeZone);
+            Work(tag, demo, RodDesk.Ask(tag, aim, settings, new HashSet<SupplyId> { SupplyIds.ShopOven }, book), settings.Name, now, time.LocalTimeZone);
         }
         if (demo.Surveyed)
         {
@@ -145,12 +146,12 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
     private static void Work(Tag tag, DemoTag demo, PlanQuestion question, string shop, DateTimeOffset now, TimeZoneInfo zone)
     {
         var random = new Random(demo.Number);
-        tag.Steps.AddRange(Planner.Plan(question));
+        tag.Plan = new Plan(question.Aim, Planner.Plan(question)) { Ways = question.TagWays, Why = $"the aim is {question.Aim}" };
         int done = (int)Math.Floor(tag.Steps.Count * demo.Done + 1e-9);
         if (demo.Standing is not null)
         {
             // What stands is the step whose wait is running.
-            int standing = tag.Steps.FindIndex(s => s.Key == demo.Standing.Value.Step);
+            int standing = tag.Steps.ToList().FindIndex(s => s.Key == demo.Standing.Value.Step);
             done = standing >= 0 ? standing + 1 : done;
         }
         else if (done < tag.Steps.Count && done > 0)
@@ -174,26 +175,26 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
                 end = now.AddHours(-wait.Hours);
                 tag.Waits.Add(new Wait
                 {
-                    Id = Guid.CreateVersion7(end), Step = step.Key, What = Core.Rod.WaitEnds.What(step), StartedAt = end, ReadyAt = end.AddHours(wait.Ready),
+                    Id = Guid.CreateVersion7(end), Step = step.Key, Kind = step.Deed.Lag!.Kind, EndedBy = [.. step.Deed.Lag.EndedBy ?? []],
+                    What = Waits.What(step.Deed), StartedAt = end, ReadyAt = end.AddHours(wait.Ready),
                     LookInAt = wait.LookIn is double look ? end.AddHours(wait.Hours + look) : null,
                     MustBeOutAt = wait.OutBy is double by ? end.AddHours(by) : null,
                 });
             }
             double minutes = Math.Round(step.LikelyMin * (0.8 + (0.6 * random.NextDouble())), 1);
-            step.State = StepState.Done;
-            step.EndedAt = end;
-            tag.SeenCautions.AddRange(Core.Safety.Cautions.Of(step.Caution).Select(c => c.Id).Except(tag.SeenCautions).ToList());
+            tag.SeenCautions.AddRange(step.Cautions.Except(tag.SeenCautions).ToList());
             if (!step.Undoable && Gate.IsOthers(tag, shop))
             {
-                (step.Agreed, step.AgreedAt) = ($"{tag.Owner}, at the bench", end);
+                tag.Happened(BenchEvent.New(end.AddMinutes(-minutes), EventKind.Agreed, $"{tag.Owner}, at the bench", step.Key).Copy(bound: step.Deed.Content));
             }
-            tag.Log.Add(LogEntry.New(end.AddMinutes(-minutes), LogKind.Started, step.Title, step.Key));
-            tag.Log.Add(LogEntry.New(end, LogKind.Stopped, step.Title, step.Key, minutes));
+            tag.Log.Add(BenchEvent.New(end.AddMinutes(-minutes), EventKind.Started, step.Title, step.Key));
+            tag.Log.Add(BenchEvent.New(end, EventKind.Stopped, step.Title, step.Key, minutes));
+            tag.Happened(BenchEvent.New(end, EventKind.Done, step.Title, step.Key));
         }
         if (done > 4)
         {
             DateTimeOffset at = now.AddDays(-days / 2);
-            tag.Log.Add(LogEntry.New(at, LogKind.Note, "Ines: less grease under the frog than I feared."));
+            tag.Log.Add(BenchEvent.New(at, EventKind.Note, "Ines: less grease under the frog than I feared."));
         }
     }
 

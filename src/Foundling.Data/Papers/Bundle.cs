@@ -26,7 +26,7 @@ public sealed class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf
     public const string Format = "foundling-tag";
 
     /// <summary>Version of the format.</summary>
-    public const int FormatVersion = 1;
+    public const int FormatVersion = 2;
 
     /// <summary>Name of the document in the zip, and of the folder of its pictures.</summary>
     internal const string DocumentName = "tag.json", PictureFolder = "pictures/";

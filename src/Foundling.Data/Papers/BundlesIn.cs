@@ -1,5 +1,6 @@
 using System.IO.Compression;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Foundling.Core;
 using Foundling.Core.Gauges;
@@ -132,11 +133,16 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         try
         {
             byte[] bytes = await Bytes(entry, MostDocumentBytes, cancel).ConfigureAwait(false);
-            document = JsonSerializer.Deserialize<TagDocument>(bytes, BundleDesk.Json) ?? throw new JsonException();
+            JsonNode? node = JsonNode.Parse(bytes);
+            if (node is JsonObject older && older["version"] is JsonValue version && version.TryGetValue(out int number) && number == OlderTag.Version)
+            {
+                node = OlderTag.Read(older);
+            }
+            document = node.Deserialize<TagDocument>(BundleDesk.Json) ?? throw new JsonException();
         }
-        catch (JsonException fault)
+        catch (Exception fault) when (fault is not InputException and (JsonException or InvalidOperationException or ArgumentException))
         {
-            throw Bad($"The {BundleDesk.DocumentName} of this bundle cannot be read{(fault.Path is { Length: > 1 } path ? $" at {path}" : "")}. Nothing was imported.");
+            throw Bad($"The {BundleDesk.DocumentName} of this bundle cannot be read{((fault as JsonException)?.Path is { Length: > 1 } path ? $" at {path}" : "")}. Nothing was imported.");
         }
         if (document.Format != BundleDesk.Format || document.Version != BundleDesk.FormatVersion)
         {
@@ -226,7 +232,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
             cancel).ConfigureAwait(false)
         || await Known<CountRecord>(tag.Counts.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Picture>(tag.Pictures.Select(x => x.Id),
             cancel).ConfigureAwait(false)
-        || await Known<LogEntry>(tag.Log.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Wait>(tag.Waits.Select(x => x.Id),
+        || await Known<BenchEvent>(tag.Log.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Wait>(tag.Waits.Select(x => x.Id),
             cancel).ConfigureAwait(false)
         || await Known<SoleRecord>(tag.Surveys.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<ProofRecord>(tag.Proofs.Select(x => x.Id),
             cancel).ConfigureAwait(false);
@@ -258,7 +264,8 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         tag.Counts.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Measurements.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Findings.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Log.ForEach(x => x.Id = Guid.CreateVersion7());
+        Dictionary<Guid, Guid> events = tag.Log.ToDictionary(e => e.Id, _ => Guid.CreateVersion7());
+        tag.Log = [.. tag.Log.Select(e => e.Copy(id: events[e.Id], corrects: e.Corrects is Guid old && events.TryGetValue(old, out Guid now) ? now : null))];
         tag.Waits.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Surveys.ForEach(x => x.Id = Guid.CreateVersion7());
         tag.Proofs.ForEach(x => x.Id = Guid.CreateVersion7());

@@ -1,5 +1,6 @@
 using Foundling.Core;
 using Foundling.Core.Log;
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Store;
@@ -41,7 +42,7 @@ public sealed class Stopwatches(TimeProvider time)
 public sealed record ClockReading(double Minutes, string? Doubt);
 
 /// <summary>The running clock and what it writes into the log. It lives in the database, so it outlives the process.</summary>
-public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches, TimeProvider time)
+public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches, TimeProvider time, PlanShelf plans)
 {
     /// <summary>Key of the refusal to book what cannot be right.</summary>
     public const string InDoubt = "clock_in_doubt";
@@ -61,7 +62,7 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
 
     /// <summary>Starts the clock for a step; a clock that runs for another step is stopped first.</summary>
     /// <exception cref="InputException">No such tag or step, or what ran before must be asked about first.</exception>
-    public async Task<RunningClock> Start(int tagNumber, string step, CancellationToken cancel = default)
+    public async Task<RunningClock> Start(int tagNumber, DeedId step, CancellationToken cancel = default)
     {
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
@@ -70,9 +71,9 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
             {
                 throw new InputException("unknown_tag", "tag", tagNumber, "a tag of this shop", $"There is no tag {Tag.LabelOf(tagNumber)}.");
             }
-            PlanStep plan = await Step(tagNumber, step, cancel).ConfigureAwait(false)
-                ?? throw new InputException("unknown_step", "step", step, "a step of the rod",
-                    $"{Tag.LabelOf(tagNumber)} has no step \"{Shorten.To(step, 60)}\".");
+            Deed plan = await plans.Deed(tagNumber, step, cancel).ConfigureAwait(false)
+                ?? throw new InputException("unknown_step", "step", step.ToString(), "a step of the rod",
+                    $"{Tag.LabelOf(tagNumber)} has no step \"{step}\".");
             RunningClock? running = await db.Clock.FirstOrDefaultAsync(cancel).ConfigureAwait(false);
             if (running is not null && running.TagNumber == tagNumber && running.Step == step)
             {
@@ -87,7 +88,7 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
             DateTimeOffset now = time.GetUtcNow();
             var clock = new RunningClock { TagNumber = tagNumber, Step = step, Title = plan.Title, StartedAt = now };
             db.Clock.Add(clock);
-            await tags.Note(tagNumber, LogEntry.New(now, LogKind.Started, plan.Title, step), cancel).ConfigureAwait(false);
+            await tags.Note(tagNumber, BenchEvent.New(now, EventKind.Started, plan.Title, step), cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
             watches.Begin(now);
             return clock;
@@ -98,7 +99,7 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
     /// <param name="minutes">Minutes the person says it took, where the clock cannot be right; null to take what it shows.</param>
     /// <param name="cancel">Stops it.</param>
     /// <exception cref="InputException">What it shows cannot be right, and nobody said how long it took.</exception>
-    public async Task<LogEntry?> Stop(double? minutes = null, CancellationToken cancel = default)
+    public async Task<BenchEvent?> Stop(double? minutes = null, CancellationToken cancel = default)
     {
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
@@ -108,7 +109,7 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
             {
                 return null;
             }
-            LogEntry entry = await Book(running, minutes, cancel).ConfigureAwait(false);
+            BenchEvent entry = await Book(running, minutes, cancel).ConfigureAwait(false);
             db.Clock.Remove(running);
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
@@ -116,23 +117,20 @@ public sealed class ClockBook(FoundlingDb db, TagBook tags, Stopwatches watches,
         }
     }
 
-    private async Task<LogEntry> Book(RunningClock running, double? said, CancellationToken cancel)
+    private async Task<BenchEvent> Book(RunningClock running, double? said, CancellationToken cancel)
     {
         DateTimeOffset now = time.GetUtcNow();
-        PlanStep? step = await Step(running.TagNumber, running.Step, cancel).ConfigureAwait(false);
-        ClockReading shown = Read(running, step?.LikelyMin);
+        Deed? step = await plans.Deed(running.TagNumber, running.Step, cancel).ConfigureAwait(false);
+        ClockReading shown = Read(running, step?.Minutes.Likely);
         if (said is null && shown.Doubt is { } doubt)
         {
             throw new InputException(InDoubt, "minutes", shown.Minutes, "the minutes it really took", doubt);
         }
-        var entry = LogEntry.New(now, LogKind.Stopped, running.Title, running.Step, said ?? shown.Minutes);
+        var entry = BenchEvent.New(now, EventKind.Stopped, running.Title, running.Step, said ?? shown.Minutes);
         if (await db.Tags.AnyAsync(t => t.Number == running.TagNumber, cancel).ConfigureAwait(false))
         {
             await tags.Note(running.TagNumber, entry, cancel).ConfigureAwait(false);
         }
         return entry;
     }
-
-    private Task<PlanStep?> Step(int tag, string key, CancellationToken cancel) =>
-        db.Set<PlanStep>().AsNoTracking().FirstOrDefaultAsync(s => EF.Property<int>(s, "TagNumber") == tag && s.Key == key, cancel);
 }

@@ -37,8 +37,8 @@ public sealed class RunningClock
     /// <summary>Tag it runs for.</summary>
     public int TagNumber { get; set; }
 
-    /// <summary>Step it runs for.</summary>
-    public string Step { get; set; } = "";
+    /// <summary>Deed it runs for.</summary>
+    public Core.Rod.DeedId Step { get; set; }
 
     /// <summary>Title of the step when it started.</summary>
     public string Title { get; set; } = "";

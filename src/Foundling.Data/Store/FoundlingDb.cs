@@ -2,6 +2,7 @@ using System.Text.Json;
 using Foundling.Core.Gauges;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod;
+using Foundling.Core.Safety;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -79,12 +80,19 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
         configurationBuilder.Properties<PartId>().HaveConversion<IdText<PartDef>>();
         configurationBuilder.Properties<KindId>().HaveConversion<IdText<ToolKind>>();
         configurationBuilder.Properties<SupplyId>().HaveConversion<IdText<Supply>>();
+        configurationBuilder.Properties<DeedId>().HaveConversion<DeedText>();
     }
 
     /// <inheritdoc />
     protected override void OnModelCreating(ModelBuilder modelBuilder) => modelBuilder.ApplyConfigurationsFromAssembly(typeof(FoundlingDb).Assembly);
 
     internal sealed class IdText<T>() : ValueConverter<Id<T>, string>(v => v.Value, v => new Id<T>(v));
+
+    internal sealed class DeedText() : ValueConverter<DeedId, string>(v => v.ToString(), v => DeedId.Read(v));
+
+    /// <summary>Keys of an enum as they are written, so that renaming a step in code renames nothing in a shop.</summary>
+    internal sealed class KeyOf<T>() : ValueConverter<T, string>(v => KeyText.Of(v, '-'), v => KeyText.Read<T>(v, '-')!.Value)
+        where T : struct, Enum;
 
     private sealed class UtcTicks() : ValueConverter<DateTimeOffset, long>(v => v.UtcTicks, v => new DateTimeOffset(v, TimeSpan.Zero));
 }
@@ -117,14 +125,17 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
         tag.HasMany(t => t.Proofs).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Waits).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Surveys).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
-        tag.HasMany(t => t.Steps).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Marks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.Ignore(t => t.Plan);
+        tag.Ignore(t => t.Steps);
+        tag.PrimitiveCollection(t => t.SeenCautions).ElementType(e => e.HasConversion<FoundlingDb.KeyOf<CautionId>>());
     }
 }
 
 /// <summary>Children carry keys made where they are made, so that a bundle keeps them.</summary>
 internal sealed class ChildMapping :
     IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Measurement>,
-        IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<LogEntry>,
+        IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<BenchEvent>,
     IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
 {
     public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
@@ -144,16 +155,22 @@ internal sealed class ChildMapping :
 
     public void Configure(EntityTypeBuilder<Picture> child) => Map(child, "Pictures");
 
-    public void Configure(EntityTypeBuilder<LogEntry> child)
+    public void Configure(EntityTypeBuilder<BenchEvent> child)
     {
-        Map(child, "Log");
+        Map(child, "Events");
         child.Property<int?>("TagNumber");
-        child.HasIndex("TagNumber", nameof(LogEntry.At));
+        child.HasIndex("TagNumber", nameof(BenchEvent.At));
     }
 
     public void Configure(EntityTypeBuilder<ProofRecord> child) => Map(child, "Proofs");
 
-    public void Configure(EntityTypeBuilder<Wait> child) => Map(child, "Waits");
+    public void Configure(EntityTypeBuilder<Wait> child)
+    {
+        Map(child, "Waits");
+        child.PrimitiveCollection(w => w.EndedBy).ElementType(e => e.HasConversion<FoundlingDb.KeyOf<StepKey>>());
+        // Few waits are open at once, so whoever asks for those reads a handful of rows.
+        child.HasIndex(w => w.ReadyAt).HasFilter("\"EndedAt\" IS NULL");
+    }
 
     public void Configure(EntityTypeBuilder<SoleRecord> child)
     {
@@ -181,15 +198,13 @@ internal sealed class ChildMapping :
     }
 }
 
-internal sealed class StepMapping : IEntityTypeConfiguration<PlanStep>
+internal sealed class MarkMapping : IEntityTypeConfiguration<StepMark>
 {
-    public void Configure(EntityTypeBuilder<PlanStep> step)
+    public void Configure(EntityTypeBuilder<StepMark> mark)
     {
-        step.ToTable("Steps");
-        step.Property<int>("TagNumber");
-        step.HasKey("TagNumber", nameof(PlanStep.Key));
-        step.Ignore(s => s.Minutes);
-        step.PrimitiveCollection(s => s.Parts).ElementType(e => e.HasConversion<FoundlingDb.IdText<PartDef>>());
+        mark.ToTable("StepMarks");
+        mark.Property<int>("TagNumber");
+        mark.HasKey("TagNumber", nameof(StepMark.Deed));
     }
 }
 

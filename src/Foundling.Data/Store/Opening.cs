@@ -121,6 +121,7 @@ public sealed class Opening : IDisposable
         {
             db.Database.Migrate();
         }
+        Upgrade.Run(db);
     }
 
     /// <summary>Reads the state of the file and mends what a crash can leave; true when there are tables in it.</summary>

@@ -25,8 +25,8 @@ public enum Stock
 /// <summary>What the shop knows of one supply. What it says nothing of is taken as there.</summary>
 public sealed class StoreItem
 {
-    /// <summary>Name of the supply, as <see cref="Supplies"/> has it.</summary>
-    public string Item { get; set; } = "";
+    /// <summary>The supply.</summary>
+    public SupplyId Item { get; set; }
 
     /// <summary>How much there is.</summary>
     public Stock Stock { get; set; }
@@ -42,31 +42,31 @@ public sealed class StoreItem
 public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
 {
     /// <summary>What the shop has said, by supply.</summary>
-    public async Task<IReadOnlyDictionary<string, StoreItem>> All(CancellationToken cancel = default) =>
+    public async Task<IReadOnlyDictionary<SupplyId, StoreItem>> All(CancellationToken cancel = default) =>
         await db.StoreItems.AsNoTracking().ToDictionaryAsync(s => s.Item, cancel).ConfigureAwait(false);
 
     /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
-    public static Stock StockOf(IReadOnlyDictionary<string, StoreItem> said, string item) => said.TryGetValue(item, out StoreItem? kept) ? kept.Stock
+    public static Stock StockOf(IReadOnlyDictionary<SupplyId, StoreItem> said, SupplyId item) => said.TryGetValue(item, out StoreItem? kept) ? kept.Stock
         : Stock.Have;
 
     /// <summary>Kit the shop has not got, which closes the ways that need it.</summary>
-    public async Task<IReadOnlySet<string>> Lacking(CancellationToken cancel = default)
+    public async Task<IReadOnlySet<SupplyId>> Lacking(CancellationToken cancel = default)
     {
-        List<string> none = await db.StoreItems.Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder).Select(s =>
+        List<SupplyId> none = await db.StoreItems.Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder).Select(s =>
             s.Item).ToListAsync(cancel).ConfigureAwait(false);
         return none.Where(i => Supplies.Find(i) is { Kit: true }).ToHashSet();
     }
 
     /// <summary>Says how much of something there is.</summary>
     /// <exception cref="InputException">Nothing the rules speak of.</exception>
-    public async Task Say(string? item, Stock stock, DateOnly? arrivesOn = null, CancellationToken cancel = default)
+    public async Task Say(SupplyId item, Stock stock, DateOnly? arrivesOn = null, CancellationToken cancel = default)
     {
-        Supply supply = Supplies.Find(item ?? "") ?? throw new InputException("unknown_supply", "item", item, "a supply of the book",
+        Supply supply = Supplies.Find(item) ?? throw new InputException("unknown_supply", "item", item.Value, "a supply of the book",
             $"\"{item}\" is nothing the rules speak of.");
-        StoreItem? kept = await db.StoreItems.FirstOrDefaultAsync(s => s.Item == supply.Name, cancel).ConfigureAwait(false);
+        StoreItem? kept = await db.StoreItems.FirstOrDefaultAsync(s => s.Item == supply.Id, cancel).ConfigureAwait(false);
         if (kept is null)
         {
-            db.StoreItems.Add(kept = new StoreItem { Item = supply.Name });
+            db.StoreItems.Add(kept = new StoreItem { Item = supply.Id });
         }
         (kept.Stock, kept.ArrivesOn, kept.At) = (stock, stock == Stock.OnOrder ? arrivesOn : null, time.GetUtcNow());
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);

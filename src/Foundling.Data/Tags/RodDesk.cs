@@ -13,7 +13,7 @@ using Foundling.Data.Stores;
 namespace Foundling.Data.Tags;
 
 /// <summary>Plans tags and keeps what is done to their rods.</summary>
-public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, ShopBook shop, StoreRoom stores)
+public sealed class RodDesk(TimeProvider time, TagBook tags, ShopBook shop, StoreRoom stores)
 {
     private const int MostWords = 500, MostReason = 150;
 
@@ -28,7 +28,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     /// <param name="settings">The shop.</param>
     /// <param name="lacking">Kit the shop has not got.</param>
     /// <param name="book">The pattern book, which says which parts are odd.</param>
-    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopSettings settings, IReadOnlySet<string> lacking, PatternBook book) => new(tag.Tool(), aim,
+    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopSettings settings, IReadOnlySet<SupplyId> lacking, PatternBook book) => new(tag.Tool(), aim,
         tag.Standing(), ReferenceData.Baths)
     {
         TagWays = Choices.Read(tag.Ways), ShopWays = Choices.Read(settings.Ways), Lacking = lacking, TemperatureC = settings.TemperatureC,
@@ -46,108 +46,99 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>
     public async Task Aim(Tag tag, AimKind aim, CancellationToken cancel = default)
     {
+        bool same = tag.Aim == aim;
         tag.Aim = aim;
-        await Keep(tag, Handwork.Replan(tag.Steps, await Question(tag, aim, cancel).ConfigureAwait(false)), cancel).ConfigureAwait(false);
+        PlanQuestion question = await Question(tag, aim, cancel).ConfigureAwait(false);
+        await Keep(tag, Handwork.Replan(tag.Steps, question), same ? "planned again" : $"the aim is {aim}", question.TagWays, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Chooses a way for this tag, or takes the choice back, and plans anew.</summary>
-    /// <exception cref="InputException">No such way, or one that is closed for this tool.</exception>
-    public async Task Choose(Tag tag, string choice, string? way, CancellationToken cancel = default)
+    /// <exception cref="InputException">No such choice or way, or one that is closed for this tool.</exception>
+    public async Task Choose(Tag tag, string? choice, string? way, CancellationToken cancel = default)
     {
         AimKind aim = tag.Aim ?? AimKind.Work;
-        if (!string.IsNullOrEmpty(way) && Choices.Find(choice).Find(way).Blocked(await Question(tag, aim, cancel).ConfigureAwait(false)) is string blocked)
+        Choice asked = Choices.Read(choice);
+        Way? taken = string.IsNullOrEmpty(way) ? null : asked.Read(way);
+        if (taken?.Blocked(await Question(tag, aim, cancel).ConfigureAwait(false)) is string blocked)
         {
-            throw new InputException("way_blocked", choice, way, "an open way", $"{Choices.Find(choice).Find(way).Name}: {blocked}");
+            throw new InputException("way_blocked", choice!, way, "an open way", $"{taken.Name}: {blocked}");
         }
-        tag.Ways = Choices.Keep(tag.Ways, choice, way);
+        tag.Ways = Choices.Keep(tag.Ways, asked.Id, taken?.Id);
         // The reason was for the way that stood before.
-        tag.WayReasons = Choices.KeepReason(tag.WayReasons, choice, null);
+        tag.WayReasons = Choices.KeepReason(tag.WayReasons, asked.Id, null);
         await Aim(tag, aim, cancel).ConfigureAwait(false);
     }
 
-    /// <summary>Keeps a rod that was changed by hand.</summary>
-    public async Task Keep(Tag tag, IReadOnlyList<PlanStep> plan, CancellationToken cancel = default)
+    /// <summary>Keeps a rod that was changed.</summary>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="deeds">The deeds in their order.</param>
+    /// <param name="why">Why it was changed.</param>
+    /// <param name="ways">Ways it was made by; null for those it had.</param>
+    /// <param name="cancel">Stops it.</param>
+    public Task Keep(Tag tag, IReadOnlyList<Deed> deeds, string why, IReadOnlyDictionary<ChoiceId, WayId>? ways = null, CancellationToken cancel = default)
     {
-        foreach (PlanStep gone in tag.Steps.Except(plan).ToList())
-        {
-            tag.Steps.Remove(gone);
-            PlanStep? same = plan.FirstOrDefault(s => s.Key == gone.Key);
-            if (same is not null)
-            {
-                db.Entry(gone).CurrentValues.SetValues(same);
-                tag.Steps.Add(gone);
-            }
-            else
-            {
-                db.Remove(gone);
-            }
-        }
-        foreach (PlanStep added in plan.Where(s => tag.Steps.All(t => t.Key != s.Key)))
-        {
-            tag.Steps.Add(added);
-        }
-        TagBook.Sort(tag);
-        await tags.Save(tag, cancel).ConfigureAwait(false);
+        Plan before = tag.Plan ?? new Plan(tag.Aim ?? AimKind.Work, []);
+        tag.Plan = (before with { Aim = tag.Aim ?? before.Aim, Ways = ways ?? before.Ways }).With(deeds, why);
+        return tags.Save(tag, cancel);
     }
 
-    /// <summary>Refuses a step whose gate is shut.</summary>
+    /// <summary>Refuses a step whose gate is shut. A rule of order gives way to a reason, which is kept.</summary>
     /// <param name="tag">Its tag.</param>
     /// <param name="step">The step.</param>
-    /// <param name="seen">Its cautions were seen; that is kept first.</param>
+    /// <param name="seen">Its cautions were seen, which is kept with what is done next.</param>
+    /// <param name="overrule">Why it is done though it is not its turn; null or empty for no reason.</param>
     /// <param name="cancel">Stops it.</param>
     /// <exception cref="InputException">The gate is shut.</exception>
-    public async Task Pass(Tag tag, PlanStep step, bool seen, CancellationToken cancel = default)
+    public async Task Pass(Tag tag, PlanStep step, bool seen, string? overrule = null, CancellationToken cancel = default)
     {
-        if (seen)
+        if (seen && step.Cautions.Except(tag.SeenCautions).Any())
         {
-            tag.SeenCautions = [.. tag.SeenCautions.Union(Core.Safety.Cautions.Of(step.Caution).Select(c => c.Id))];
+            tag.SeenCautions = [.. tag.SeenCautions.Union(step.Cautions)];
         }
-        Gate gate = Gate.Of(tag, step, (await shop.Read(cancel).ConfigureAwait(false)).Name);
-        if (!gate.Open)
+        Gate gate = Gate.Of(tag, step, (await shop.Read(cancel).ConfigureAwait(false)).Name, time.GetUtcNow());
+        bool against = gate.Order is not null && !string.IsNullOrWhiteSpace(overrule);
+        Gate left = against ? gate with { Order = null } : gate;
+        if (!left.Open)
         {
-            throw new InputException("gate_shut", "step", step.Key, "a step that may start", gate.Sentence);
+            throw new InputException(left.WaitsFor is null && left.Order is not null ? "order_rule" : "gate_shut", "step", step.Key.ToString(),
+                "a step that may start", left.Sentence);
+        }
+        if (against)
+        {
+            tag.Happened(Event(EventKind.Overruled, step, $"{gate.Order} Done all the same: {Shorten.To(overrule, MostWords)}"));
         }
     }
 
-    /// <summary>Notes that a step which cannot be undone may be done: who agreed, and why.</summary>
+    /// <summary>Notes that a step which cannot be undone may be done: who agreed, and why. It holds for this act and no other.</summary>
     /// <exception cref="InputException">Nothing was said.</exception>
-    public async Task Agree(Tag tag, PlanStep step, string? words, CancellationToken cancel = default)
+    public Task Agree(Tag tag, PlanStep step, string? words, CancellationToken cancel = default)
     {
         string said = Said(words, "Write who agrees, and how: \"Maud, on the telephone\".");
-        (step.Agreed, step.AgreedAt) = (said, time.GetUtcNow());
-        Log(tag, LogKind.Note, step, $"Agreed: {step.Title}. {said}");
-        await tags.Save(tag, cancel).ConfigureAwait(false);
+        tag.Happened(Event(EventKind.Agreed, step, said).Copy(bound: step.Deed.Content));
+        return tags.Save(tag, cancel);
     }
 
     /// <summary>What a step waited for has come.</summary>
-    public async Task Arrived(Tag tag, PlanStep step, CancellationToken cancel = default)
+    public Task Arrived(Tag tag, PlanStep step, CancellationToken cancel = default)
     {
-        Log(tag, LogKind.Note, step, $"It has come: {step.WaitsFor}");
-        (step.WaitsFor, step.ArrivesOn) = ("", null);
+        tag.Happened(Event(EventKind.Arrived, step, step.WaitsFor));
         foreach (Finding finding in tag.Findings.Where(f => f.Kind == FindingKind.Missing && step.Parts.Contains(f.Part)))
         {
             (finding.OnOrder, finding.ArrivesOn) = (false, null);
         }
-        await tags.Save(tag, cancel).ConfigureAwait(false);
+        return tags.Save(tag, cancel);
     }
 
     /// <summary>Leaves a step out, with the reason.</summary>
     /// <exception cref="InputException">No reason was given.</exception>
-    public async Task Skip(Tag tag, PlanStep step, string? reason, CancellationToken cancel = default)
+    public Task Skip(Tag tag, PlanStep step, string? reason, CancellationToken cancel = default)
     {
-        string said = Said(reason, $"Say why \"{step.Title}\" is left out; the papers show it.");
-        LeaveOut(tag, step, said);
-        await tags.Save(tag, cancel).ConfigureAwait(false);
-    }
-
-    private void LeaveOut(Tag tag, PlanStep step, string reason)
-    {
-        (step.State, step.EndedAt, step.SkipReason) = (StepState.Skipped, time.GetUtcNow(), reason);
-        Log(tag, LogKind.StepSkipped, step, $"{step.Title}: {reason}");
+        tag.Happened(Event(EventKind.LeftOut, step, Said(reason, $"Say why \"{step.Title}\" is left out; the papers show it.")));
+        return tags.Save(tag, cancel);
     }
 
     /// <summary>Keeps why the way of a choice was taken; no words take the reason back.</summary>
-    public Task Because(Tag tag, string choice, string? reason, CancellationToken cancel = default)
+    public Task Because(Tag tag, ChoiceId choice, string? reason, CancellationToken cancel = default)
     {
         tag.WayReasons = Choices.KeepReason(tag.WayReasons, choice, Shorten.To(reason, MostReason));
         return tags.Save(tag, cancel);
@@ -155,18 +146,18 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
 
     /// <summary>Leaves several steps out at once, all for one reason.</summary>
     /// <exception cref="InputException">No step was chosen, or no reason given.</exception>
-    public async Task SkipAll(Tag tag, IReadOnlyList<PlanStep> steps, string? reason, CancellationToken cancel = default)
+    public Task SkipAll(Tag tag, IReadOnlyList<PlanStep> steps, string? reason, CancellationToken cancel = default)
     {
         if (steps.Count == 0)
         {
             throw new InputException("required", "steps", null, "one step or more", "Tick the steps that are left out.");
         }
         string said = Said(reason, "Say why they are left out; the papers show it.");
-        foreach (PlanStep step in steps.Where(s => s.State == StepState.Open))
+        foreach (PlanStep step in steps.Where(s => s.State == StepState.Open).ToList())
         {
-            LeaveOut(tag, step, said);
+            tag.Happened(Event(EventKind.LeftOut, step, said));
         }
-        await tags.Save(tag, cancel).ConfigureAwait(false);
+        return tags.Save(tag, cancel);
     }
 
     /// <summary>Takes a finished or skipped step back: what waits because of it ends, and the log says so.</summary>
@@ -177,12 +168,11 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
             return;
         }
         DateTimeOffset now = time.GetUtcNow();
-        (step.State, step.EndedAt, step.SkipReason) = (StepState.Open, null, "");
         foreach (Wait wait in tag.Waits.Where(w => w.Step == step.Key && w.EndedAt is null))
         {
             End(tag, wait, now);
         }
-        Log(tag, LogKind.StepReopened, step, step.Title);
+        tag.Happened(Event(EventKind.Reopened, step, step.Title));
         if (tag.Status == TagStatus.Done)
         {
             tag.Status = TagStatus.InHand;
@@ -190,7 +180,7 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         await tags.Save(tag, cancel).ConfigureAwait(false);
     }
 
-    /// <summary>Finishes a step: books it and starts its wait.</summary>
+    /// <summary>Finishes a step: ends the waits it was for, and begins its own.</summary>
     public async Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default)
     {
         if (step.State == StepState.Done)
@@ -198,23 +188,15 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
             return;
         }
         DateTimeOffset now = time.GetUtcNow();
-        step.State = StepState.Done;
-        step.EndedAt = now;
-        Log(tag, LogKind.StepDone, step, step.Title);
-        foreach (Wait ended in tag.Waits.Where(w => WaitEnds.EndedBy(w, step)))
+        tag.Happened(Event(EventKind.Done, step, step.Title));
+        foreach (Wait ended in tag.Waits.Where(w => Waits.EndedBy(w, step.Key)))
         {
             End(tag, ended, now);
         }
-        if ((WaitEnds.Of(step.Key, false) == WaitEnd.LookAgain ? step.LookInMin : step.WaitMin) is double wait and > 0)
+        if (Waits.After(step.Deed, now, time.LocalTimeZone) is { } wait)
         {
-            DateTimeOffset local = TimeZoneInfo.ConvertTime(now, time.LocalTimeZone);
-            tag.Waits.Add(new Wait
-            {
-                Id = Guid.CreateVersion7(now), Step = step.Key, What = WaitEnds.What(step), StartedAt = now, ReadyAt = now.AddMinutes(wait),
-                LookInAt = step.WaitMin > 0 && step.LookInMin is double look ? Core.Baths.Soak.LookInAt(local, look).ToUniversalTime() : null,
-                MustBeOutAt = step.OutByMin is double outBy ? now.AddMinutes(outBy) : null,
-            });
-            Log(tag, LogKind.WaitBegun, step, WaitEnds.What(step));
+            tag.Waits.Add(wait);
+            tag.Happened(Event(EventKind.WaitBegun, step, wait.What));
         }
         if (tag.Steps.All(s => s.State != StepState.Open))
         {
@@ -224,22 +206,12 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     }
 
     /// <summary>Keeps what the tool did as found: the step that asks for it is finished with it, or taken up again without.</summary>
-    public async Task Tried(Tag tag, CancellationToken cancel = default)
+    public Task Tried(Tag tag, CancellationToken cancel = default) => tag.Step(StepKey.TryAsFound) switch
     {
-        PlanStep? step = tag.Steps.FirstOrDefault(s => s.Key == PlanStep.TryAsFound);
-        if (step is { State: StepState.Open } && tag.Tried is not null)
-        {
-            await Finish(tag, step, cancel).ConfigureAwait(false);
-        }
-        else if (step is { State: StepState.Done } && tag.Tried is null)
-        {
-            await Reopen(tag, step, cancel).ConfigureAwait(false);
-        }
-        else
-        {
-            await tags.Save(tag, cancel).ConfigureAwait(false);
-        }
-    }
+        { State: StepState.Open } step when tag.Tried is not null => Finish(tag, step, cancel),
+        { State: StepState.Done } step when tag.Tried is null => Reopen(tag, step, cancel),
+        _ => tags.Save(tag, cancel),
+    };
 
     /// <summary>Ends a wait; a look that was taken sets the next one as far ahead, while the tool is here.</summary>
     public async Task EndWait(Tag tag, Guid id, CancellationToken cancel = default)
@@ -250,9 +222,9 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
         }
         DateTimeOffset now = time.GetUtcNow();
         End(tag, wait, now);
-        if (WaitEnds.Of(wait) == WaitEnd.LookAgain && tag.Status != TagStatus.Left)
+        if (wait.Kind == LagKind.LookAgain && tag.Status != TagStatus.Left)
         {
-            tag.Waits.Add(new Wait { Id = Guid.CreateVersion7(now), Step = wait.Step, What = wait.What, StartedAt = now,
+            tag.Waits.Add(new Wait { Id = Guid.CreateVersion7(now), Step = wait.Step, Kind = wait.Kind, What = wait.What, StartedAt = now,
                 ReadyAt = now + (wait.ReadyAt - wait.StartedAt) });
         }
         await tags.Save(tag, cancel).ConfigureAwait(false);
@@ -272,12 +244,12 @@ public sealed class RodDesk(FoundlingDb db, TimeProvider time, TagBook tags, Sho
     private static void End(Tag tag, Wait wait, DateTimeOffset now)
     {
         wait.EndedAt = now;
-        tag.Log.Add(LogEntry.New(now, LogKind.WaitEnded, wait.What, wait.Step));
+        tag.Happened(BenchEvent.New(now, EventKind.WaitEnded, wait.What, wait.Step));
     }
 
     private static string Said(string? words, string otherwise) => string.IsNullOrWhiteSpace(words)
         ? throw new InputException("required", "words", null, "a few words", otherwise)
         : Shorten.To(words, MostWords);
 
-    private void Log(Tag tag, LogKind kind, PlanStep step, string text) => tag.Log.Add(LogEntry.New(time.GetUtcNow(), kind, text, step.Key));
+    private BenchEvent Event(EventKind kind, PlanStep step, string text) => BenchEvent.New(time.GetUtcNow(), kind, text, step.Key);
 }

@@ -5,6 +5,7 @@ using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Origin;
 using Foundling.Data.Store;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Microsoft.EntityFrameworkCore.Metadata;
@@ -12,7 +13,7 @@ using Microsoft.EntityFrameworkCore.Metadata;
 namespace Foundling.Data.Tags;
 
 /// <summary>Reads and keeps tags.</summary>
-public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patterns)
+public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patterns, PlanShelf plans)
 {
     /// <summary>The pattern book tags are dated by.</summary>
     public Task<PatternBook> Patterns(CancellationToken cancel = default) => patterns.Read(cancel);
@@ -23,6 +24,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         Tag? tag = await Whole().FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false);
         if (tag is not null)
         {
+            await plans.Fetch([tag], cancel).ConfigureAwait(false);
             Sort(tag);
         }
         return tag;
@@ -39,18 +41,18 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>
     /// Entries of a tag's log, newest first. A start whose stop is there too says nothing more, so only the stop is given.
     /// </summary>
-    public async Task<IReadOnlyList<LogEntry>> Log(int number, int skip, int take, CancellationToken cancel = default) =>
+    public async Task<IReadOnlyList<BenchEvent>> Log(int number, int skip, int take, CancellationToken cancel = default) =>
         await LogOf(number)
-            .Where(e => e.Kind != LogKind.Started || !LogOf(number).Any(s => s.Kind == LogKind.Stopped && s.Step == e.Step && s.At >= e.At))
+            .Where(e => e.Kind != EventKind.Started || !LogOf(number).Any(s => s.Kind == EventKind.Stopped && s.Step == e.Step && s.At >= e.At))
             .OrderByDescending(e => e.At).ThenByDescending(e => e.Id).Skip(skip).Take(take).ToListAsync(cancel).ConfigureAwait(false);
 
     /// <summary>Notes that go with a tag in its papers, oldest first.</summary>
-    public async Task<IReadOnlyList<LogEntry>> PapersNotes(int number, CancellationToken cancel = default) =>
-        await LogOf(number).Where(e => e.Kind == LogKind.PapersNote).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
+    public async Task<IReadOnlyList<BenchEvent>> PapersNotes(int number, CancellationToken cancel = default) =>
+        await LogOf(number).Where(e => e.Kind == EventKind.PapersNote).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
 
     /// <summary>What was spent on a tag beyond its price, oldest first.</summary>
-    public async Task<IReadOnlyList<LogEntry>> Spent(int number, CancellationToken cancel = default) =>
-        await LogOf(number).Where(e => e.Kind == LogKind.Spent).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
+    public async Task<IReadOnlyList<BenchEvent>> Spent(int number, CancellationToken cancel = default) =>
+        await LogOf(number).Where(e => e.Kind == EventKind.Spent).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);
 
     /// <summary>Reads the whole log of a tag into it, for what leaves the shop.</summary>
     public async Task ReadLog(Tag tag, CancellationToken cancel = default)
@@ -60,14 +62,14 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     }
 
     /// <summary>Adds to a tag's log. It only adds, so it is never in anybody's way.</summary>
-    public async Task Note(int number, LogEntry entry, CancellationToken cancel = default)
+    public async Task Note(int number, BenchEvent entry, CancellationToken cancel = default)
     {
         db.Entry(entry).Property("TagNumber").CurrentValue = number;
         db.Add(entry);
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
 
-    private IQueryable<LogEntry> LogOf(int number) => db.Set<LogEntry>().AsNoTracking().Where(e => EF.Property<int>(e, "TagNumber") == number);
+    private IQueryable<BenchEvent> LogOf(int number) => db.Set<BenchEvent>().AsNoTracking().Where(e => EF.Property<int>(e, "TagNumber") == number);
 
     /// <summary>Tags to choose from: those that have not left the shop, newest first, without anything on them.</summary>
     public Task<List<Tag>> Here(CancellationToken cancel = default) =>
@@ -81,23 +83,12 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         return [.. tags.SelectMany(t => t.Waits.Select(w => (t, w))).OrderBy(x => x.w.MustBeOutAt ?? x.w.ReadyAt).ThenBy(x => x.t.Number)];
     }
 
-    /// <summary>All tags that are in hand, newest first, with their waits and with their steps as far as a bench shows them.</summary>
+    /// <summary>All tags that are in hand, newest first, with their waits and their rods.</summary>
     public async Task<List<Tag>> InHand(CancellationToken cancel = default)
     {
-        List<Tag> tags = await db.Tags.AsNoTracking().Include(t => t.Waits)
+        List<Tag> tags = await db.Tags.AsNoTracking().Include(t => t.Waits.Where(w => w.EndedAt == null)).Include(t => t.Marks)
             .Where(t => t.Status == TagStatus.InHand).OrderByDescending(t => t.Number).ToListAsync(cancel).ConfigureAwait(false);
-        var byNumber = tags.ToDictionary(t => t.Number);
-        var steps = await db.Set<PlanStep>()
-            .Where(s => db.Tags.Any(t => t.Number == EF.Property<int>(s, "TagNumber") && t.Status == TagStatus.InHand))
-            .OrderBy(s => s.Order)
-            .Select(s => new { Tag = EF.Property<int>(s, "TagNumber"), s.Key, s.Order, s.Stage, s.Title, s.Reason, s.LikelyMin, s.WaitMin, s.State,
-                s.WaitsFor })
-            .ToListAsync(cancel).ConfigureAwait(false);
-        foreach (var s in steps)
-        {
-            byNumber.GetValueOrDefault(s.Tag)?.Steps.Add(new PlanStep { Key = s.Key, Order = s.Order, Stage = s.Stage, Title = s.Title, Reason = s.Reason,
-                LikelyMin = s.LikelyMin, WaitMin = s.WaitMin, State = s.State, WaitsFor = s.WaitsFor });
-        }
+        await plans.Fetch(tags, cancel).ConfigureAwait(false);
         tags.ForEach(Sort);
         return tags;
     }
@@ -122,8 +113,9 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
                 || EF.Functions.Like(t.Source, like, "\\") || kinds.Contains(t.Kind) || EF.Functions.Like(t.OwnersMark, like, "\\"));
         }
         int all = await query.CountAsync(cancel).ConfigureAwait(false);
-        List<Tag> tags = await query.OrderByDescending(t => t.Number).Skip(skip).Take(take).Include(t => t.Steps).Include(t =>
-            t.Looks).ToListAsync(cancel).ConfigureAwait(false);
+        List<Tag> tags = await query.OrderByDescending(t => t.Number).Skip(skip).Take(take).Include(t => t.Marks).Include(t => t.Looks)
+            .ToListAsync(cancel).ConfigureAwait(false);
+        await plans.Fetch(tags, cancel).ConfigureAwait(false);
         tags.ForEach(Sort);
         return (tags, all);
     }
@@ -145,6 +137,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         {
             tag.Number = tag.Number > 0 ? tag.Number : await NextNumber(cancel).ConfigureAwait(false);
             tag.BookedAt = tag.BookedAt == default ? time.GetUtcNow() : tag.BookedAt;
+            await plans.Keep(tag, cancel).ConfigureAwait(false);
             db.Tags.Add(tag);
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
@@ -159,6 +152,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <exception cref="DbUpdateConcurrencyException">Someone else changed the same thing at the same moment; sent again it is looked at anew.</exception>
     public async Task Save(Tag tag, CancellationToken cancel = default)
     {
+        await plans.Keep(tag, cancel).ConfigureAwait(false);
         db.ChangeTracker.DetectChanges();
         if (db.ChangeTracker.Entries().All(e => e.State is EntityState.Unchanged or EntityState.Detached || (e.State == EntityState.Added
             && OnlyAdds.Contains(e.Metadata.ClrType))))
@@ -171,8 +165,9 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         {
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         }
-        catch (DbUpdateConcurrencyException)
+        catch (DbUpdateException fault) when (fault is DbUpdateConcurrencyException || fault.InnerException is SqliteException { SqliteErrorCode: 19 })
         {
+            // Two plans made at the same moment want the same place; that is a clash like any other.
             await Join(tag, cancel).ConfigureAwait(false);
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         }
@@ -180,7 +175,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     /// <summary>Children of a tag that are added and never say anything against one another.</summary>
     private static readonly HashSet<Type> OnlyAdds =
-        [typeof(LogEntry), typeof(Picture), typeof(Measurement), typeof(ProofRecord), typeof(SoleRecord), typeof(CountRecord), typeof(Wait)];
+        [typeof(BenchEvent), typeof(Picture), typeof(Measurement), typeof(ProofRecord), typeof(SoleRecord), typeof(CountRecord), typeof(Wait), typeof(StepMark)];
 
     /// <summary>Takes over what someone else changed on the tag itself at the same moment, where it is not what is changed here.</summary>
     private async Task Join(Tag tag, CancellationToken cancel)
@@ -230,7 +225,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     private IQueryable<Tag> Whole() => db.Tags
         .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t =>
-            t.Pictures).Include(t => t.Steps)
+            t.Pictures).Include(t => t.Marks)
         .Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>
@@ -242,7 +237,6 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         tag.Measurements.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Counts.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Pictures.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
-        tag.Steps.Sort((a, b) => a.Order.CompareTo(b.Order));
         tag.Log.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Waits.Sort((a, b) => (a.StartedAt, a.Id).CompareTo((b.StartedAt, b.Id)));
         tag.Surveys.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));

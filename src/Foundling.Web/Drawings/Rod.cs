@@ -19,7 +19,7 @@ public enum RodZoom
 }
 
 /// <summary>One length of a rod.</summary>
-public sealed record RodPiece(double X, double Width, bool Wait, StepState State, string Label, string Title, string Key, bool Running);
+public sealed record RodPiece(double X, double Width, bool Wait, StepState State, string Label, string Title, DeedId Key, bool Running);
 
 /// <summary>A stretch over several lengths: a stage above the rod, an unbroken block below it.</summary>
 public sealed record RodSpan(double X, double Width, string Label);
@@ -36,7 +36,7 @@ public sealed class RodView
     /// <param name="height">Height of the drawing.</param>
     /// <param name="story">Draw stages, blocks, hours and labels too.</param>
     /// <param name="running">Key of the step whose clock runs.</param>
-    public RodView(IReadOnlyList<PlanStep> steps, double width, double height = 34, bool story = false, string? running = null)
+    public RodView(IReadOnlyList<PlanStep> steps, double width, double height = 34, bool story = false, DeedId? running = null)
     {
         (Width, Height, Story) = (width, height, story);
         var pieces = new List<RodPiece>();
@@ -66,7 +66,7 @@ public sealed class RodView
         if (story)
         {
             Stages = Spans(steps, s => Words.Of(s.Stage));
-            Blocks = [.. Spans(steps, s => s.Block ?? "").Where(b => b.Label.Length > 0)];
+            Blocks = [.. Spans(steps, s => s.Block is Block block ? Core.Rod.Blocks.Words(block) : "").Where(b => b.Label.Length > 0)];
             double step = scale <= 0 ? double.MaxValue : new double[] { 5, 10, 15, 30, 60, 120, 240, 480 }.FirstOrDefault(m => m * scale >= 60,
                 Math.Max(960, Math.Ceiling(Total / MostHours)));
             double at = 0, done = 0;

@@ -16,5 +16,5 @@ namespace Foundling.Web.Drawings;
 public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext, double? SpentMinutes, Gate Gate, IReadOnlyList<StepGauge> Gauges, bool Opened)
 {
     /// <summary>What the shop has not got of what it needs, and when it should come.</summary>
-    public IReadOnlyList<(string Item, Foundling.Data.Stores.Stock Stock, DateOnly? ArrivesOn)> Lacking { get; init; } = [];
+    public IReadOnlyList<(SupplyId Item, Foundling.Data.Stores.Stock Stock, DateOnly? ArrivesOn)> Lacking { get; init; } = [];
 }

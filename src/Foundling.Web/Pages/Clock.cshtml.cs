@@ -54,13 +54,13 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     /// <summary>Starts the clock.</summary>
     public async Task<IActionResult> OnPostStart(int number, string? step)
     {
-        if (await tags.Find(number) is Tag tag && tag.Steps.FirstOrDefault(s => s.Key == step) is PlanStep plan && !Gate.Of(tag, plan,
-            (await shop.Read()).Name).Open)
+        if (await tags.Find(number) is Tag tag && tag.StepNamed(step) is PlanStep plan && !Gate.Of(tag, plan,
+            (await shop.Read()).Name, time.GetUtcNow()).Open)
         {
             // What must be seen or agreed first stands at the step.
-            return LocalRedirect($"/tag/{number}/rod#step-{plan.Key}");
+            return LocalRedirect($"/tag/{number}/rod#{plan.Key.Anchor}");
         }
-        await clock.Start(number, step ?? "");
+        await clock.Start(number, Core.Rod.DeedId.Read(step));
         return Back();
     }
 

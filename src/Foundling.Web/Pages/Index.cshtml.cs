@@ -42,8 +42,8 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
         }
         Next.AddRange(Bench.Ready(InHand.Where(t => Next.All(n => n.Tag != t)), now).Select(j => (j.Tag, j.Step, false)));
         List<(Tag Tag, Wait Wait)> standing = await tags.Standing();
-        Standing = [.. standing.Where(s => !WaitEnds.IsFar(s.Wait, now))];
-        Later = [.. standing.Where(s => WaitEnds.IsFar(s.Wait, now))];
+        Standing = [.. standing.Where(s => !Waits.IsFar(s.Wait, now))];
+        Later = [.. standing.Where(s => Waits.IsFar(s.Wait, now))];
         Owed = [.. InHand.Where(t => t.PromisedOn is not null).OrderBy(t => t.PromisedOn)];
         Today = DateOnly.FromDateTime(time.GetLocalNow().Date);
     }

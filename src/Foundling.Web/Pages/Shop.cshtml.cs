@@ -37,13 +37,13 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
     [
         ("name", Settings.Name), ("dress", Settings.Dress), ("temperature", Number(Settings.TemperatureC)), ("humidity", Number(Settings.HumidityPercent)),
             ("rate", Number(Settings.HourRate)),
-        .. Choices.All.Select(c => ($"way-{c.Id}", (string?)WayOf(c))),
+        .. Choices.All.Select(c => ($"way-{c.Key}", (string?)WayOf(c))),
     ];
 
     /// <summary>A number as a field writes it.</summary>
     public static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 
-    private string WayOf(Choice choice) => Choices.Read(Settings.Ways).GetValueOrDefault(choice.Id, "");
+    private string WayOf(Choice choice) => Choices.Read(Settings.Ways).TryGetValue(choice.Id, out WayId way) ? Core.Keys.KeyText.Of(way) : "";
 
     /// <summary>Keeps the settings; a field that was left alone keeps what someone else wrote meanwhile.</summary>
     public async Task<IActionResult> OnPost(string? name, string? temperature, string? humidity, string? rate, string? dress)
@@ -56,10 +56,10 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
         Settings.Dress = merge.Mine("dress", "The shop's dress", dressed, Settings.Dress) ? dressed : Settings.Dress;
         foreach (Choice choice in Choices.All)
         {
-            string way = Request.Form[$"way-{choice.Id}"].ToString();
-            if ((choice.Ways.Any(w => w.Id == way) || way.Length == 0) && merge.Mine($"way-{choice.Id}", choice.Question, way, WayOf(choice)))
+            string way = Request.Form[$"way-{choice.Key}"].ToString();
+            if ((choice.Ways.Any(w => w.Key == way) || way.Length == 0) && merge.Mine($"way-{choice.Key}", choice.Question, way, WayOf(choice)))
             {
-                Settings.Ways = Choices.Keep(Settings.Ways, choice.Id, way);
+                Settings.Ways = Choices.Keep(Settings.Ways, choice.Id, way.Length == 0 ? null : choice.Read(way).Id);
             }
         }
         double? hour = string.IsNullOrWhiteSpace(rate) ? 0 : Core.Units.Typed.TryMoney(rate, out decimal money) && money <= 10_000 ? (double)money : null;

@@ -96,6 +96,8 @@ public static class FoundlingApp
         services.AddHostedService<Housekeeping>();
         services.AddScoped<ShopBook>();
         services.AddScoped<ClockBook>();
+        services.AddSingleton<PlanCache>();
+        services.AddScoped<PlanShelf>();
         services.AddScoped<TagBook>();
         services.AddScoped<RodDesk>();
         services.AddScoped<StoreRoom>();

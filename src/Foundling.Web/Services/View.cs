@@ -186,7 +186,7 @@ public static class Words
         $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
 
     /// <summary>Something a step needs: "light oil: 10 mL", "bench vice".</summary>
-    public static string Of(Core.Rod.Need need) => need.Amount is double amount ? $"{need.Item}: {Amount(amount, need.Unit)}" : need.Item;
+    public static string Of(Core.Rod.Need need) => need.Amount is double amount ? $"{need.Name}: {Amount(amount, need.Unit)}" : need.Name;
 
     /// <summary>The first of several titles, and how many more there are.</summary>
     public static string List(IReadOnlyList<string> titles, int most = 6) => string.Join("; ", titles.Take(most)) + (titles.Count > most

@@ -52,7 +52,9 @@ internal static class Asking
         F(PartIds.Body, FindingKind.CoatingLoss, 3), F(PartIds.Tote, FindingKind.Crack, 2), F(PartIds.Knob, FindingKind.Looseness, 2), F(PartIds.Adjuster, FindingKind.Seizure, 2),
     ];
 
-    public static int At(IReadOnlyList<PlanStep> plan, string key) => plan.ToList().FindIndex(s => s.Key == key);
+    public static int At(IReadOnlyList<PlanStep> plan, string key) => At(plan, DeedId.Read(key));
+
+    public static int At(IReadOnlyList<PlanStep> plan, DeedId key) => plan.ToList().FindIndex(s => s.Key == key);
 
     /// <summary>A made-up tool of any kind in any state, with any ways chosen.</summary>
     public static PlanQuestion Random(Random random)
@@ -66,13 +68,13 @@ internal static class Asking
             (finding.OnOrder, finding.FromEdgeMm) = (random.Next(3) == 0, random.Next(2) == 0 ? random.Next(1, 12) : null);
             return finding;
         }).GroupBy(f => (f.Part, f.Kind)).Select(g => g.First())];
-        Dictionary<string, string> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c =>
+        Dictionary<ChoiceId, WayId> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c =>
             c.Ways[random.Next(c.Ways.Count)].Id);
         return new PlanQuestion(kind, (AimKind)random.Next(4), findings, Baths)
         {
             TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90),
             LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
-            Lacking = random.Next(4) == 0 ? new HashSet<string> { "shop oven", "bench grinder", "blast cabinet" } : new HashSet<string>(),
+            Lacking = random.Next(4) == 0 ? new HashSet<SupplyId> { SupplyIds.ShopOven, SupplyIds.BenchGrinder, SupplyIds.BlastCabinet } : new HashSet<SupplyId>(),
             Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null },
             Odd = random.Next(5) == 0 ? new HashSet<PartId> { PartIds.Wedge } : new HashSet<PartId>(), Dress = "blue",
             Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "edge_to_hard_end",

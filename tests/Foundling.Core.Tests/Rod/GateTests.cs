@@ -19,11 +19,11 @@ public sealed class GateTests
     public void A_caution_is_seen_once_before_its_first_step()
     {
         Tag tag = Owned("");
-        PlanStep wash = Planner.Plan(Ask(AimKind.Work, Rusty)).First(s => s.Key == "wash");
-        Gate.Of(tag, wash, "Loft").Unseen.Select(c => c.Id).ShouldBe([Cautions.Solvent]);
-        Gate.Of(tag, wash, "Loft").Sentence.ShouldContain("solvents");
-        tag.SeenCautions.Add(Cautions.Solvent);
-        Gate.Of(tag, wash, "Loft").Open.ShouldBeTrue();
+        PlanStep wash = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty))).First(s => s.Key == StepKey.Wash);
+        Gate.Of(tag, wash, "Loft", DateTimeOffset.UnixEpoch).Unseen.Select(c => c.Id).ShouldBe([CautionId.Solvent]);
+        Gate.Of(tag, wash, "Loft", DateTimeOffset.UnixEpoch).Sentence.ShouldContain("solvents");
+        tag.SeenCautions.Add(CautionId.Solvent);
+        Gate.Of(tag, wash, "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
     }
 
     [Theory]
@@ -34,21 +34,35 @@ public sealed class GateTests
     public void What_cannot_be_undone_is_agreed_first_on_anothers_tool_and_under_Keep(string owner, AimKind aim, string? because)
     {
         Tag tag = Owned(owner, aim);
-        var final = new PlanStep("x", Stage.Sole, "Lap it", 1, 2, 3) { Undoable = false };
-        string? said = Gate.Of(tag, final, "Loft").Agreement;
+        Deed lap = Rods.Deed(StepKey.SoleLap, Stage.Sole, "Lap it") with { Undoable = false };
+        string? said = Gate.Of(tag, new PlanStep(lap, null, 1), "Loft", DateTimeOffset.UnixEpoch).Agreement;
         (said?.Contains(because ?? "never", StringComparison.Ordinal) ?? because is null).ShouldBeTrue(said);
-        (final.Agreed, final.AgreedAt) = ("yes", DateTimeOffset.UnixEpoch);
-        Gate.Of(tag, final, "Loft").Open.ShouldBeTrue();
-        final.Undoable = true;
-        final.AgreedAt = null;
-        Gate.Of(tag, final, "Loft").Open.ShouldBeTrue();
+        var mark = new StepMark { Deed = lap.Id, Agreed = "yes", AgreedAt = DateTimeOffset.UnixEpoch, AgreedTo = lap.Content };
+        Gate.Of(tag, new PlanStep(lap, mark, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
+        Gate.Of(tag, new PlanStep(lap with { Final = false }, null, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
+        // What was agreed to was another act: it is asked again.
+        Gate.Of(tag, new PlanStep(lap with { Title = "Grind it" }, mark, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBe(because is null);
+        Gate.Of(tag, new PlanStep(lap with { MetalRemovedMm = 2 }, mark, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBe(because is null);
+    }
+
+    [Fact]
+    public void Consent_given_for_one_way_does_not_hold_for_another()
+    {
+        PlanQuestion pitted = Ask(KindIds.MetalBenchPlane, AimKind.Work, F(PartIds.Iron, FindingKind.Pitting, 4));
+        Deed Save(WayId way) => Planner.Plan(pitted.With(ChoiceId.Back, way)).Single(d => d.Id == StepKey.EdgeSave);
+        WayId[] ways = [WayId.Lap, WayId.Shim, WayId.Lift, WayId.Grind];
+        ways.Select(w => Save(w).Content).Distinct().Count().ShouldBe(ways.Length, "four acts share one key");
+        var mark = new StepMark { Deed = StepKey.EdgeSave, Agreed = "Piet, on the telephone: lap it", AgreedAt = DateTimeOffset.UnixEpoch, AgreedTo = Save(WayId.Lap).Content };
+        new PlanStep(Save(WayId.Lap), mark, 1).Agreed.ShouldNotBeEmpty();
+        new PlanStep(Save(WayId.Grind), mark, 1).Agreed.ShouldBeEmpty();
     }
 
     [Fact]
     public void What_is_on_order_shuts_its_step()
     {
-        var step = new PlanStep("x", Stage.SmallParts, "Fit the screw", 1, 2, 3) { WaitsFor = "screw, on order", ArrivesOn = new DateOnly(2026, 4, 2) };
-        Gate gate = Gate.Of(Owned(""), step, "Loft");
+        Deed fit = Rods.Deed(StepKey.Find, Stage.SmallParts, "Fit the screw") with { WaitsFor = "screw, on order", ArrivesOn = new DateOnly(2026, 4, 2) };
+        var step = new PlanStep(fit, null, 1);
+        Gate gate = Gate.Of(Owned(""), step, "Loft", DateTimeOffset.UnixEpoch);
         (gate.Open, gate.Sentence).ShouldBe((false, "It waits for: screw, on order, expected 2 April."));
     }
 
@@ -58,20 +72,19 @@ public sealed class GateTests
         Cautions.All.Count.ShouldBeGreaterThanOrEqualTo(25);
         Cautions.All.Select(c => c.Id).Distinct().Count().ShouldBe(Cautions.All.Count);
         Cautions.All.ShouldAllBe(c => c.Text.Length > 60 && c.Text.Length < 260 && c.Text.Split(". ", StringSplitOptions.RemoveEmptyEntries).Length == 2);
-        Cautions.Of($"{Cautions.Acid} {Cautions.Wire}").Select(c => c.Id).ShouldBe([Cautions.Acid, Cautions.Wire]);
-        Cautions.Of("").ShouldBeEmpty();
-        // Words of an older rod are shown as they are.
-        Cautions.Words("Mind the cat on the bench.").ShouldBe("Mind the cat on the bench.");
+        Cautions.Of([CautionId.Acid, CautionId.Wire, CautionId.Acid]).Select(c => c.Id).ShouldBe([CautionId.Acid, CautionId.Wire]);
+        Cautions.Of([]).ShouldBeEmpty();
+        Cautions.All.Select(c => c.Id).ShouldBe(Enum.GetValues<CautionId>(), ignoreOrder: true);
     }
 
     [Fact]
     public void Every_hazard_the_trade_knows_has_its_caution_at_a_step()
     {
-        HashSet<string> used = [];
+        HashSet<CautionId> used = [];
         var random = new Random(5);
         for (int i = 0; i < 1500; i++)
         {
-            used.UnionWith(Planner.Plan(Asking.Random(random)).SelectMany(s => s.Caution.Split(' ', StringSplitOptions.RemoveEmptyEntries)));
+            used.UnionWith(PlanStep.Fresh(Planner.Plan(Asking.Random(random))).SelectMany(s => s.Cautions));
         }
         Cautions.All.Select(c => c.Id).Except(used).ShouldBeEmpty();
         used.Except(Cautions.All.Select(c => c.Id)).ShouldBeEmpty();
@@ -80,18 +93,16 @@ public sealed class GateTests
     [Fact]
     public void Needs_are_read_and_summed()
     {
-        Need.Parse("penetrating oil: 5 mL").ShouldBe(new Need("penetrating oil", 5, "mL"));
-        Need.Parse("bath tub, longer than the longest part").ShouldBe(new Need("bath tub, longer than the longest part"));
-        new Need("citric acid", 250, "g").ToString().ShouldBe("citric acid: 250 g");
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Work, Rusty));
+        (Need.Of(SupplyIds.PenetratingOil, 5).Name, Need.Of(SupplyIds.PenetratingOil, 5).Unit).ShouldBe(("penetrating oil", "mL"));
+        Need.Of(SupplyId.Of("moon-dust"), 2).Name.ShouldBe("moon dust", "what a later version brings is shown by its key");
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty)));
         IReadOnlyList<KitLine> list = KitList.Of(plan);
         list.Select(l => l.Item).Distinct().Count().ShouldBe(list.Count);
         list.Where(l => !l.Kit).ShouldAllBe(l => l.Amount > 0 && l.Unit.Length > 0 && l.Cost > 0);
-        KitLine oil = list.First(l => l.Item == "light oil");
-        oil.Amount.ShouldBe(plan.SelectMany(s => s.Materials).Select(Need.Parse).Where(n => n.Item == "light oil").Sum(n => n.Amount));
+        KitLine oil = list.First(l => l.Item == SupplyIds.LightOil);
+        oil.Amount.ShouldBe(plan.SelectMany(s => s.Needs).Where(n => n.Item == SupplyIds.LightOil).Sum(n => n.Amount));
         list.SkipWhile(l => l.Kit).ShouldAllBe(l => !l.Kit);
-        plan.ToList().ForEach(s => s.State = StepState.Done);
-        KitList.Of(plan).ShouldBeEmpty();
+        KitList.Of(Rods.Stand(plan, StepState.Done, [.. plan.Select(s => s.Key)])).ShouldBeEmpty();
         Supplies.All.Where(s => !s.Kit).ShouldAllBe(s => s.Cost > 0 && s.Unit.Length > 0);
     }
 
@@ -106,11 +117,11 @@ public sealed class GateTests
         work.Minutes.P50.ShouldBeLessThan(show.Minutes.P50);
         show.WorthAfter!.Value.ShouldBe(200 * (1 - (Assumptions.Standard.RarityScarce * show.LostShare)), 1e-9);
         show.LostShare.ShouldBeGreaterThan(work.LostShare);
-        own.Steps.ShouldContain(s => s.Key == "own-papers");
-        work.BuysMost!.Key.ShouldBe("edge-hone");
+        own.Steps.ShouldContain(s => s.Id == StepKey.OwnPapers);
+        work.BuysMost!.Id.ShouldBe(StepKey.EdgeHone);
         work.BuysShare.ShouldBeInRange(0.1, 0.4);
         work.StopAfter.ShouldNotBeNull();
-        work.StopMinutes.ShouldBe(work.Steps.TakeWhile(s => s.Order <= work.StopAfter!.Order).Sum(s => s.LikelyMin), 1e-9);
+        work.StopMinutes.ShouldBe(work.Steps.Take(work.Steps.ToList().IndexOf(work.StopAfter!) + 1).Sum(s => s.Minutes.Likely), 1e-9);
         AimReview.Of(Ask(AimKind.Work, Rusty), null, Rarity.Common).WorthAfter.ShouldBeNull();
         Surfaces.Named(show.Steps).ShouldNotContain(Surfaces.SomePatina);
     }
@@ -118,19 +129,19 @@ public sealed class GateTests
     [Fact]
     public void Ways_side_by_side_say_what_they_take_and_what_shuts_them()
     {
-        IReadOnlyList<WayReview> ways = WayReview.Of(Choices.Find("rust"), Ask(AimKind.Work, Rusty));
-        ways.Single(w => w.Taken).Way.Id.ShouldBe("chelating");
-        ways.First(w => w.Way.Id == "chelating").WaitMin.ShouldBeGreaterThan(60);
-        WayReview wire = ways.First(w => w.Way.Id == "wire");
+        IReadOnlyList<WayReview> ways = WayReview.Of(Choices.Find(ChoiceId.Rust), Ask(AimKind.Work, Rusty));
+        ways.Single(w => w.Taken).Way.Id.ShouldBe(WayId.Chelating);
+        ways.First(w => w.Way.Id == WayId.Chelating).WaitMin.ShouldBeGreaterThan(60);
+        WayReview wire = ways.First(w => w.Way.Id == WayId.Wire);
         (wire.WaitMin, wire.Blocked).ShouldBe((0, null));
         wire.Minutes!.P50.ShouldBeGreaterThan(5);
-        wire.Change!.Gone.ShouldContain(s => s.Key == "soak");
+        wire.Change!.Gone.ShouldContain(s => s.Id == StepKey.Soak);
         foreach (WayReview way in ways.Where(w => w.Blocked is null && !w.Taken))
         {
-            PlanDiff real = PlanDiff.Of(Planner.Plan(Ask(AimKind.Work, Rusty)), Planner.Plan(Ask(AimKind.Work, Rusty).With("rust", way.Way.Id)));
+            PlanDiff real = PlanDiff.Of(Planner.Plan(Ask(AimKind.Work, Rusty)), Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Rust, way.Way.Id)));
             (way.Change!.Minutes, way.Change.Added.Count, way.Change.Gone.Count).ShouldBe((real.Minutes, real.Added.Count, real.Gone.Count));
         }
-        WayReview.Of(Choices.Find("rust"), Ask(AimKind.Keep, Rusty)).Where(w => w.Blocked is null).Select(w => w.Way.Id).ShouldBe(["abrasive", "scrape"]);
+        WayReview.Of(Choices.Find(ChoiceId.Rust), Ask(AimKind.Keep, Rusty)).Where(w => w.Blocked is null).Select(w => w.Way.Id).ShouldBe([WayId.Abrasive, WayId.Scrape]);
         Choices.All.SelectMany(c => c.Ways.GroupBy(w => w.Id).Where(g => g.Count() > 1)).ShouldBeEmpty();
     }
 
@@ -146,7 +157,7 @@ public sealed class GateTests
             var tag = new Tag { Kind = question.Tool.Id, LengthMm = question.LengthMm, Purpose = (Core.Soles.SolePurpose)random.Next(6),
                 Findings = [.. question.Findings], Ways = [.. question.TagWays.Select(w => $"{w.Key}={w.Value}")], Measurements = [.. question.Measurements,
                 new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "out_of_square", Value = 1.2 }] };
-            foreach (StepGauge link in Planner.Plan(question).SelectMany(s => StepGauges.For(tag, s, 15, 60)))
+            foreach (StepGauge link in PlanStep.Fresh(Planner.Plan(question)).SelectMany(s => StepGauges.For(tag, s, 15, 60)))
             {
                 links++;
                 seen.Add(link.Gauge.Calculation);

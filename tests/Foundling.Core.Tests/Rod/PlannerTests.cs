@@ -1,3 +1,5 @@
+using Foundling.Core.Safety;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Baths;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
@@ -11,9 +13,9 @@ public sealed class PlannerTests
     [Fact]
     public void A_rusty_bench_plane_to_be_worked_gets_the_whole_rod()
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Work, Rusty));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty)));
         plan.Count.ShouldBeGreaterThanOrEqualTo(25);
-        plan.Select(s => s.Rule).Distinct().Count().ShouldBeGreaterThanOrEqualTo(25);
+        plan.Select(s => s.Deed.Rule).Distinct().Count().ShouldBeGreaterThanOrEqualTo(25);
         string[] order = ["photos", "try-as-found", "note-settings", "free-oil", "apart", "roll-call", "wash", "look-again", "soak", "soak-lift", "soak-oil",
             "wood-glue", "overspill", "frog-seat", "edge-back", "cap-fit", "assemble", "tension", "sole-lap", "final-hone", "protect", "prove", "next-look"];
         order.Select(k => At(plan, k)).ShouldBe(order.Select(k => At(plan, k)).Order());
@@ -23,11 +25,11 @@ public sealed class PlannerTests
     [Fact]
     public void Degreasing_comes_before_the_bath_and_oil_right_after_it()
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Work, Rusty).With("rust", "citric"));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Rust, WayId.Citric)));
         At(plan, "wash").ShouldBeLessThan(At(plan, "soak"));
-        plan.Skip(At(plan, "soak") + 1).Take(4).Select(s => s.Key).ShouldBe(["soak-lift", "soak-neutralise", "soak-dry", "soak-oil"]);
+        plan.Skip(At(plan, "soak") + 1).Take(4).Select(s => s.Key).ShouldBe([StepKey.SoakLift, StepKey.SoakNeutralise, StepKey.SoakDry, StepKey.SoakOil]);
         PlanStep soak = plan[At(plan, "soak")];
-        soak.OutByMin.ShouldBe(120);
+        soak.Deed.Lag?.MostMin.ShouldBe(120);
         soak.Parts.ShouldNotContain(PartIds.CapIron);
         soak.Parts.ShouldContain(PartIds.Body);
         plan[At(plan, "derust-rest")].Parts.ShouldContain(PartIds.CapIron);
@@ -35,42 +37,42 @@ public sealed class PlannerTests
 
     [Fact]
     public void Keep_takes_no_bath_and_nothing_that_cannot_be_undone() =>
-        Planner.Plan(Ask(AimKind.Keep, Rusty)).ShouldAllBe(s => s.Undoable && s.Key != "soak" && s.Key != "sole-lap");
+        PlanStep.Fresh(Planner.Plan(Ask(AimKind.Keep, Rusty))).ShouldAllBe(s => s.Undoable && s.Key != StepKey.Soak && s.Key != StepKey.SoleLap);
 
     [Fact]
     public void Show_bakes_a_new_coat_before_the_seats_are_filed()
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Show, Rusty));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Show, Rusty)));
         At(plan, "coat-strip").ShouldBeLessThan(At(plan, "coat-mask"));
         At(plan, "coat-mask").ShouldBeLessThan(At(plan, "coat-bake"));
         At(plan, "coat-bake").ShouldBeLessThan(At(plan, "overspill"));
-        plan.ShouldContain(s => s.Key == "wood-shellac");
+        plan.ShouldContain(s => s.Key == StepKey.WoodShellac);
     }
 
     [Fact]
     public void A_shop_without_baths_works_by_hand()
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Work, Rusty).With("rust", "abrasive"));
-        plan.ShouldNotContain(s => s.Key == "soak");
-        plan.ShouldContain(s => s.Key == "derust-abrasive");
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Rust, WayId.Abrasive)));
+        plan.ShouldNotContain(s => s.Key == StepKey.Soak);
+        plan.ShouldContain(s => s.Key == StepKey.DerustAbrasive);
     }
 
     [Fact]
     public void A_seized_or_broken_tool_is_not_tried_as_found()
     {
-        Planner.Plan(Ask(AimKind.Work, F(PartIds.Adjuster, FindingKind.Seizure, 3))).ShouldNotContain(s => s.Key == "try-as-found");
-        Planner.Plan(Ask(AimKind.Work)).ShouldContain(s => s.Key == "try-as-found");
+        PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, F(PartIds.Adjuster, FindingKind.Seizure, 3)))).ShouldNotContain(s => s.Key == StepKey.TryAsFound);
+        PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work))).ShouldContain(s => s.Key == StepKey.TryAsFound);
     }
 
     [Fact]
     public void Hazardous_steps_carry_their_caution()
     {
-        IReadOnlyList<PlanStep> plan = Planner.Plan(Ask(AimKind.Show, [.. Rusty, F(PartIds.Iron, FindingKind.EdgeDamage, 3)]).With("rust", "citric"));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Show, [.. Rusty, F(PartIds.Iron, FindingKind.EdgeDamage, 3)]).With(ChoiceId.Rust, WayId.Citric)));
         foreach (string key in new[] { "wash", "soak", "edge-grind", "edge-hone", "sole-lap", "coat-strip", "coat-bake", "free-clamp", "assemble" })
         {
-            plan[At(plan, key)].Caution.ShouldNotBeEmpty(key);
+            plan[At(plan, key)].Cautions.ShouldNotBeEmpty(key);
         }
-        Planner.Plan(Ask(AimKind.Work, Rusty)).First(s => s.Key == "wood-oil").Caution.ShouldBe(Core.Safety.Cautions.OilyRags);
+        PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty))).First(s => s.Key == StepKey.WoodOil).Cautions.ShouldBe([Core.Safety.CautionId.OilyRags]);
     }
 
     [Fact]
@@ -86,14 +88,14 @@ public sealed class PlannerTests
     [Fact]
     public void Log_totals_follow_stops_and_corrections()
     {
-        List<LogEntry> log =
+        List<BenchEvent> log =
         [
-            new() { Kind = LogKind.Started, Step = "a" }, new() { Kind = LogKind.Stopped, Step = "a", Minutes = 20 }, new() { Kind = LogKind.Correction,
-                Step = "a", Minutes = -5 },
-            new() { Kind = LogKind.Stopped, Step = "b", Minutes = 3 }, new() { Kind = LogKind.Correction, Step = "b", Minutes = -9 },
-                new() { Kind = LogKind.Correction, Minutes = 4 }, new() { Kind = LogKind.Note, Minutes = 99 },
+            new() { Kind = EventKind.Started, Step = StepKey.Wash }, new() { Kind = EventKind.Stopped, Step = StepKey.Wash, Minutes = 20 }, new() { Kind = EventKind.Corrected,
+                Step = StepKey.Wash, Minutes = -5 },
+            new() { Kind = EventKind.Stopped, Step = StepKey.Soak, Minutes = 3 }, new() { Kind = EventKind.Corrected, Step = StepKey.Soak, Minutes = -9 },
+                new() { Kind = EventKind.Corrected, Minutes = 4 }, new() { Kind = EventKind.Note, Minutes = 99 },
         ];
-        Core.Log.LogTotals.Of(log).ByStep.ShouldBe(new Dictionary<string, double> { ["a"] = 15, ["b"] = 0 }, ignoreOrder: true);
+        Core.Log.LogTotals.Of(log).ByStep.ShouldBe(new Dictionary<DeedId, double> { [StepKey.Wash] = 15, [StepKey.Soak] = 0 }, ignoreOrder: true);
         Core.Log.LogTotals.Of(log).All.ShouldBe(19);
     }
 }

@@ -12,7 +12,7 @@ public sealed class RandomPlanTests
 {
     private const int Tools = 10_000;
 
-    private static readonly string[] Bare = ["edge-hone", "burr-turn"];
+    private static readonly StepKey[] Bare = [StepKey.EdgeHone, StepKey.BurrTurn];
 
     [Fact]
     public void No_plan_of_ten_thousand_breaks_a_rule() => Parallel.For(0, Tools / 100, batch =>
@@ -21,7 +21,7 @@ public sealed class RandomPlanTests
         for (int i = 0; i < 100; i++)
         {
             PlanQuestion question = Asking.Random(random);
-            Check(Planner.Plan(question), question);
+            Check(PlanStep.Fresh(Planner.Plan(question)), question);
         }
     });
 
@@ -37,10 +37,10 @@ public sealed class RandomPlanTests
                     Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(k => k is not FindingKind.Missing).Select(k =>
                         Asking.F(p.Id, k, 3)))] : [];
                     PlanQuestion question = Asking.Ask(kind.Id, aim, findings);
-                    IReadOnlyList<PlanStep> plan = Planner.Plan(question);
+                    IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(question));
                     Check(plan, question);
                     plan.Count.ShouldBeGreaterThanOrEqualTo(aim == AimKind.Keep ? 7 : 10, $"{kind.Id} {aim}");
-                    (aim == AimKind.Keep || plan.Any(s => s.Key == "prove")).ShouldBeTrue(kind.Id.Value);
+                    (aim == AimKind.Keep || plan.Any(s => s.Key == StepKey.Prove)).ShouldBeTrue(kind.Id.Value);
                 }
             }
         }
@@ -54,8 +54,8 @@ public sealed class RandomPlanTests
         for (int i = 0; i < plan.Count; i++)
         {
             PlanStep step = plan[i];
-            if (!(step.Reason.Length > 10 && step.FinishTest.Length > 5 && step.LikelyMin > 0 && step.Title.Length > 5 && step.LowMin <= step.LikelyMin
-                && step.LikelyMin <= step.HighMin))
+            if (!(step.Reason.Length > 10 && step.FinishTest.Length > 5 && step.LikelyMin > 0 && step.Title.Length > 5 && step.Minutes.Low <= step.LikelyMin
+                && step.LikelyMin <= step.Minutes.High))
             {
                 Assert.Fail($"{Where(step)} lacks its reason, its minutes or its finish test.");
             }
@@ -66,10 +66,9 @@ public sealed class RandomPlanTests
                     Assert.Fail($"{Where(step)} comes before {plan[j].Key}, but {broken.Why}.");
                 }
             }
-            Assert.True(step.Materials.TrueForAll(m => Supplies.Find(Need.Parse(m).Item) is not null),
+            Assert.True(step.Needs.All(n => n.Supply is not null && (n.Amount is null) == n.Supply.Kit),
                 $"{Where(step)} needs something the supplies do not name.");
-            Assert.True(Cautions.Of(step.Caution).All(Cautions.All.Contains), $"{Where(step)} names a caution that is none.");
-            Assert.True(step.Parts.TrueForAll(p => question.Tool.Part(p) is not null), $"{Where(step)} speaks of a part the tool never had.");
+            Assert.True(step.Parts.All(p => question.Tool.Part(p) is not null), $"{Where(step)} speaks of a part the tool never had.");
         }
         NothingWetIsLeftBare(plan, question, Where);
         NothingSoaksThatMayNot(plan, question, Where);
@@ -85,60 +84,60 @@ public sealed class RandomPlanTests
 
     private static void NothingWetIsLeftBare(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)
     {
-        foreach (PlanStep wet in plan.Where(s => s.Key is "soak-lift" or "derust-blast"))
+        foreach (PlanStep wet in plan.Where(s => s.Key.Step is StepKey.SoakLift or StepKey.DerustBlast))
         {
             List<PlanStep> rest = [.. plan.Skip(wet.Order)];
             List<PlanStep> block = [.. rest.TakeWhile(s => s.Block == wet.Block)];
-            (block.Count > 0 && block[^1].Key is "soak-oil" or "derust-blast-oil").ShouldBeTrue($"{where(wet)} is not oiled in the same go");
+            (block.Count > 0 && block[^1].Key.Step is StepKey.SoakOil or StepKey.DerustBlastOil).ShouldBeTrue($"{where(wet)} is not oiled in the same go");
             block[^1].Parts.ShouldBe(wet.Parts, ignoreOrder: true);
         }
-        if (plan.Any(s => s.Key == "soak") && question.Bath is BathKind.Citric or BathKind.Acetic)
+        if (plan.Any(s => s.Key == StepKey.Soak) && question.Bath is BathKind.Citric or BathKind.Acetic)
         {
-            plan.ShouldContain(s => s.Key == "soak-neutralise", "an acid is neutralised");
+            plan.ShouldContain(s => s.Key == StepKey.SoakNeutralise, "an acid is neutralised");
         }
     }
 
     private static void NothingSoaksThatMayNot(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)
     {
-        foreach (PlanStep soak in plan.Where(s => s.Key.StartsWith("soak", StringComparison.Ordinal)))
+        foreach (PlanStep soak in plan.Where(s => s.Key.Step is StepKey.Soak or StepKey.SoakLift or StepKey.SoakDry or StepKey.SoakNeutralise or StepKey.SoakOil))
         {
             foreach (PartId id in soak.Parts)
             {
                 PartDef part = question.Tool.Part(id)!;
                 (part.Ferrous && question.Limit(question.Bath!.Value, part).Allowed).ShouldBeTrue($"{where(soak)} takes the {part.Name}");
             }
-            (soak.Key != "soak" || soak.OutByMin is null || soak.WaitMin <= soak.OutByMin + 1).ShouldBeTrue($"{where(soak)} stays in too long");
+            (soak.Key != StepKey.Soak || soak.Deed.Lag?.MostMin is null || soak.WaitMin <= soak.Deed.Lag?.MostMin + 1).ShouldBeTrue($"{where(soak)} stays in too long");
         }
     }
 
     private static void BareEdgesAreCovered(IReadOnlyList<PlanStep> plan, Func<PlanStep, string> where)
     {
-        foreach (PlanStep bare in plan.Where(s => Bare.Contains(s.Key)))
+        foreach (PlanStep bare in plan.Where(s => Bare.Contains(s.Key.Step)))
         {
-            plan[bare.Order].Key.ShouldBe("edge-cover", where(bare));
+            plan[bare.Order].Key.ShouldBe((DeedId)StepKey.EdgeCover, where(bare));
         }
-        if (plan.FirstOrDefault(s => s.Key == "final-hone") is { } touched)
+        if (plan.FirstOrDefault(s => s.Key == StepKey.FinalHone) is { } touched)
         {
-            (plan.Any(s => s.Key == "store" && s.Order > touched.Order)).ShouldBeTrue(where(touched));
+            (plan.Any(s => s.Key == StepKey.Store && s.Order > touched.Order)).ShouldBeTrue(where(touched));
         }
     }
 
     private static void CoatsKeepTheirWindow(IReadOnlyList<PlanStep> plan, Func<PlanStep, string> where)
     {
-        List<PlanStep> coats = [.. plan.Where(s => s.Key is "coat-prime" or "coat-1" or "coat-2")];
+        List<PlanStep> coats = [.. plan.Where(s => s.Key.Step is StepKey.CoatPrime or StepKey.Coat1 or StepKey.Coat2)];
         foreach ((PlanStep first, PlanStep then) in coats.Zip(coats.Skip(1)))
         {
-            (first.WaitMin > 0 && first.WaitMin <= first.OutByMin).ShouldBeTrue($"{where(first)} has no window for the next coat");
-            double between = plan.Where(s => s.Order > first.Order && s.Order < then.Order).Sum(s => s.HighMin + (s.WaitMin ?? 0));
-            (first.WaitMin!.Value + between).ShouldBeLessThanOrEqualTo(first.OutByMin!.Value, $"{where(then)} misses the window");
+            (first.WaitMin > 0 && first.WaitMin <= first.Deed.Lag?.MostMin).ShouldBeTrue($"{where(first)} has no window for the next coat");
+            double between = plan.Where(s => s.Order > first.Order && s.Order < then.Order).Sum(s => s.Minutes.High + (s.WaitMin ?? 0));
+            (first.WaitMin!.Value + between).ShouldBeLessThanOrEqualTo(first.Deed.Lag!.MostMin!.Value, $"{where(then)} misses the window");
         }
     }
 
     private static void Lapping(IReadOnlyList<PlanStep> plan)
     {
-        if (plan.FirstOrDefault(s => s.Key == "sole-lap") is { } lap)
+        if (plan.FirstOrDefault(s => s.Key == StepKey.SoleLap) is { } lap)
         {
-            (plan.First(s => s.Key == "assemble").Order < lap.Order && plan.First(s => s.Key == "tension").Order < lap.Order)
+            (plan.First(s => s.Key == StepKey.Assemble).Order < lap.Order && plan.First(s => s.Key == StepKey.Tension).Order < lap.Order)
                 .ShouldBeTrue("the last lapping is done assembled and under tension");
         }
     }
@@ -162,7 +161,7 @@ public sealed class RandomPlanTests
             {
                 (Way way, ChosenBy by) = choice.Taken(question);
                 way.Blocked(question).ShouldBeNull($"{question.Tool.Id} {question.Aim} {choice.Id} {way.Id} by {by}");
-                if (question.TagWays.TryGetValue(choice.Id, out string? wished) && choice.Find(wished).Blocked(question) is null)
+                if (question.TagWays.TryGetValue(choice.Id, out WayId wished) && choice.Find(wished).Blocked(question) is null)
                 {
                     way.Id.ShouldBe(wished);
                 }

@@ -163,6 +163,8 @@ public sealed class RuleTests
         return data;
     }
 
+    private static DeedId OlderKey(string key) => Core.Rod.Older.OlderStep.IdOf(key)!.Value;
+
     private static PlanQuestion Read(string tool)
     {
         string[] words = tool.Split(' ');
@@ -181,13 +183,13 @@ public sealed class RuleTests
         PlanRule rule = Planner.Rules.Single(r => r.Name == name);
         PlanQuestion question = Read(tool);
         rule.Blocker(question).ShouldBeNull(rule.Blocker(question)?.Words);
-        PlanStep step = Planner.Plan(question).First(s => s.Key == key);
-        step.Rule.ShouldBe(name);
+        PlanStep step = PlanStep.Fresh(Planner.Plan(question)).First(s => s.Key == OlderKey(key));
+        step.Deed.Rule.ShouldBe(name);
         if (other.Length > 0)
         {
             Cond blocker = rule.Blocker(Read(other)).ShouldNotBeNull($"\"{name}\" speaks for {other} too");
             blocker.Words.Length.ShouldBeGreaterThan(8);
-            Planner.Plan(Read(other)).ShouldNotContain(s => s.Rule == name);
+            PlanStep.Fresh(Planner.Plan(Read(other))).ShouldNotContain(s => s.Deed.Rule == name);
         }
     }
 
@@ -207,20 +209,28 @@ public sealed class RuleTests
         PlanQuestion question = Read("metal-bench-plane Work body:Rust:2");
         IReadOnlyList<RuleTrace> trace = Planner.Trace(question);
         trace.Count.ShouldBe(Planner.Rules.Count);
-        trace.SelectMany(t => t.Steps).Order(StringComparer.Ordinal).ShouldBe(Planner.Plan(question).Select(s => s.Key).Order(StringComparer.Ordinal));
+        trace.SelectMany(t => t.Steps).ShouldBe(Planner.Plan(question).Select(s => s.Id), ignoreOrder: true);
         trace.ShouldAllBe(t => t.Blocker == null ? t.Steps.Count > 0 : t.Steps.Count == 0);
         trace.First(t => t.Rule.Name == "japan and bake").Blocker.ShouldBe("coating is lost, or the aim asks for a new one");
         trace.First(t => t.Rule.Name == "wire wheel").Blocker.ShouldBe("Rust comes off by: wire wheel");
     }
 
     [Fact]
+    public void Every_step_there_is_comes_from_a_rule_and_every_rule_has_its_kind_of_deed()
+    {
+        HashSet<StepKey> given = [.. Examples.SelectMany(e => Planner.Plan(Read(e[1])).Select(s => s.Id.Step))];
+        Enum.GetValues<StepKey>().Except(given).ShouldBe([StepKey.Own]);
+        Enum.GetValues<DeedKind>().Except(Enum.GetValues<StepKey>().Select(DeedKinds.Of)).ShouldBeEmpty("a kind of deed no step is of");
+    }
+
+    [Fact]
     public void Every_order_rule_speaks_of_steps_there_are_and_says_why()
     {
-        HashSet<string> keys = [.. Examples.SelectMany(e => Planner.Plan(Read(e[1])).Select(s => s.Key))];
+        HashSet<StepKey> keys = [.. Examples.SelectMany(e => Planner.Plan(Read(e[1])).Select(s => s.Id.Step))];
         foreach (OrderRule rule in OrderRules.All)
         {
-            keys.ShouldContain(k => OrderRule.Matches(rule.Before, k), $"no step for \"{rule.Before}\"");
-            keys.ShouldContain(k => OrderRule.Matches(rule.After, k), $"no step for \"{rule.After}\"");
+            rule.Before.Steps.ShouldBeSubsetOf(keys);
+            rule.After.Steps.ShouldBeSubsetOf(keys);
             rule.Why.Length.ShouldBeGreaterThanOrEqualTo(8);
         }
     }

@@ -18,7 +18,7 @@ public sealed class WordsTests
             Asking.F(p.Id, f, degree)))]) with { Dress = "blue" };
         IEnumerable<PlanQuestion> all = Choices.All.Where(c => c.Asked(q)).SelectMany(c =>
             c.Ways.Where(w => w.Blocked(q) is null).Select(w => q.With(c.Id, w.Id))).Prepend(q);
-        return all.SelectMany(Planner.Plan).DistinctBy(s => (s.Title, s.How, s.Reason, s.FinishTest)).Select(s => (kind, aim, s));
+        return all.SelectMany(p => PlanStep.Fresh(Planner.Plan(p))).DistinctBy(s => (s.Title, s.How, s.Reason, s.FinishTest)).Select(s => (kind, aim, s));
     }
 
     private static IEnumerable<(ToolKind Kind, PlanStep Step, string Text)> Sentences() =>
@@ -36,7 +36,7 @@ public sealed class WordsTests
             text.ShouldNotContain("..", customMessage: where);
             text.ShouldNotContain(" nothing stay", customMessage: where);
             // After a stop a new sentence begins; what a bath does comes from its table, here a stand-in.
-            (step.Key is not ("soak" or "derust-rest") && System.Text.RegularExpressions.Regex.IsMatch(text, @"[a-z]\. [a-z]")).ShouldBeFalse(where);
+            (step.Key.Step is not (StepKey.Soak or StepKey.DerustRest) && System.Text.RegularExpressions.Regex.IsMatch(text, @"[a-z]\. [a-z]")).ShouldBeFalse(where);
         }
     }
 
@@ -68,7 +68,7 @@ public sealed class WordsTests
         {
             string where = $"{kind.Id} {step.Key}: {step.Title} / {step.How}";
             (step.Title.StartsWith("Brighten", StringComparison.Ordinal) == step.How.StartsWith("Polish", StringComparison.Ordinal)
-                || step.Key != "brass").ShouldBeTrue(where);
+                || step.Key != StepKey.Brass).ShouldBeTrue(where);
             (step.Title.Contains(" and ", StringComparison.Ordinal) && step.Title.Contains(" is loose", StringComparison.Ordinal)).ShouldBeFalse(where);
             step.Title.ShouldNotContain("nothing", customMessage: where);
         }

@@ -35,7 +35,7 @@ public sealed class KindChangeTests
             tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = part.Id, Kind = Faults.For(tool, part)[0], Severity = 2 });
             tag.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = part.Id, Kind = MeasureKinds.For(tool, part)[0].Id, Value = 3 });
         }
-        tag.Steps.AddRange(Planner.Plan(Asking.For(tag)));
+        tag.Plan(Planner.Plan(Asking.For(tag)));
         return tag;
     }
 
@@ -45,8 +45,9 @@ public sealed class KindChangeTests
     {
         Tag tag = Full(from);
         int findings = tag.Findings.Count, open = tag.Steps.Count;
-        tag.Steps[0].State = StepState.Done;
-        tag.Steps.Add(new PlanStep("own-1", Stage.Wash, "My own", 1, 2, 3) { Hand = StepHand.Added });
+        tag.Set(tag.Steps[0].Key, StepState.Done);
+        var own = new Deed(new DeedId(StepKey.Own, "1"), Stage.Wash, "My own", 1, 2, 3) { Hand = StepHand.Added };
+        tag.Plan = tag.Plan!.With([.. tag.Plan.Deeds, own], "my own");
         tag.Kind = KindId.Of(to);
         KindChange change = KindChange.Of(tag, KindId.Of(from));
 
@@ -63,7 +64,7 @@ public sealed class KindChangeTests
         // What reads a tag reads it still.
         Triage.Of(tag);
         SteelLeft.Of(tag);
-        List<PlanStep> plan = [.. Planner.Plan(Asking.For(tag))];
+        List<PlanStep> plan = [.. PlanStep.Fresh(Planner.Plan(Asking.For(tag)))];
         plan.ForEach(s => StepGauges.For(tag, s, 18, 50));
         Enum.GetValues<AimKind>().ToList().ForEach(aim => AimReview.Of(Asking.For(tag) with { Aim = aim }, 40, Rarity.Common));
         TagCheck.Of(tag).ShouldBeEmpty();

@@ -55,58 +55,68 @@ internal static class ApartRules
         return string.Join(" ", notes.Where(n => n.Length > 0));
     }
 
-    private static List<string> Kit(PlanQuestion q) =>
-    [
-        "box with compartments", .. q.Present.Any(p => p.IsFastener && p.Joint != Joint.SplitNut) ? ["fitted screwdrivers"] : Array.Empty<string>(),
-            .. q.Present.Any(p => p.Joint == Joint.SplitNut) ? ["split-nut driver"] : Array.Empty<string>(),
-        .. q.Present.Any(p => p.Joint == Joint.TaperedPin) ? ["pin punches"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.Wedged)
-            ? ["mallet"] : Array.Empty<string>(), .. q.Present.Any(p => p.Joint == Joint.LockTab) ? ["brass hammer"] : Array.Empty<string>(),
-    ];
+    private static List<Need> Kit(PlanQuestion q)
+    {
+        var kit = new List<Need> { Need.Of(SupplyIds.BoxWithCompartments) };
+        void With(SupplyId item, Func<PartDef, bool> where)
+        {
+            if (q.Present.Any(where))
+            {
+                kit.Add(Need.Of(item));
+            }
+        }
+        With(SupplyIds.FittedScrewdrivers, p => p.IsFastener && p.Joint != Joint.SplitNut);
+        With(SupplyIds.SplitNutDriver, p => p.Joint == Joint.SplitNut);
+        With(SupplyIds.PinPunches, p => p.Joint == Joint.TaperedPin);
+        With(SupplyIds.Mallet, p => p.Joint == Joint.Wedged);
+        With(SupplyIds.BrassHammer, p => p.Joint == Joint.LockTab);
+        return kit;
+    }
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
-            [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new PlanStep("leave-on", Stage.Apart,
+            [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new Deed(StepKey.LeaveOn, Stage.Apart,
             $"Leave on: {Names(StaysOn(q))}", 0.5, 1, 2)
         {
             Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{Sentences.Start(p.Name)}: {Why(p)}.")),
             Reason = "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
-            [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new PlanStep("refit-plan", Stage.Apart,
+            [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new Deed(StepKey.RefitPlan, Stage.Apart,
             $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", 4, 8, 20)
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
-            Materials = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? ["hardwood wedge: 1 pieces", "blank for a haft: 1 pieces"] : ["new rivet: 2 pieces"],
+            Needs = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)] : [Need.Of(SupplyIds.NewRivet, 2)],
             How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
             FinishTest = "The new pieces lie on the bench.",
         }),
         PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
-            q => new PlanStep("open-joint", Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
+            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["bench vice", "soft jaws", "pin punches"],
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
             How = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet)
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
-            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Caution = Cautions.Shatter,
+            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
-            new PlanStep("apart", Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1),
+            new Deed(StepKey.Apart, Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1),
             Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.8, 1), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
+            Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
             FinishTest = q.Present.Any(p => p.IsFastener) ? "A box for every screw, in the order they came out."
-                : "Every part lies there in the order it came off.", Caution = q.Handling(heavy: true),
+                : "Every part lies there in the order it came off.", Cautions = q.Handling(heavy: true),
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q =>
-            new PlanStep("roll-call", Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
+            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
         {
             Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
         }),
         PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart], q =>
-            new PlanStep("look-apart", Stage.Apart, "Look again at what was covered", 2, 4, 8)
+            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", 2, 4, 8)
         {
-            Materials = ["lens"], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
+            Needs = [Need.Of(SupplyIds.Lens)], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
             Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
         }),
         new("missing part", "Made, found or ordered before assembly.", [If("something is missing that is no part of a set", q => q.Gone.Any(p => !p.InSet))],
@@ -115,13 +125,13 @@ internal static class ApartRules
             [If("something of its set is missing", q => q.Gone.Any(p => p.InSet))], Set),
     ];
 
-    private static PlanStep Find(PlanQuestion q, PartDef part)
+    private static Deed Find(PlanQuestion q, PartDef part)
     {
         Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
-        return new PlanStep($"find-{part.Id}", Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}", 5, 20,
+        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}", 5, 20,
             60)
         {
-            Parts = [part.Id], Materials = finding.OnOrder ? [] : ["replacement part: 1 pieces"], WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "",
+            Parts = [part.Id], Needs = finding.OnOrder ? [] : [Need.Of(SupplyIds.ReplacementPart, 1)], WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "",
             ArrivesOn = finding.ArrivesOn,
             How = part.IsFastener || part.Material is Material.Steel or Material.Brass
                 ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both."
@@ -130,23 +140,23 @@ internal static class ApartRules
         };
     }
 
-    private static IEnumerable<PlanStep> Set(PlanQuestion q)
+    private static IEnumerable<Deed> Set(PlanQuestion q)
     {
         List<PartDef> ordered = [.. q.Gone.Where(p => p.InSet && q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder))],
             open = [.. q.Gone.Where(p => p.InSet).Except(ordered)];
         if (open.Count > 0)
         {
-            yield return new PlanStep("irons-find", Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open),
+            yield return new Deed(StepKey.IronsFind, Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open),
                 How = "Same maker, same taper, same snecked head. It works meanwhile with those it has.",
                 Reason = "A whole set is worth more, but none is needed to work.", FinishTest = "They stand on the wanted list." };
         }
         foreach (PartDef part in ordered)
         {
             Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new PlanStep($"irons-fit-{part.Id}", Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id],
-                Materials = ["medium stone", "tape or cork strip: 1 pieces"], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,
+            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id],
+                Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,
                 How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.",
-                FinishTest = "It beds without rocking and cuts a groove.", Caution = Cautions.BareEdge };
+                FinishTest = "It beds without rocking and cuts a groove.", Cautions = [CautionId.BareEdge] };
         }
     }
 }

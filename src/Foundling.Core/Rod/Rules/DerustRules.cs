@@ -13,8 +13,6 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for taking rust off.</summary>
 internal static class DerustRules
 {
-    private const string Block = "out of the bath", BlastBlock = "out of the cabinet";
-
     private static readonly Cond Soaks = If("rusty parts go into a bath", q => q.SoakLoad.Count > 0);
 
     private static List<PartDef> Rest(PlanQuestion q) => [.. q.Rusty.Except(q.SoakLoad)];
@@ -30,7 +28,7 @@ internal static class DerustRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("keep out of the bath", "Baths crack wood, redden brass and lift plate.",
-            [Soaks, If("something of it may not go in", q => q.Bath is not null && KeptOut(q).Any())], q => new PlanStep("keep-out", Stage.Derust,
+            [Soaks, If("something of it may not go in", q => q.Bath is not null && KeptOut(q).Any())], q => new Deed(StepKey.KeepOut, Stage.Derust,
             $"Not for the bath: {Names(KeptOut(q))}", 1, 2, 4)
         {
             Parts = Ids(KeptOut(q)), How = q.StaysWithMetal.Any() ? "Set aside what is loose; what stays on hangs above the liquid." : "Set it aside, dry.",
@@ -38,71 +36,71 @@ internal static class DerustRules
         }, RustWays.Id),
         PlanRule.One("soak", "A bath reaches what no brush does.", [Soaks], Soaking, RustWays.Id, 14),
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
-        PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, "wire")],
-            q => new PlanStep("derust-wire", Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, 4, 1), ByHand(q, 8, 2), ByHand(q, 20, 4))
+        PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
+            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, 4, 1), ByHand(q, 8, 2), ByHand(q, 20, 4))
         {
-            Parts = Ids(q.Rusty), Materials = ["wire wheel", "light oil: 10 mL"],
+            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
             How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.",
-            FinishTest = "No brown comes off on an oily cloth.", Caution = $"{Cautions.Wire} {Cautions.Rotating}", SurfaceLost = Surfaces.SomePatina,
+            FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire, CautionId.Rotating], SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep,
-            Chosen(RustWays.Id, "abrasive")], q => new PlanStep("derust-abrasive", Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2),
+            Chosen(RustWays.Id, WayId.Abrasive)], q => new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2),
             ByHand(q, 10, 5), ByHand(q, 25, 10))
         {
-            Parts = Ids(q.Rusty), Materials = ["nylon abrasive pad: 1 pieces", "P400 sheet: 1 sheets", "light oil: 20 mL", "clean cloth: 2 pieces"],
+            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20), Need.Of(SupplyIds.CleanCloth, 2)],
             How = q.Present.Any(q.Etched) ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool." : $"{Along(q.Rusty)}, never across. Lighter round stamps.",
             Reason = q.Present.Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
                 : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = Surfaces.SomePatina,
-            Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
+            Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
             [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any()), If("the way is the blade, or the aim is Keep", q =>
-            q.Way(RustWays.Id) == "scrape" || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new PlanStep("derust-scrape", Stage.Derust,
+            q.Way(RustWays.Id) == WayId.Scrape || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new Deed(StepKey.DerustScrape, Stage.Derust,
             "Lift active rust with a blade held flat, leave the dark skin", 10, 25, 60)
         {
-            Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)), Materials = ["scraping blade", "light oil: 15 mL", "clean cloth: 2 pieces"],
+            Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)), Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.CleanCloth, 2)],
             How = "Blade nearly flat, oil under it, stop at brown that is smooth.", Reason = "Old darkening is history; only live rust does harm.",
-            FinishTest = "No orange dust after a day.", Caution = Cautions.BareEdge,
+            FinishTest = "No orange dust after a day.", Cautions = [CautionId.BareEdge],
         }, RustWays.Id, 12),
-        PlanRule.One("blast", "It reaches corners and leaves a matt grey.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, "blast")],
-            q => new PlanStep("derust-blast", Stage.Derust, $"Blast {Names(q.Rusty)} with a soft medium", 6, 15, 35)
+        PlanRule.One("blast", "It reaches corners and leaves a matt grey.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Blast)],
+            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {Names(q.Rusty)} with a soft medium", 6, 15, 35)
         {
-            Parts = Ids(q.Rusty), Block = BlastBlock, Materials = ["blast cabinet", "soft blasting medium: 1 kg", "masking tape: 2 m"],
+            Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet, Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
             How = "Mask working faces and threads. Low pressure, moving; a small compressor rests as long as it runs. Drain water from the line first.",
-            Reason = "Bare metal in every corner in minutes.", FinishTest = "Even grey, no brown.", Caution = Cautions.Blasting, Undoable = false,
+            Reason = "Bare metal in every corner in minutes.", FinishTest = "Even grey, no brown.", Cautions = [CautionId.Blasting], Undoable = false,
             SurfaceLost = Surfaces.Patina,
         }, RustWays.Id, 14),
         PlanRule.One("oil after blasting", "Blasted iron is thirsty and rusts within the hour.", [If("something is rusty", q => q.Rusty.Count > 0),
-            Chosen(RustWays.Id, "blast")], q => new PlanStep("derust-blast-oil", Stage.Derust, "Blow clean and oil at once", 2, 4, 8)
+            Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once", 2, 4, 8)
         {
-            Parts = Ids(q.Rusty), Block = BlastBlock, Materials = ["light oil: 10 mL", "clean cloth: 1 pieces"],
+            Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet, Needs = [Need.Of(SupplyIds.LightOil, 10), Need.Of(SupplyIds.CleanCloth, 1)],
             Reason = "A blasted face holds damp like paper.", FinishTest = "A thin film everywhere.",
         }, RustWays.Id),
         PlanRule.One("derust what the bath may not take", "Some rust must come off by hand.",
-            [Soaks, If("some rusty parts may not go in", q => Rest(q).Count > 0)], q => new PlanStep("derust-rest", Stage.Derust,
+            [Soaks, If("some rusty parts may not go in", q => Rest(q).Count > 0)], q => new Deed(StepKey.DerustRest, Stage.Derust,
             $"Derust by hand: {Names(Rest(q))}", 3 + (2 * Rest(q).Count), 8 + (4 * Rest(q).Count), 20 + (8 * Rest(q).Count))
         {
             Parts = Ids(Rest(q)),
-            Materials = [Rest(q).Any(Delicate) ? "0000 steel wool: 1 pads" : "fine wire brush", "nylon abrasive pad: 1 pieces", "light oil: 15 mL"],
+            Needs = [Rest(q).Any(Delicate) ? Need.Of(SupplyIds.SteelWool, 1) : Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.LightOil, 15)],
             How = Rest(q).Any(Delicate) ? "Springs, screws and plating: fine wool and oil, no wheel." : $"{Along(Rest(q))}, never across.",
             Reason = q.Bath is BathKind bath && Rest(q).Select(p => q.Limit(bath, p).Reason).FirstOrDefault(r => r is not null) is string why
                 ? $"Not for the bath: {Sentences.Middle(why)}." : "The bath would harm it.",
-            FinishTest = "No brown comes off on an oily cloth.", Caution = Cautions.Wire, SurfaceLost = Surfaces.SomePatina,
+            FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire], SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
-            new PlanStep("derust-bloom", Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", 3, 6, 15)
+            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", 3, 6, 15)
         {
-            Parts = Ids(Bloom(q)), Materials = ["0000 steel wool: 1 pads", "light oil: 8 mL"], How = "Oil first, then wool, then a dry cloth.",
+            Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 8)], How = "Oil first, then wool, then a dry cloth.",
             Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
         }, buys: 6),
-        PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen("dark", "remove"),
-            If("bare iron has darkened or was rusty", q => q.Present.Any(p => p.Ferrous && p.Finish == PartFinish.Bare))], q => new PlanStep("dark-remove",
+        PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen(ChoiceId.Dark, WayId.Remove),
+            If("bare iron has darkened or was rusty", q => q.Present.Any(p => p.Ferrous && p.Finish == PartFinish.Bare))], q => new Deed(StepKey.DarkRemove,
             Stage.Derust, "Take the dark skin off the bare iron", 10, 25, 60)
         {
             Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)),
-            Materials = ["P240 sheet: 2 sheets", "P400 sheet: 2 sheets", "light oil: 20 mL"],
-            How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.", Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01, Caution = q.Edges.Any() ? Cautions.BareEdge : "",
-        }, "dark", 8),
+            Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
+            How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.", Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01, Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],
+        }, ChoiceId.Dark, 8),
     ];
 
     /// <summary>What a bath would do to the parts that are kept out of it, and to no others.</summary>
@@ -130,10 +128,24 @@ internal static class DerustRules
 
     private static bool Acid(BathKind? bath) => bath is BathKind.Citric or BathKind.Acetic;
 
-    private static string Caution(BathKind? bath) => bath switch { BathKind.Electrolysis => Cautions.Electrolysis, BathKind.Citric or BathKind.Acetic =>
-        Cautions.Acid, _ => Cautions.Bath };
+    private static CautionId Caution(BathKind? bath) => bath switch
+    {
+        BathKind.Electrolysis => CautionId.Electrolysis,
+        BathKind.Citric or BathKind.Acetic => CautionId.Acid,
+        _ => CautionId.Bath,
+    };
 
-    private static PlanStep Soaking(PlanQuestion q)
+    /// <summary>What the bath is made of.</summary>
+    private static IReadOnlyList<Need> Mixed(BathKind bath, double litres) => bath switch
+    {
+        BathKind.Citric => [Need.Of(SupplyIds.CitricAcid, Math.Round(50 * litres))],
+        BathKind.Acetic => [Need.Of(SupplyIds.Vinegar, litres)],
+        BathKind.Electrolysis => [Need.Of(SupplyIds.WashingSoda, Math.Round(Assumptions.Standard.WashingSodaGL * litres)),
+            Need.Of(SupplyIds.PlainIronAnode, 1), Need.Of(SupplyIds.BenchPowerSupply)],
+        _ => [Need.Of(SupplyIds.ChelatingBath, litres)],
+    };
+
+    private static Deed Soaking(PlanQuestion q)
     {
         BathKind bath = q.Bath!.Value;
         LoadLimit limit = BathTable.Strictest([.. q.SoakLoad.Select(p => q.Limit(bath, p))]);
@@ -141,50 +153,43 @@ internal static class DerustRules
             OutByHours: limit.OutByHours));
         double litres = Math.Max(1, Math.Ceiling((q.LengthMm ?? q.Tool.NominalLengthMm) / 60));
         List<PartDef> above = [.. q.StaysWithMetal];
-        return new PlanStep("soak", Stage.Derust, $"Into {Liquid(bath)}: {Names(q.SoakLoad)}", 4, 8, 15)
+        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath)}: {Names(q.SoakLoad)}", 4, 8, 15)
         {
-            Parts = Ids(q.SoakLoad), WaitMin = Math.Round(soak.HoursEach * 60), LookInMin = Math.Round(soak.LookInMinutes), OutByMin = limit.OutByHours * 60,
-            Materials = [.. bath switch
-            {
-                BathKind.Citric => [$"citric acid: {50 * litres:0} g"],
-                BathKind.Acetic => [$"vinegar: {litres:0} L"],
-                BathKind.Electrolysis => [$"washing soda: {Assumptions.Standard.WashingSodaGL * litres:0} g", "plain iron anode: 1 pieces",
-                    "bench power supply"],
-                _ => new[] { $"chelating bath: {litres:0} L" },
-            }, "bath tub, longer than the longest part"],
+            Parts = Ids(q.SoakLoad), Lag = Lag.Bath(Math.Round(soak.HoursEach * 60), limit.OutByHours * 60, Math.Round(soak.LookInMinutes), StepKey.SoakLift),
+            Needs = [.. Mixed(bath, litres), Need.Of(SupplyIds.BathTub)],
             How = $"{(above.Count > 0 ? $"Hang it so that the {Names(above)} {Verb(above, "stays", "stay")} a hand above the liquid." : "Covered by 15 mm, nothing touching.")}{(q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched." : "")}{(soak.Soaks > 1 ? $" {soak.Soaks} soaks with a scrub between." : "")}",
             Reason = $"{soak.HoursEach:0.#} h at {q.TemperatureC:0} °C for rust like this. {limit.Reason}{(limit.Reason is null ? "" : ".")}".TrimEnd(),
-            FinishTest = "Rust wipes off as a black film.", Caution = Caution(bath), Undoable = false, SurfaceLost = Surfaces.Patina,
+            FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(bath)], Bath = bath, Undoable = false, SurfaceLost = Surfaces.Patina,
         };
     }
 
-    private static IEnumerable<PlanStep> OutOfTheBath(PlanQuestion q)
+    private static IEnumerable<Deed> OutOfTheBath(PlanQuestion q)
     {
         bool acid = Acid(q.Bath);
         List<PartId> parts = Ids(q.SoakLoad);
         double within = (q.Bath == BathKind.Chelating ? 15 : 5) * (q.RelativeHumidityPercent > 60 ? 60 / q.RelativeHumidityPercent : 1);
-        yield return new PlanStep("soak-lift", Stage.Derust, "Lift out, scrub off the black, rinse", 3, 6, 12)
+        yield return new Deed(StepKey.SoakLift, Stage.Derust, "Lift out, scrub off the black, rinse", 3, 6, 12)
         {
-            Block = Block, Parts = parts, Materials = ["nylon abrasive pad: 1 pieces"], How = "Along the length, under running water, into every corner.",
-            Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.", Caution = Caution(q.Bath),
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)], How = "Along the length, under running water, into every corner.",
+            Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.", Cautions = [Caution(q.Bath)],
         };
         if (acid)
         {
-            yield return new PlanStep("soak-neutralise", Stage.Derust, "Neutralise in soda water until the fizzing stops", 2, 3, 5)
+            yield return new Deed(StepKey.SoakNeutralise, Stage.Derust, "Neutralise in soda water until the fizzing stops", 2, 3, 5)
             {
-                Block = Block, Parts = parts, Materials = ["baking soda: 15 g"], How = "A tablespoon to the litre, then rinse once more.",
+                Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.BakingSoda, 15)], How = "A tablespoon to the litre, then rinse once more.",
                 Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.",
             };
         }
-        yield return new PlanStep("soak-dry", Stage.Derust, "Dry at once, into every hole", 2, 4, 8)
+        yield return new Deed(StepKey.SoakDry, Stage.Derust, "Dry at once, into every hole", 2, 4, 8)
         {
-            Block = Block, Parts = parts, Materials = ["clean cloth: 2 pieces", "heat gun"],
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.HeatGun)],
             How = "Cloth, then warm air, never hot enough to change a colour.", Reason = "Flash rust starts while you look away.",
             FinishTest = "Warm to the hand, no dark seams.",
         };
-        yield return new PlanStep("soak-oil", Stage.Derust, "Oil it while it is warm", 1, 2, 4)
+        yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", 1, 2, 4)
         {
-            Block = Block, Parts = parts, Materials = ["light oil: 10 mL"], Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.LightOil, 10)], Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",
             FinishTest = "A thin film everywhere.",
         };
     }

@@ -13,8 +13,6 @@ namespace Foundling.Core.Rod.Rules;
 internal static class EdgeRules
 {
     /// <summary>Honing and covering are one block: a bare edge is not left lying.</summary>
-    internal const string Block = "honed and covered";
-
     private static readonly Cond Backed = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace);
 
     private static readonly Cond Ground = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace, EdgeForm.TwoBevels, EdgeForm.Toothed);
@@ -35,109 +33,115 @@ internal static class EdgeRules
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
-        q.Way("hold") == "jig" ? "In the jig, marker on the bevel for the first strokes." : "Freehand, elbows in; marker on the bevel for the first strokes.",
+        q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes." : "Freehand, elbows in; marker on the bevel for the first strokes.",
         q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
-            ? "The flat face stays flat: only the burr is taken off it." : q.Way("bevel") switch { "single" => "One flat bevel.", "rounded" =>
+            ? "The flat face stays flat: only the burr is taken off it." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
-        Choices.Find("corners").Asked(q) ? q.Way("corners") switch { "square" => "Corners square.", "cambered" => "Lean on the corners for a camber.", _ =>
+        Choices.Find(ChoiceId.Corners).Asked(q) ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
-        q.Tool.Id == KindIds.PloughPlane || q.Way("grit") == "cuts" ? "Stop at the grit that cuts." : "On to the finest stone, then the strop until it shines.",
+        q.Tool.Id == KindIds.PloughPlane || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts." : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, "back", 8),
+        new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q =>
-            new PlanStep("edge-back", Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge",
+            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge",
             5, 15, 40)
         {
-            Parts = Parts(q), Materials = ["P180 sheet: 1 sheets", "P400 sheet: 1 sheets", "fine stone"],
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
             How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high." : q.Tool.Id == KindIds.Chisel
                 ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
-            Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Caution = Cautions.BareEdge,
+            Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = 0.03,
         }, buys: 12),
         PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q =>
-            new PlanStep("edge-grind", Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
+            new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
             ? "Grind both bevels alike" : "Grind the bevel", 5, 12, 30)
         {
-            Parts = Parts(q), Materials = q.Tool.Edge == EdgeForm.TwoBevels ? ["fine file", "bench vice", "soft jaws"] : ["bench grinder"],
+            Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
             How = q.Tool.Edge == EdgeForm.TwoBevels
                 ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit."
                 : "Light touch, dip before it is warm to the finger.", Reason = "Chips come out at the wheel, not at the stone.",
             FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.",
-            Caution = q.Tool.Edge == EdgeForm.TwoBevels ? Cautions.BareEdge : Cautions.Grinder, Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5 : 0.5,
+            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5 : 0.5,
         }, buys: 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground], q =>
-            new PlanStep("edge-hone", Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop"
+            new Deed(StepKey.EdgeHone, Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop"
             : "Hone until a burr turns, then strop", 5, q.Tool.Edge == EdgeForm.TwoBevels ? 15 : 10, 25)
         {
-            Block = Block, Parts = Parts(q),
-            Materials = q.Way("grit") == "shines" ? ["medium stone", "fine stone", "strop", "honing compound: 2 g"] : ["medium stone", "fine stone", "strop"],
-            How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Caution = Cautions.BareEdge,
-        }, "hold", 30),
+            Block = Block.HonedAndCovered, Parts = Parts(q),
+            Needs = q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop), Need.Of(SupplyIds.HoningCompound, 2)] : [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)],
+            How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
+        }, ChoiceId.Hold, 30),
         PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q =>
-            new PlanStep("edge-cover", Stage.Edge, "Cover the edge until it is needed", 0.5, 1, 1)
+            new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", 0.5, 1, 1)
         {
-            Block = Block, Parts = Parts(q), Materials = ["tape or cork strip: 1 pieces"], Reason = "Hands work round it from here on.",
-            FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
+            Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",
+            FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.",
-            [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new PlanStep("irons-hone", Stage.Edge,
+            [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new Deed(StepKey.IronsHone, Stage.Edge,
             $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts", 3 * q.Tool.Set.Count(p => q.Has(p.Id)),
             7 * q.Tool.Set.Count(p => q.Has(p.Id)), 14 * q.Tool.Set.Count(p => q.Has(p.Id)))
         {
-            Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Materials = ["medium stone", "tape or cork strip: 4 pieces"],
+            Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 4)],
             How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
-            FinishTest = "Each cuts a clean groove in scrap.", Caution = Cautions.BareEdge,
+            FinishTest = "Each cuts a clean groove in scrap.", Cautions = [CautionId.BareEdge],
         }, buys: 5),
         PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], _ =>
-            new PlanStep("cap-fit", Stage.Edge, "Fit the cap iron: no light along the edge", 5, 10, 25)
+            new Deed(StepKey.CapFit, Stage.Edge, "Fit the cap iron: no light along the edge", 5, 10, 25)
         {
-            Parts = [PartIds.CapIron], Materials = ["medium stone", "strop"],
+            Parts = [PartIds.CapIron], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.Strop)],
             How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.",
             Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
-            Caution = Cautions.BareEdge,
+            Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap")], q =>
-            new PlanStep("lever-cap", Stage.Edge, "True the front of the lever cap", 2, 5, 10)
+            new Deed(StepKey.LeverCap, Stage.Edge, "True the front of the lever cap", 2, 5, 10)
         {
-            Parts = [PartIds.LeverCap], Materials = ["P240 sheet: 1 sheets"], How = "Underside of the front edge only.",
+            Parts = [PartIds.LeverCap], Needs = [Need.Of(SupplyIds.P240Sheet, 1)], How = "Underside of the front edge only.",
             Reason = q.Has(PartIds.CapIron) ? "It must press across the whole cap iron." : "It must press across the whole iron.",
             FinishTest = "A slip of paper is gripped from corner to corner.",
         }, buys: 2),
         PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>
-            new PlanStep("edge-keep", Stage.Edge, "Oil the edge and cover it as it is", 1, 2, 4)
+            new Deed(StepKey.EdgeKeep, Stage.Edge, "Oil the edge and cover it as it is", 1, 2, 4)
         {
-            Parts = Parts(q), Materials = ["light oil: 2 mL", "tape or cork strip: 1 pieces"], Reason = "Its last sharpening is part of its history.",
-            FinishTest = "Nothing bare.", Caution = Cautions.BareEdge,
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Its last sharpening is part of its history.",
+            FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
     ];
 
-    private static IEnumerable<PlanStep> Save(PlanQuestion q)
+    private static IEnumerable<Deed> Save(PlanQuestion q)
     {
-        string way = q.Way("back");
-        yield return way switch
+        Deed deed = q.Way(ChoiceId.Back) switch
         {
-            "grind" => new PlanStep("edge-save", Stage.Edge, "Grind the edge back past the pits", 4, 10, 25) { Materials = ["bench grinder"],
-                How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q), Caution = Cautions.Grinder,
+            WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", 4, 10, 25)
+            {
+                Needs = [Need.Of(SupplyIds.BenchGrinder)], Cautions = [CautionId.Grinder],
+                How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q),
                 MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : 3,
-                Reason = "There is steel enough, and the back is too deep to lap." },
-            "shim" => new PlanStep("edge-save", Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", 3, 6, 12) { Materials = ["shim: 1 pieces",
-                "coarse diamond plate"], How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.02, Reason = "The least metal, and the pits stay behind the edge." },
-            "lift" => new PlanStep("edge-save", Stage.Edge, "Lift the back a hair and lap past the pits", 3, 7, 15) { Materials = ["medium stone"],
-                How = "The thickness of a coin under the far end, by hand." + Steel(q), Caution = Cautions.BareEdge, MetalRemovedMm = 0.03,
-                Reason = "Quick, and only the edge sees it." },
-            _ => new PlanStep("edge-save", Stage.Edge, "Lap the pits out of the last part of the back", 8, EdgeWays.Pits(q) >= 4 ? 40 : 20,
-                80) { Materials = ["P80 sheet: 2 sheets", "P180 sheet: 1 sheets", "flat plate, longer than the sole"],
+                Reason = "There is steel enough, and the back is too deep to lap.",
+            },
+            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", 3, 6, 12)
+            {
+                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate)], Cautions = [CautionId.BareEdge], MetalRemovedMm = 0.02,
+                How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q),
+                Reason = "The least metal, and the pits stay behind the edge.",
+            },
+            WayId.Lift => new Deed(StepKey.EdgeSave, Stage.Edge, "Lift the back a hair and lap past the pits", 3, 7, 15)
+            {
+                Needs = [Need.Of(SupplyIds.MediumStone)], Cautions = [CautionId.BareEdge], MetalRemovedMm = 0.03,
+                How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
+            },
+            _ => new Deed(StepKey.EdgeSave, Stage.Edge, "Lap the pits out of the last part of the back", 8, EdgeWays.Pits(q) >= 4 ? 40 : 20, 80)
+            {
+                Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
                 How = "Only the last 12 mm, on a flat plate, fresh paper often. Stop when the line at the edge is clean." + Steel(q),
-                Caution = Cautions.BareEdge, MetalRemovedMm = 0.05, Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel." },
-        } is var step ? Finished(step, q) : step;
-    }
-
-    private static PlanStep Finished(PlanStep step, PlanQuestion q)
-    {
-        (step.Parts, step.FinishTest, step.Undoable) = (Parts(q), "No pit within the first millimetre of the back.", false);
-        return step;
+                Cautions = [CautionId.BareEdge], MetalRemovedMm = 0.05,
+                Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
+            },
+        };
+        yield return deed with { Parts = Parts(q), FinishTest = "No pit within the first millimetre of the back.", Undoable = false };
     }
 }

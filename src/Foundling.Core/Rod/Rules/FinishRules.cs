@@ -40,45 +40,45 @@ internal static class FinishRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new PlanStep("protect", Stage.Finish, Protect(q), 3, 6, 12)
+        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q), 3, 6, 12)
         {
-            Materials = ["paste wax: 5 g", "light oil: 3 mL", "lint-free cloth: 1 pieces"], How = "Thin coat, wait for the haze, buff.", WaitMin = 10,
+            Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.LintFreeCloth, 1)], How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
             Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",
-            Caution = q.Edges.Any() ? Cautions.BareEdge : q.Tool.Family == Family.Saw ? Cautions.Teeth : "",
+            Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>
-            new PlanStep("prove", Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose)), 5, 10, 20)
+            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose)), 5, 10, 20)
         {
-            Parts = Ids(q.Edges), Materials = [.. Proofs.For(q.Tool, q.Purpose).SelectMany(p => p.Kit).Distinct()],
+            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
             How = "The same test as the try as found; what it was tried on belongs to the reading.",
             Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose)),
-            Caution = q.Tool.Family == Family.Cutter ? $"{Cautions.BareEdge} {Cautions.Shatter}" : q.Tool.Family == Family.BoringTool ? Cautions.Rotating
-                : q.Tool.Family == Family.Saw ? Cautions.Teeth : q.Edges.Any() ? Cautions.BareEdge : "",
+            Cautions = q.Tool.Family == Family.Cutter ? [CautionId.BareEdge, CautionId.Shatter] : q.Tool.Family == Family.BoringTool ? [CautionId.Rotating]
+                : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
-            || q.Tool.Family == Family.Saw)], q => new PlanStep("store", Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"
+            || q.Tool.Family == Family.Saw)], q => new Deed(StepKey.Store, Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"
             : "Cover the edge and hang it dry", 0.5, 1, 2)
         {
-            Parts = Ids(q.Edges), Materials = q.Tool.Family == Family.Plane ? [] : ["tape or cork strip: 1 pieces"],
+            Parts = Ids(q.Edges), Needs = q.Tool.Family == Family.Plane ? [] : [Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
             Reason = "Nobody gets cut reaching for it.", FinishTest = "Nothing bare.",
-            Caution = q.Tool.Family == Family.Saw ? Cautions.Teeth : Cautions.BareEdge,
+            Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [CautionId.BareEdge],
         }),
         PlanRule.One("pictures after", "Before means nothing without after.", [Always], _ =>
-            new PlanStep("pictures-after", Stage.Finish, "Photograph it finished, same views", 2, 4, 8)
+            new Deed(StepKey.PicturesAfter, Stage.Finish, "Photograph it finished, same views", 2, 4, 8)
         {
-            Materials = ["camera and rule"], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
+            Needs = [Need.Of(SupplyIds.CameraAndRule)], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
         }),
         PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own)], q =>
-            new PlanStep("own-papers", Stage.Finish, "Say in the papers what is this shop's own dress", 2, 3, 6)
+            new Deed(StepKey.OwnPapers, Stage.Finish, "Say in the papers what is this shop's own dress", 2, 3, 6)
         {
             How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before."
                 : "Colour, grip, finish: each with what was there before.", Reason = "Nobody should take it for the works' own.",
             FinishTest = "The papers name each change.",
         }),
         PlanRule.One("next look", "Rust comes back where it came first.", [Always], q =>
-            new PlanStep(WaitEnds.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
+            new Deed(StepKey.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
         {
-            LookInMin = NextLookMonths(q) * MinutesAMonth,
+            Lag = Lag.LookAgain(NextLookMonths(q) * MinutesAMonth),
             Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.",
             FinishTest = "It stands on the Bench when its day comes.",
         }),

@@ -19,64 +19,64 @@ internal static class SawRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("watch the etch", "An etch is the only papers a saw has.", [Saw, Found(FindingKind.Mark, 1, PartIds.Plate)], _ =>
-            new PlanStep("etch-find", Stage.Wash, "Find the edges of the etch and mark them on a picture", 3, 6, 12)
+            new Deed(StepKey.EtchFind, Stage.Wash, "Find the edges of the etch and mark them on a picture", 3, 6, 12)
         {
-            Parts = [PartIds.Plate], Materials = ["lens", "camera and rule", "light oil: 2 mL"],
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.Lens), Need.Of(SupplyIds.CameraAndRule), Need.Of(SupplyIds.LightOil, 2)],
             How = "Wet it with oil, light from the side, and trace what shows. Stop wherever a line appears.",
             Reason = "Once polished away nothing brings it back.", FinishTest = "A picture says where nothing coarser than wool goes.",
-            Caution = Cautions.Teeth,
+            Cautions = [CautionId.Teeth],
         }),
         PlanRule.One("straighten the plate", "A bow comes out by hand, a kink by a smith, a crease never.",
-            [NotKeep, Saw, Found(FindingKind.Bent, 1, PartIds.Plate)], q => new PlanStep("saw-straight", Stage.Edge, q.Worst(FindingKind.Bent, PartIds.Plate) >= 3
+            [NotKeep, Saw, Found(FindingKind.Bent, 1, PartIds.Plate)], q => new Deed(StepKey.SawStraight, Stage.Edge, q.Worst(FindingKind.Bent, PartIds.Plate) >= 3
             ? "Ask a saw smith about the kink" : "Bend the bow out of the plate", 5, 15, 40)
         {
-            Parts = [PartIds.Plate], Materials = ["straightedge and feelers"],
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers)],
             How = q.Worst(FindingKind.Bent, PartIds.Plate) >= 3 ? "Hammering a plate is a trade: a wrong blow makes it oil-can."
                 : "Over the knee, a little past straight, and sight along the teeth after each.", Reason = "It wanders towards its bow.",
-            FinishTest = "Straight by eye along the teeth.", Caution = Cautions.Teeth, Undoable = false,
+            FinishTest = "Straight by eye along the teeth.", Cautions = [CautionId.Teeth], Undoable = false,
         }, buys: 6),
         PlanRule.One("joint the teeth", "Only teeth of one height all cut.", [NotKeep, Saw, Dull, Found(FindingKind.EdgeDamage, 2, PartIds.Plate)], q =>
-            new PlanStep("saw-joint", Stage.Edge, "Joint the teeth level", 3, 6, 12)
+            new Deed(StepKey.SawJoint, Stage.Edge, "Joint the teeth level", 3, 6, 12)
         {
-            Parts = [PartIds.Plate], Materials = ["saw vice", "fine file"],
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.FineFile)],
             How = "File flat along the points until the lowest usable one shows a shine; teeth lower than half are cut anew.",
             Reason = "High teeth do all the work and break.", FinishTest = "A shine on every point that counts.", Undoable = false, MetalRemovedMm = 0.3,
-            Caution = Cautions.Teeth,
+            Cautions = [CautionId.Teeth],
         }, buys: 6),
         PlanRule.One("file the teeth", "Sharp teeth cut, set only clears.", [NotKeep, Saw, Dull], q =>
-            new PlanStep("saw-file", Stage.Edge, "File the teeth", Math.Round(8 * Feet(q)), Math.Round(16 * Feet(q)), Math.Round(32 * Feet(q)))
+            new Deed(StepKey.SawFile, Stage.Edge, "File the teeth", Math.Round(8 * Feet(q)), Math.Round(16 * Feet(q)), Math.Round(32 * Feet(q)))
         {
-            Parts = [PartIds.Plate], Materials = ["saw files", "saw vice", "marker: 1 pieces"],
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawFiles), Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.Marker, 1)],
             How = "Every second gullet from one side, then from the other; same strokes each. Rake and fleam as the guide strip says.",
-            Reason = "Teeth do the work, the rest is a handle.", FinishTest = "No light from any point.", Caution = Cautions.Teeth, Undoable = false,
+            Reason = "Teeth do the work, the rest is a handle.", FinishTest = "No light from any point.", Cautions = [CautionId.Teeth], Undoable = false,
             MetalRemovedMm = 0.2,
         }, buys: 28),
         PlanRule.One("set the teeth", "Set clears the plate; too much tears.", [NotKeep, Saw, Dull], _ =>
-            new PlanStep("saw-set", Stage.Edge, "Check the set, and set only what lacks it", 4, 10, 20)
+            new Deed(StepKey.SawSet, Stage.Edge, "Check the set, and set only what lacks it", 4, 10, 20)
         {
-            Parts = [PartIds.Plate], Materials = ["saw set", "saw vice"],
-            How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second bending.", Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.", Caution = Cautions.Teeth, Undoable = false,
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawSet), Need.Of(SupplyIds.SawVice)],
+            How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second bending.", Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.", Cautions = [CautionId.Teeth], Undoable = false,
         }, buys: 8),
         PlanRule.One("cover the teeth", "A filed saw cuts whoever lifts it.", [NotKeep, Saw, Dull], _ =>
-            new PlanStep("saw-cover", Stage.Edge, "Cover the tooth line", 0.5, 1, 2)
+            new Deed(StepKey.SawCover, Stage.Edge, "Cover the tooth line", 0.5, 1, 2)
         {
-            Parts = [PartIds.Plate], Materials = ["tape or cork strip: 1 pieces"], Reason = "Hands go along it from here on.", FinishTest = "No tooth bare.",
-            Caution = Cautions.Teeth,
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands go along it from here on.", FinishTest = "No tooth bare.",
+            Cautions = [CautionId.Teeth],
         }),
         PlanRule.One("seat the back", "A back keeps the plate straight by gripping it.", [NotKeep, Kind(KindIds.BackSaw),
             If("the back is loose, or the plate bowed", q => q.Worst(FindingKind.Looseness, PartIds.Back) >= 1 || q.Worst(FindingKind.Bent, PartIds.Plate) >= 1)], _ =>
-            new PlanStep("saw-back", Stage.Together, "Tap the back down until the plate is straight", 2, 6, 15)
+            new Deed(StepKey.SawBack, Stage.Together, "Tap the back down until the plate is straight", 2, 6, 15)
         {
-            Parts = [PartIds.Back, PartIds.Plate], Materials = ["mallet", "scrap of softwood"],
+            Parts = [PartIds.Back, PartIds.Plate], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.ScrapOfSoftwood)],
             How = "Wood between; heel or toe by turns, sighting along the teeth after each tap.", Reason = "The fold grips where it is driven.",
-            FinishTest = "Straight by eye, the back firm from toe to heel.", Caution = Cautions.Teeth,
+            FinishTest = "Straight by eye, the back firm from toe to heel.", Cautions = [CautionId.Teeth],
         }, buys: 6),
         PlanRule.One("nuts in line", "Soft brass, brought up in line.", [Saw, There(PartIds.SawNuts, "nuts")], _ =>
-            new PlanStep("saw-nuts", Stage.Together, "Bring the nuts up in line", 3, 6, 12)
+            new Deed(StepKey.SawNuts, Stage.Together, "Bring the nuts up in line", 3, 6, 12)
         {
-            Parts = [PartIds.SawNuts, PartIds.Handle], Materials = ["split-nut driver"],
+            Parts = [PartIds.SawNuts, PartIds.Handle], Needs = [Need.Of(SupplyIds.SplitNutDriver)],
             How = "Start all, then snug each in turn, slots along the grain. Not hard: they strip.", Reason = "A loose nut wears its square hole round.",
-            FinishTest = "No handle moves, slots in line.", Caution = Cautions.Teeth,
+            FinishTest = "No handle moves, slots in line.", Cautions = [CautionId.Teeth],
         }, buys: 3),
     ];
 }

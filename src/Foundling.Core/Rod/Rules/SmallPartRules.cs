@@ -20,71 +20,71 @@ internal static class SmallPartRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or pins", q => Screws(q).Any())],
-            q => new PlanStep("screws", Stage.SmallParts, "Clean screws and slots one at a time", 2 + Screws(q).Count(), 4 + (3 * Screws(q).Count()),
+            q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time", 2 + Screws(q).Count(), 4 + (3 * Screws(q).Count()),
             10 + (6 * Screws(q).Count()))
         {
-            Parts = Ids(Screws(q)), Materials = ["nylon abrasive pad: 1 pieces", "slot file", "light oil: 5 mL"],
+            Parts = Ids(Screws(q)), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
             How = "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
-            Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.", Caution = Cautions.Rotating,
+            Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.", Cautions = [CautionId.Rotating],
         }, buys: 3),
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",
-            [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new PlanStep("slots-dress",
+            [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new Deed(StepKey.SlotsDress,
             Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", 4, 10, 25)
         {
             Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
-            Materials = ["slot file", "brass hammer", "bench vice", "soft jaws"], How = "Tap the raised lip back, then true the slot, no deeper than it was.",
+            Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)], How = "Tap the raised lip back, then true the slot, no deeper than it was.",
             Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.",
-            Undoable = false, MetalRemovedMm = 0.1, Caution = Cautions.StuckScrew,
+            Undoable = false, MetalRemovedMm = 0.1, Cautions = [CautionId.StuckScrew],
         }),
         PlanRule.One("lock tabs", "A tab stands few bends.", [If("it has lock tabs", q => q.Present.Any(p => p.Joint == Joint.LockTab)),
-            Found(FindingKind.BentTab, 2)], q => new PlanStep("tabs", Stage.SmallParts, "Make or buy new lock tabs", 3, 8, 20)
+            Found(FindingKind.BentTab, 2)], q => new Deed(StepKey.Tabs, Stage.SmallParts, "Make or buy new lock tabs", 3, 8, 20)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.LockTab)), Materials = ["new lock tab: 2 pieces"],
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.LockTab)), Needs = [Need.Of(SupplyIds.NewLockTab, 2)],
             How = "Same thickness; cut the ear wide enough for two flats.", Reason = "A cracked tab lets the nut walk off at work.",
-            FinishTest = "No crack at the bend under the lens.", Caution = Cautions.BareEdge,
+            FinishTest = "No crack at the bend under the lens.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q =>
-            new PlanStep("knurl", Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", 2, 4, 10)
+            new Deed(StepKey.Knurl, Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", 2, 4, 10)
         {
-            Parts = Ids(Knurled(q)), Materials = ["fine wire brush", "light oil: 3 mL"],
+            Parts = Ids(Knurled(q)), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.",
             FinishTest = "Clean to the root, points sharp.",
         }),
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
-            new PlanStep("brass", Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
+            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
         {
-            Parts = Ids(Brass(q)), Materials = q.Aim == AimKind.Show ? ["metal polish: 5 mL", "clean cloth: 2 pieces"] : ["detergent: 5 mL", "soft brush"],
+            Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)] : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
             How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
             Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.",
-            FinishTest = "Clean in every corner, edges still crisp.", Caution = q.Aim == AimKind.Show ? Cautions.Polish : "",
+            FinishTest = "Clean in every corner, edges still crisp.", Cautions = q.Aim == AimKind.Show ? [CautionId.Polish] : [],
             SurfaceLost = q.Aim == AimKind.Show ? Surfaces.Brass : "",
         }, buys: 2),
         PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",
-            [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new PlanStep("mushroom", Stage.SmallParts,
+            [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new Deed(StepKey.Mushroom, Stage.SmallParts,
             $"Dress the spread end of {Names(q.With(FindingKind.Mushroomed, 2))}", 3, 8, 20)
         {
-            Parts = Ids(q.With(FindingKind.Mushroomed, 2)), Materials = ["fine file", "bench vice", "soft jaws"],
+            Parts = Ids(q.With(FindingKind.Mushroomed, 2)), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? "Pare and round the lip, with the grain, back to sound wood."
                 : "File the lip off and leave a small round; never grind a hardened end hot.", Reason = "What is rolled over breaks off at the next blow.",
             FinishTest = "No lip catches the finger.", Undoable = false, MetalRemovedMm = 0.5,
-            Caution = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? Cautions.WoodDust : Cautions.Shatter,
+            Cautions = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? [CautionId.WoodDust] : [CautionId.Shatter],
         }, buys: 3),
         PlanRule.One("bad repairs", "What changes how it works must come out first.", [NotKeep, Found(FindingKind.Repair, 4)], q =>
-            new PlanStep("undo-repair", Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", 10, 25, 60)
+            new Deed(StepKey.UndoRepair, Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", 10, 25, 60)
         {
-            Parts = Ids(q.With(FindingKind.Repair, 4)), Materials = ["bench vice", "soft jaws"],
+            Parts = Ids(q.With(FindingKind.Repair, 4)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Find out how it was made before it is touched; keep what comes out with the tag.", Reason = "Everything after it would be built on it.",
-            FinishTest = "The old surfaces are free.", Undoable = false, Caution = $"{Cautions.OldPaint}",
+            FinishTest = "The old surfaces are free.", Undoable = false, Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
             [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != PartIds.Plate
-            && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new PlanStep("straighten", Stage.SmallParts,
+            && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new Deed(StepKey.Straighten, Stage.SmallParts,
             $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
         {
             Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
-            Materials = ["bench vice", "soft jaws"],
+            Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
-            Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Caution = Cautions.Shatter,
+            Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Cautions = [CautionId.Shatter],
         }, buys: 4),
     ];
 }

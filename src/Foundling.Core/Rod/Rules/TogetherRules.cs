@@ -1,3 +1,4 @@
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -35,56 +36,56 @@ internal static class TogetherRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart], q =>
-            new PlanStep("assemble", Stage.Together, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.5, 1), q.Tool.Parts.Count(p =>
+            new Deed(StepKey.Assemble, Stage.Together, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.5, 1), q.Tool.Parts.Count(p =>
             !p.InSet), q.Tool.Parts.Count(p => !p.InSet) * 2)
         {
-            Materials = q.Present.Any(p => p.IsFastener) ? ["light oil: 3 mL", "fitted screwdrivers"] : ["light oil: 3 mL"],
+            Needs = q.Present.Any(p => p.IsFastener) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)] : [Need.Of(SupplyIds.LightOil, 3)],
             How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Order(q.Tool).How}",
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
-            FinishTest = "Nothing left in the box.", Caution = q.Handling(),
+            FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
         }),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
-            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new PlanStep("close-joint",
+            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new Deed(StepKey.CloseJoint,
             Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 10, 20, 45)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Materials = ["new rivet: 2 pieces", "brass hammer", "bench vice"],
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Needs = [Need.Of(SupplyIds.NewRivet, 2), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice)],
             How = "New handle or washers on, drawn up tight, then peened over in small blows on a solid back.", Reason = "What it holds is new or mended.",
-            FinishTest = "No movement when twisted hard.", Undoable = false, Caution = $"{Cautions.Shatter} {Cautions.BareEdge}",
+            FinishTest = "No movement when twisted hard.", Undoable = false, Cautions = [CautionId.Shatter, CautionId.BareEdge],
         }, buys: 6),
         PlanRule.One("last honing", "The edge that is proved is fresh.", [NotKeep, Of(Family.Plane), Edge(EdgeForm.BackAndBevel),
-            If("it is honed first and lapped last", q => !q.Tool.HasMetalSole || q.Way("order") == "hone-first"), If("it does not already cut well as found",
-            q => q.Tried != State.AsFoundTry.Well)], q => new PlanStep("final-hone", Stage.Tune, "Touch up the edge and put it straight back", 2, 4, 8)
+            If("it is honed first and lapped last", q => !q.Tool.HasMetalSole || q.Way(ChoiceId.Order) == WayId.HoneFirst), If("it does not already cut well as found",
+            q => q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.FinalHone, Stage.Tune, "Touch up the edge and put it straight back", 2, 4, 8)
         {
-            Parts = Ids(q.Edges), Materials = ["fine stone", "strop"], How = "A dozen strokes, then into the plane, drawn back.",
-            Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Caution = Cautions.BareEdge,
-        }, "order", 4),
+            Parts = Ids(q.Edges), Needs = [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)], How = "A dozen strokes, then into the plane, drawn back.",
+            Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Cautions = [CautionId.BareEdge],
+        }, ChoiceId.Order, 4),
         PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>
-            new PlanStep("set-cap", Stage.Tune, "Swing on the cap iron and set it back", 1, q.Way("cap") == "hard" ? 4 : 2, 6)
+            new Deed(StepKey.SetCap, Stage.Tune, "Swing on the cap iron and set it back", 1, q.Way(ChoiceId.Cap) == WayId.Hard ? 4 : 2, 6)
         {
-            Parts = [PartIds.CapIron, PartIds.Iron], How = $"Crosswise on, then turn, so it never drags over the edge. {q.Way("cap") switch { "hard" => "As near as the eye can set it: two to four tenths of a millimetre.", "two" => "About 2 mm.", _ => "About 1 mm." }}", Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Caution = Cautions.BareEdge,
-        }, "cap", 3),
+            Parts = [PartIds.CapIron, PartIds.Iron], How = $"Crosswise on, then turn, so it never drags over the edge. {q.Way(ChoiceId.Cap) switch { WayId.Hard => "As near as the eye can set it: two to four tenths of a millimetre.", WayId.Two => "About 2 mm.", _ => "About 1 mm." }}", Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Cautions = [CautionId.BareEdge],
+        }, ChoiceId.Cap, 3),
         PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep, Kind(KindIds.MetalBenchPlane, KindIds.BlockPlane)], q =>
-            new PlanStep("set-mouth", Stage.Tune, q.Tool.Id == KindIds.BlockPlane ? "Set the toe and the mouth" : "Set the frog square and the mouth to its work",
+            new Deed(StepKey.SetMouth, Stage.Tune, q.Tool.Id == KindIds.BlockPlane ? "Set the toe and the mouth" : "Set the frog square and the mouth to its work",
             2, 5, 10)
         {
-            Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Materials = ["small rule"],
-            How = q.Way("mouth") switch { "tight" => "Tight: three or four shavings of the kind it takes.", "open" => "About 2 mm.", "any" =>
+            Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Needs = [Need.Of(SupplyIds.SmallRule)],
+            How = q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.", WayId.Any =>
                 "As it comes, only square.", _ => "About a millimetre." }, Reason = "A mouth out of square clears on one side only.",
-                FinishTest = "Same gap at both ends of the mouth.", Caution = Cautions.BareEdge,
-        }, "mouth", 3),
+                FinishTest = "Same gap at both ends of the mouth.", Cautions = [CautionId.BareEdge],
+        }, ChoiceId.Mouth, 3),
         PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [Kind(KindIds.Pruner)], _ =>
-            new PlanStep("set-pivot", Stage.Tune, "Draw the pivot up until the spring just opens it", 2, 5, 10)
+            new Deed(StepKey.SetPivot, Stage.Tune, "Draw the pivot up until the spring just opens it", 2, 5, 10)
         {
             Parts = [PartIds.Pivot, PartIds.Spring], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.",
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
-            Caution = $"{Cautions.Spring} {Cautions.BareEdge}",
+            Cautions = [CautionId.Spring, CautionId.BareEdge],
         }, buys: 14),
         PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, Kind(KindIds.BoltCutter)], q =>
-            new PlanStep("set-stops", Stage.Tune, "Set the stops so that the jaws just meet", 3, 8, 20)
+            new Deed(StepKey.SetStops, Stage.Tune, "Set the stops so that the jaws just meet", 3, 8, 20)
         {
-            Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Materials = ["straightedge and feelers", "fine file"],
+            Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],
             How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2
-                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.", Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.", Caution = Cautions.Shatter, Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
+                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.", Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.", Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
         }, buys: 14),
     ];
 }

@@ -1,3 +1,5 @@
+using Foundling.Core.Keys;
+
 namespace Foundling.Core.Rod.Ways;
 
 /// <summary>One method for a stage.</summary>
@@ -7,16 +9,19 @@ namespace Foundling.Core.Rod.Ways;
 /// <param name="Patina">What it does to patina.</param>
 /// <param name="Stamps">What it does to stamps and etched marks.</param>
 /// <param name="Coating">What it does to the coating.</param>
-public sealed record Way(string Id, string Name, string School, string Patina = "stays", string Stamps = "stay", string Coating = "stays")
+public sealed record Way(WayId Id, string Name, string School, string Patina = "stays", string Stamps = "stay", string Coating = "stays")
 {
+    /// <summary>Its key as it is written in forms and addresses.</summary>
+    public string Key => KeyText.Of(Id);
+
     /// <summary>Why it is closed for a tool, or null when it is open.</summary>
     public Func<PlanQuestion, string?> Closed { get; init; } = _ => null;
 
     /// <summary>Kit without which it cannot be done.</summary>
-    public IReadOnlyList<string> Kit { get; init; } = [];
+    public IReadOnlyList<SupplyId> Kit { get; init; } = [];
 
     /// <summary>What blocks it for this tool in this shop, in a sentence; null when nothing does.</summary>
-    public string? Blocked(PlanQuestion q) => Kit.FirstOrDefault(q.Lacking.Contains) is string lacking ? $"The shop has no {lacking}." : Closed(q);
+    public string? Blocked(PlanQuestion q) => Kit.Where(q.Lacking.Contains).Select(k => (SupplyId?)k).FirstOrDefault() is SupplyId lacking ? $"The shop has no {Supplies.Find(lacking)!.Name}." : Closed(q);
 }
 
 /// <summary>Who a way was chosen by.</summary>
@@ -39,16 +44,25 @@ public enum ChosenBy
 /// <param name="Asked">Whether it is asked for this tool.</param>
 /// <param name="Ways">The ways; at least one is never closed.</param>
 /// <param name="Advice">The way the book advises, and why.</param>
-public sealed record Choice(string Id, string Question, string About, Func<PlanQuestion, bool> Asked, IReadOnlyList<Way> Ways, Func<PlanQuestion,
-    (string Way, string Why)> Advice)
+public sealed record Choice(ChoiceId Id, string Question, string About, Func<PlanQuestion, bool> Asked, IReadOnlyList<Way> Ways, Func<PlanQuestion,
+    (WayId Way, string Why)> Advice)
 {
+    /// <summary>Its key as it is written in forms and addresses.</summary>
+    public string Key => KeyText.Of(Id);
+
     /// <summary>Whether the shop's standing preference may stand in place of the advice.</summary>
-    public Func<PlanQuestion, string, bool> ShopMay { get; init; } = (_, _) => true;
+    public Func<PlanQuestion, WayId, bool> ShopMay { get; init; } = (_, _) => true;
 
     /// <summary>Finds a way.</summary>
     /// <exception cref="InputException">No such way.</exception>
-    public Way Find(string way) => Ways.FirstOrDefault(w => w.Id == way)
-        ?? throw new InputException("unknown_way", Id, way, string.Join(", ", Ways.Select(w => w.Id)), $"\"{way}\" is no way to answer \"{Question}\".");
+    public Way Find(WayId way) => Ways.FirstOrDefault(w => w.Id == way) ?? throw Unknown(KeyText.Of(way));
+
+    /// <summary>Reads a way as it is written.</summary>
+    /// <exception cref="InputException">No such way.</exception>
+    public Way Read(string? way) => KeyText.Read<WayId>(way) is WayId id ? Find(id) : throw Unknown(way);
+
+    private InputException Unknown(string? way) => new("unknown_way", KeyText.Of(Id), way, string.Join(", ", Ways.Select(w => KeyText.Of(w.Id))),
+        $"\"{way}\" is no way to answer \"{Question}\".");
 
     /// <summary>The way taken: the wish for this tool, else the shop's, else the advice; a closed one gives way to the next open one.</summary>
     public Way Take(PlanQuestion q) => Taken(q).Way;
@@ -56,11 +70,11 @@ public sealed record Choice(string Id, string Question, string About, Func<PlanQ
     /// <summary>The way taken and who chose it.</summary>
     public (Way Way, ChosenBy By) Taken(PlanQuestion q)
     {
-        if (q.TagWays.TryGetValue(Id, out string? wished) && Ways.FirstOrDefault(w => w.Id == wished) is { } own && own.Blocked(q) is null)
+        if (q.TagWays.TryGetValue(Id, out WayId wished) && Ways.FirstOrDefault(w => w.Id == wished) is { } own && own.Blocked(q) is null)
         {
             return (own, ChosenBy.Tag);
         }
-        if (q.ShopWays.TryGetValue(Id, out string? usual) && Ways.FirstOrDefault(w => w.Id == usual) is { } shops && ShopMay(q, usual)
+        if (q.ShopWays.TryGetValue(Id, out WayId usual) && Ways.FirstOrDefault(w => w.Id == usual) is { } shops && ShopMay(q, usual)
             && shops.Blocked(q) is null)
         {
             return (shops, ChosenBy.Shop);
@@ -77,31 +91,39 @@ public static class Choices
     public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, SurfaceWays.Dark, SurfaceWays.Coating, SurfaceWays.Wood, .. EdgeWays.All,
         .. SoleWays.All];
 
-    private static readonly Dictionary<string, Choice> ById = All.ToDictionary(c => c.Id);
+    private static readonly Dictionary<ChoiceId, Choice> ById = All.ToDictionary(c => c.Id);
 
     /// <summary>Finds a choice.</summary>
     /// <exception cref="InputException">No such choice.</exception>
-    public static Choice Find(string id) => ById.TryGetValue(id, out Choice? choice) ? choice
-        : throw new InputException("unknown_choice", "choice", id, string.Join(", ", ById.Keys), $"There is no choice \"{id}\".");
+    public static Choice Find(ChoiceId id) => ById[id];
+
+    /// <summary>Reads a choice as it is written.</summary>
+    /// <exception cref="InputException">No such choice.</exception>
+    public static Choice Read(string? id) => KeyText.Read<ChoiceId>(id) is ChoiceId known ? ById[known]
+        : throw new InputException("unknown_choice", "choice", id, string.Join(", ", ById.Keys.Select(k => KeyText.Of(k))), $"There is no choice \"{id}\".");
 
     /// <summary>Reads choices kept as "choice=way"; what the book no longer has is left out.</summary>
-    public static IReadOnlyDictionary<string, string> Read(IEnumerable<string> kept) =>
-        kept.Select(k => k.Split('=')).Where(k => k.Length == 2 && ById.TryGetValue(k[0], out Choice? choice)
-            && choice.Ways.Any(w => w.Id == k[1])).GroupBy(k => k[0]).ToDictionary(g => g.Key, g => g.Last()[1]);
+    public static IReadOnlyDictionary<ChoiceId, WayId> Read(IEnumerable<string> kept) =>
+        kept.Select(k => k.Split('=')).Where(k => k.Length == 2)
+            .Select(k => (Choice: KeyText.Read<ChoiceId>(k[0]), Way: KeyText.Read<WayId>(k[1])))
+            .Where(k => k.Choice is ChoiceId choice && k.Way is WayId way && ById[choice].Ways.Any(w => w.Id == way))
+            .GroupBy(k => k.Choice!.Value).ToDictionary(g => g.Key, g => g.Last().Way!.Value);
 
     /// <summary>Why a way was chosen, from reasons kept as "choice=words"; null when nothing was said.</summary>
-    public static string? ReasonFor(IEnumerable<string> kept, string choice) =>
-        kept.FirstOrDefault(r => r.StartsWith(choice + "=", StringComparison.Ordinal))?[(choice.Length + 1)..];
+    public static string? ReasonFor(IEnumerable<string> kept, ChoiceId choice) =>
+        kept.Where(r => ChoiceOf(r) == choice).Select(r => r[(r.IndexOf('=', StringComparison.Ordinal) + 1)..]).FirstOrDefault();
 
     /// <summary>The reasons with one changed; no words take it out.</summary>
-    public static List<string> KeepReason(IEnumerable<string> kept, string choice, string? words) =>
-        [.. kept.Where(r => !r.StartsWith(choice + "=", StringComparison.Ordinal)), .. string.IsNullOrWhiteSpace(words) ? [] : new[] { $"{choice}={words}" }];
+    public static List<string> KeepReason(IEnumerable<string> kept, ChoiceId choice, string? words) =>
+        [.. kept.Where(r => ChoiceOf(r) != choice), .. string.IsNullOrWhiteSpace(words) ? [] : new[] { $"{KeyText.Of(choice)}={words}" }];
+
+    private static ChoiceId? ChoiceOf(string kept) => KeyText.Read<ChoiceId>(kept.Split('=')[0]);
 
     /// <summary>Keeps a choice among those kept as "choice=way"; no way takes it back.</summary>
     /// <exception cref="InputException">No such choice or way.</exception>
-    public static List<string> Keep(IEnumerable<string> kept, string choice, string? way)
+    public static List<string> Keep(IEnumerable<string> kept, ChoiceId choice, WayId? way)
     {
-        List<string> others = [.. kept.Where(k => !k.StartsWith(choice + "=", StringComparison.Ordinal))];
-        return string.IsNullOrEmpty(way) ? others : [.. others, $"{choice}={Find(choice).Find(way).Id}"];
+        List<string> others = [.. kept.Where(k => ChoiceOf(k) != choice)];
+        return way is WayId taken ? [.. others, $"{KeyText.Of(choice)}={KeyText.Of(Find(choice).Find(taken).Id)}"] : others;
     }
 }

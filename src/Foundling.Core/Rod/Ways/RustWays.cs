@@ -8,44 +8,44 @@ namespace Foundling.Core.Rod.Ways;
 public static class RustWays
 {
     /// <summary>Key of the choice.</summary>
-    public const string Id = "rust";
+    public const ChoiceId Id = ChoiceId.Rust;
 
     private const string KeepSays = "Under Keep only live rust comes off, by hand.";
 
     /// <summary>The bath a way uses, or null.</summary>
-    public static BathKind? BathOf(string way) => way switch { "chelating" => BathKind.Chelating, "citric" => BathKind.Citric, "vinegar" => BathKind.Acetic,
-        "electrolysis" => BathKind.Electrolysis, _ => null };
+    public static BathKind? BathOf(WayId way) => way switch { WayId.Chelating => BathKind.Chelating, WayId.Citric => BathKind.Citric, WayId.Vinegar => BathKind.Acetic,
+        WayId.Electrolysis => BathKind.Electrolysis, _ => null };
 
     /// <summary>The choice.</summary>
     public static Choice Choice { get; } = new(Id, "Rust comes off by", "how rust that stands up is taken off", q => q.Rusty.Count > 0,
     [
-        new("chelating", "chelating bath", "slow, gentle, dear: the careful restorer's", "goes from soaked faces", "stay",
+        new(WayId.Chelating, "chelating bath", "slow, gentle, dear: the careful restorer's", "goes from soaked faces", "stay",
             "stays where it is sound") { Closed = q => Bath(q, BathKind.Chelating) },
-        new("citric", "citric acid", "quicker, must be watched", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q =>
+        new(WayId.Citric, "citric acid", "quicker, must be watched", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q =>
             Bath(q, BathKind.Citric) },
-        new("vinegar", "vinegar", "cheap and slow, smells", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q =>
+        new(WayId.Vinegar, "vinegar", "cheap and slow, smells", "goes, a grey skin comes", "stay if it is short", "lifts at chips") { Closed = q =>
             Bath(q, BathKind.Acetic) },
-        new("electrolysis", "electrolysis", "for crust on plain iron; needs a supply", "goes, left black", "stay", "comes off") { Closed = q =>
-            Bath(q, BathKind.Electrolysis), Kit = ["bench power supply"] },
-        new("wire", "wire wheel", "fast, dry, small parts", "thinned and shined", "blur at their edges", "scratched where it is touched")
+        new(WayId.Electrolysis, "electrolysis", "for crust on plain iron; needs a supply", "goes, left black", "stay", "comes off") { Closed = q =>
+            Bath(q, BathKind.Electrolysis), Kit = [SupplyIds.BenchPowerSupply] },
+        new(WayId.Wire, "wire wheel", "fast, dry, small parts", "thinned and shined", "blur at their edges", "scratched where it is touched")
         {
-            Kit = ["wire wheel"], Closed = q => q.Aim == AimKind.Keep ? KeepSays : Etched(q) ? "A wheel wipes an etched mark away." : null,
+            Kit = [SupplyIds.WireWheel], Closed = q => q.Aim == AimKind.Keep ? KeepSays : Etched(q) ? "A wheel wipes an etched mark away." : null,
         },
-        new("abrasive", "fine abrasive and oil", "along the machining lines, by hand", "thinned", "stay if it is fine enough", "stays"),
-        new("scrape", "blade held flat", "keeps patina: the conserver's", "stays", "stay", "stays"),
-        new("blast", "soft blasting", "fast in corners, leaves it matt", "goes", "blur", "comes off")
+        new(WayId.Abrasive, "fine abrasive and oil", "along the machining lines, by hand", "thinned", "stay if it is fine enough", "stays"),
+        new(WayId.Scrape, "blade held flat", "keeps patina: the conserver's", "stays", "stay", "stays"),
+        new(WayId.Blast, "soft blasting", "fast in corners, leaves it matt", "goes", "blur", "comes off")
         {
-            Kit = ["blast cabinet"],
+            Kit = [SupplyIds.BlastCabinet],
             Closed = q => q.Aim == AimKind.Keep ? KeepSays : q.Tool.Family == Family.Saw ? "Blasting dishes a thin plate and takes its marks." : Etched(q)
                 || q.Worst(FindingKind.Mark) >= 2 ? "Blasting blurs a mark that should be kept." : null,
         },
     ], Advise);
 
-    private static (string, string) Advise(PlanQuestion q) =>
-        q.Aim == AimKind.Keep ? ("scrape", "Old darkening is history; only rust that still works is lifted.")
-        : Etched(q) && q.Worst(FindingKind.Mark) >= 3 ? ("abrasive", "A faint etch is worked for by hand and by eye; a bath cannot stop in time.")
-        : q.LoadFor(BathKind.Chelating).Count == 0 ? ("abrasive", "No rusty part may go into a bath.")
-        : ("chelating", "It takes rust and leaves iron.");
+    private static (WayId, string) Advise(PlanQuestion q) =>
+        q.Aim == AimKind.Keep ? (WayId.Scrape, "Old darkening is history; only rust that still works is lifted.")
+        : Etched(q) && q.Worst(FindingKind.Mark) >= 3 ? (WayId.Abrasive, "A faint etch is worked for by hand and by eye; a bath cannot stop in time.")
+        : q.LoadFor(BathKind.Chelating).Count == 0 ? (WayId.Abrasive, "No rusty part may go into a bath.")
+        : (WayId.Chelating, "It takes rust and leaves iron.");
 
     private static bool Etched(PlanQuestion q) => q.Present.Any(q.Etched);
 

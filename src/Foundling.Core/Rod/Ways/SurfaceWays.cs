@@ -21,62 +21,62 @@ public static class SurfaceWays
     public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);
 
     /// <summary>Old darkening of iron.</summary>
-    public static Choice Dark { get; } = new("dark", "Old darkening is", "whether smooth dark iron is left or taken bright", q => q.Aim != AimKind.Keep
+    public static Choice Dark { get; } = new(ChoiceId.Dark, "Old darkening is", "whether smooth dark iron is left or taken bright", q => q.Aim != AimKind.Keep
         && q.Present.Any(p => p.Ferrous),
     [
-        new("keep", "history, left", "the conserver's and most users'"),
-        new("remove", "rust, taken off", "for a tool shown bright", "goes", "lose their dark ground"),
-    ], q => q.Aim == AimKind.Show ? ("remove", "It left the works bright.") : ("keep", "Smooth dark iron does no harm."));
+        new(WayId.Keep, "history, left", "the conserver's and most users'"),
+        new(WayId.Remove, "rust, taken off", "for a tool shown bright", "goes", "lose their dark ground"),
+    ], q => q.Aim == AimKind.Show ? (WayId.Remove, "It left the works bright.") : (WayId.Keep, "Smooth dark iron does no harm."));
 
     /// <summary>The coating.</summary>
-    public static Choice Coating { get; } = new("coating", "The coating is", "how far the coating is renewed", q => Coated(q).Any() && (CoatingLoss(q) >= 1
+    public static Choice Coating { get; } = new(ChoiceId.Coating, "The coating is", "how far the coating is renewed", q => Coated(q).Any() && (CoatingLoss(q) >= 1
         || q.Aim is AimKind.Show or AimKind.Own),
     [
-        new("leave", "left as it is", "what is sound stays"),
-        new("seal", "sealed at its edges", "the conserver's: nothing added that cannot come off"),
-        new("touch", "touched in", "bare patches only", Coating: "old coat stays, patches are new") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
+        new(WayId.Leave, "left as it is", "what is sound stays"),
+        new(WayId.Seal, "sealed at its edges", "the conserver's: nothing added that cannot come off"),
+        new(WayId.Touch, "touched in", "bare patches only", Coating: "old coat stays, patches are new") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
             : CoatingLoss(q) == 0 ? "Nothing is bare." : CoatingLoss(q) == 4 ? "Too little is left to touch in." : null },
-        new("respray", "resprayed cold", "over the sound coat, or after a strip", Coating: "covered or stripped") { Closed = q => q.Aim == AimKind.Keep
+        new(WayId.Respray, "resprayed cold", "over the sound coat, or after a strip", Coating: "covered or stripped") { Closed = q => q.Aim == AimKind.Keep
             ? KeepSays : null },
-        new("bake", "stripped and baked anew", "as the works did it", "goes from coated faces", "fill a little", "stripped") { Kit = ["shop oven"],
+        new(WayId.Bake, "stripped and baked anew", "as the works did it", "goes from coated faces", "fill a little", "stripped") { Kit = [SupplyIds.ShopOven],
             Closed = q => q.Aim == AimKind.Keep ? KeepSays : Coated(q).Any(p => p.Finish == PartFinish.Painted && p.Material == Material.Steel)
             && Coated(q).All(p => p.Finish == PartFinish.Painted) ? "It was painted cold when it was made." : null },
     ], q => q.Aim switch
     {
-        AimKind.Keep => CoatingLoss(q) >= 1 ? ("seal", "A lifting edge lets damp creep under.") : ("leave", "It is whole."),
-        AimKind.Own => ("respray", "Dressed to this shop's taste; the papers say so."),
-        AimKind.Show => CoatingLoss(q) >= 2 ? (Coated(q).Any(p => p.Finish == PartFinish.Japanned) ? "bake" : "respray",
-            "It left the works with an even coat.") : CoatingLoss(q) == 1 ? ("touch", "Only chips are gone.") : ("leave", "It is whole."),
-        _ => CoatingLoss(q) switch { >= 4 => ("respray", "Only traces are left."), >= 2 => ("touch", "Bare metal rusts again; the rest is original."), _ =>
-            ("leave", "Chips at corners do no harm.") },
+        AimKind.Keep => CoatingLoss(q) >= 1 ? (WayId.Seal, "A lifting edge lets damp creep under.") : (WayId.Leave, "It is whole."),
+        AimKind.Own => (WayId.Respray, "Dressed to this shop's taste; the papers say so."),
+        AimKind.Show => CoatingLoss(q) >= 2 ? (Coated(q).Any(p => p.Finish == PartFinish.Japanned) ? WayId.Bake : WayId.Respray,
+            "It left the works with an even coat.") : CoatingLoss(q) == 1 ? (WayId.Touch, "Only chips are gone.") : (WayId.Leave, "It is whole."),
+        _ => CoatingLoss(q) switch { >= 4 => (WayId.Respray, "Only traces are left."), >= 2 => (WayId.Touch, "Bare metal rusts again; the rest is original."), _ =>
+            (WayId.Leave, "Chips at corners do no harm.") },
     })
     {
-        ShopMay = (q, way) => q.Aim == AimKind.Keep ? way is "leave" or "seal" : (CoatingLoss(q) >= 4 || q.Aim == AimKind.Show
-            && CoatingLoss(q) >= 2) == way is "respray" or "bake" && q.Aim != AimKind.Own,
+        ShopMay = (q, way) => q.Aim == AimKind.Keep ? way is WayId.Leave or WayId.Seal : (CoatingLoss(q) >= 4 || q.Aim == AimKind.Show
+            && CoatingLoss(q) >= 2) == way is WayId.Respray or WayId.Bake && q.Aim != AimKind.Own,
     };
 
     /// <summary>The finish of wood.</summary>
-    public static Choice Wood { get; } = new("wood", "Wood is", "what happens to the old finish and what comes after", q => Wooden(q).Any(),
+    public static Choice Wood { get; } = new(ChoiceId.Wood, "Wood is", "what happens to the old finish and what comes after", q => Wooden(q).Any(),
     [
-        new("leave", "cleaned and left", "the old surface stays"),
-        new("wax", "cleaned and waxed", "nothing that cannot come off"),
-        new("revive", "revived", "clean, stain the dings, a thin coat over the old", Coating: "old finish stays under it") { Closed = q =>
+        new(WayId.Leave, "cleaned and left", "the old surface stays"),
+        new(WayId.Wax, "cleaned and waxed", "nothing that cannot come off"),
+        new(WayId.Revive, "revived", "clean, stain the dings, a thin coat over the old", Coating: "old finish stays under it") { Closed = q =>
             q.Aim == AimKind.Keep ? KeepSays : null },
-        new("oil", "oiled", "feeds the wood, easily renewed") { Closed = q => q.Aim == AimKind.Keep && q.WorstOn(FindingKind.CoatingLoss,
+        new(WayId.Oil, "oiled", "feeds the wood, easily renewed") { Closed = q => q.Aim == AimKind.Keep && q.WorstOn(FindingKind.CoatingLoss,
             Wooden(q).Select(p => p.Id)) < 3 ? KeepSays : null },
-        new("oil-wax", "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
-        new("shellac", "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
+        new(WayId.OilWax, "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
+        new(WayId.Shellac, "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
             : null },
-        new("lacquer", "scraped and lacquered", "quick and hard", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
+        new(WayId.Lacquer, "scraped and lacquered", "quick and hard", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
     ], q => q.Aim switch
     {
-        AimKind.Keep => ("wax", "Clean wood under wax keeps what is there."),
-        AimKind.Show => OldWood(q).All(p => p.Finish is PartFinish.Oiled or PartFinish.Bare) ? ("oil-wax", "It left the works oiled.")
-            : ("shellac", "It left the works with a shine."),
-        AimKind.Own => ("oil-wax", "To this shop's taste; the papers say so."),
-        _ => ("oil", "Thirsty wood cracks."),
+        AimKind.Keep => (WayId.Wax, "Clean wood under wax keeps what is there."),
+        AimKind.Show => OldWood(q).All(p => p.Finish is PartFinish.Oiled or PartFinish.Bare) ? (WayId.OilWax, "It left the works oiled.")
+            : (WayId.Shellac, "It left the works with a shine."),
+        AimKind.Own => (WayId.OilWax, "To this shop's taste; the papers say so."),
+        _ => (WayId.Oil, "Thirsty wood cracks."),
     })
     {
-        ShopMay = (q, way) => q.Aim != AimKind.Keep || way is "leave" or "wax",
+        ShopMay = (q, way) => q.Aim != AimKind.Keep || way is WayId.Leave or WayId.Wax,
     };
 }

@@ -17,6 +17,51 @@ namespace Foundling.Data.Store.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.11");
 
+            modelBuilder.Entity("Foundling.Core.Tags.BenchEvent", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal?>("Amount")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Bound")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("Corrects")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Helper")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Minutes")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Step")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Text")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber", "At");
+
+                    b.ToTable("Events", (string)null);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.Property<Guid>("Id")
@@ -138,41 +183,6 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("TagNumber");
 
                     b.ToTable("Findings", (string)null);
-                });
-
-            modelBuilder.Entity("Foundling.Core.Tags.LogEntry", b =>
-                {
-                    b.Property<Guid>("Id")
-                        .HasColumnType("TEXT");
-
-                    b.Property<decimal?>("Amount")
-                        .HasColumnType("TEXT");
-
-                    b.Property<long>("At")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Kind")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double?>("Minutes")
-                        .HasColumnType("REAL");
-
-                    b.Property<string>("Step")
-                        .HasColumnType("TEXT");
-
-                    b.Property<int?>("TagNumber")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Text")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Id");
-
-                    b.HasIndex("TagNumber", "At");
-
-                    b.ToTable("Log", (string)null);
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Look", b =>
@@ -330,125 +340,6 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Pictures", (string)null);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.PlanStep", b =>
-                {
-                    b.Property<int>("TagNumber")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Key")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("After")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Agreed")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<long?>("AgreedAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateOnly?>("ArrivesOn")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Block")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Caution")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Choice")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<long?>("EndedAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("FinishTest")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Hand")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double>("HighMin")
-                        .HasColumnType("REAL");
-
-                    b.Property<string>("How")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double>("LikelyMin")
-                        .HasColumnType("REAL");
-
-                    b.Property<double?>("LookInMin")
-                        .HasColumnType("REAL");
-
-                    b.Property<double>("LowMin")
-                        .HasColumnType("REAL");
-
-                    b.PrimitiveCollection<string>("Materials")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double>("MetalRemovedMm")
-                        .HasColumnType("REAL");
-
-                    b.Property<int>("Order")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<double?>("OutByMin")
-                        .HasColumnType("REAL");
-
-                    b.PrimitiveCollection<string>("Parts")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Reason")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Rule")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("SkipReason")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Stage")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("State")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("SurfaceLost")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Title")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<bool>("Undoable")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<double?>("WaitMin")
-                        .HasColumnType("REAL");
-
-                    b.Property<string>("WaitsFor")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("TagNumber", "Key");
-
-                    b.ToTable("Steps", (string)null);
-                });
-
             modelBuilder.Entity("Foundling.Core.Tags.ProofRecord", b =>
                 {
                     b.Property<Guid>("Id")
@@ -525,6 +416,49 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Surveys", (string)null);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.StepMark", b =>
+                {
+                    b.Property<int>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Deed")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Agreed")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("AgreedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("AgreedTo")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Arrived")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Overruled")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SkipReason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("TagNumber", "Deed");
+
+                    b.ToTable("StepMarks", (string)null);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
                 {
                     b.Property<int>("Number")
@@ -591,6 +525,9 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<string>("OwnersMark")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("PlanId")
                         .HasColumnType("TEXT");
 
                     b.Property<decimal?>("Price")
@@ -670,6 +607,14 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<long?>("EndedAt")
                         .HasColumnType("INTEGER");
 
+                    b.PrimitiveCollection<string>("EndedBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<long?>("LookInAt")
                         .HasColumnType("INTEGER");
 
@@ -694,6 +639,9 @@ namespace Foundling.Data.Store.Migrations
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
+
+                    b.HasIndex("ReadyAt")
+                        .HasFilter("\"EndedAt\" IS NULL");
 
                     b.HasIndex("TagNumber");
 
@@ -884,6 +832,48 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Lots");
                 });
 
+            modelBuilder.Entity("Foundling.Data.Tags.PlanRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Aim")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber", "Version")
+                        .IsUnique();
+
+                    b.ToTable("Plans", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.BenchEvent", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Log")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -896,14 +886,6 @@ namespace Foundling.Data.Store.Migrations
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
                         .WithMany("Findings")
-                        .HasForeignKey("TagNumber")
-                        .OnDelete(DeleteBehavior.Cascade);
-                });
-
-            modelBuilder.Entity("Foundling.Core.Tags.LogEntry", b =>
-                {
-                    b.HasOne("Foundling.Core.Tags.Tag", null)
-                        .WithMany("Log")
                         .HasForeignKey("TagNumber")
                         .OnDelete(DeleteBehavior.Cascade);
                 });
@@ -940,15 +922,6 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.PlanStep", b =>
-                {
-                    b.HasOne("Foundling.Core.Tags.Tag", null)
-                        .WithMany("Steps")
-                        .HasForeignKey("TagNumber")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
             modelBuilder.Entity("Foundling.Core.Tags.ProofRecord", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -963,6 +936,15 @@ namespace Foundling.Data.Store.Migrations
                         .WithMany("Surveys")
                         .HasForeignKey("TagNumber")
                         .OnDelete(DeleteBehavior.Cascade);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Tags.StepMark", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Marks")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
@@ -981,6 +963,15 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Data.Tags.PlanRow", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany()
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
                 {
                     b.Navigation("Aside");
@@ -993,13 +984,13 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Navigation("Looks");
 
+                    b.Navigation("Marks");
+
                     b.Navigation("Measurements");
 
                     b.Navigation("Pictures");
 
                     b.Navigation("Proofs");
-
-                    b.Navigation("Steps");
 
                     b.Navigation("Surveys");
 

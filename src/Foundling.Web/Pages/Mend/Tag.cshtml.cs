@@ -47,7 +47,8 @@ public sealed class TagModel(TagBook tags, BundlesIn bundles) : SentencePageMode
             nameof(Tag.Measurements) => Tool.Measurements.RemoveAll(x => x.Id.ToString() == key),
             nameof(Tag.Counts) => Tool.Counts.RemoveAll(x => x.Id.ToString() == key),
             nameof(Tag.Pictures) => Tool.Pictures.RemoveAll(x => x.Id.ToString() == key),
-            nameof(Tag.Steps) => Tool.Steps.RemoveAll(x => x.Key == key),
+            "Deeds" => WithoutDeed(key),
+            nameof(Tag.Marks) => Tool.Marks.RemoveAll(x => x.Deed.ToString() == key),
             nameof(Tag.Waits) => Tool.Waits.RemoveAll(x => x.Id.ToString() == key),
             nameof(Tag.Surveys) => Tool.Surveys.RemoveAll(x => x.Id.ToString() == key),
             nameof(Tag.Proofs) => Tool.Proofs.RemoveAll(x => x.Id.ToString() == key),
@@ -59,6 +60,16 @@ public sealed class TagModel(TagBook tags, BundlesIn bundles) : SentencePageMode
         }
         await tags.Save(Tool);
         return LocalRedirect($"/tag/{Tool.Number}/mend");
+    }
+
+    private int WithoutDeed(string? key)
+    {
+        if (Tool.StepNamed(key) is not { } step)
+        {
+            return 0;
+        }
+        Tool.Plan = Tool.Plan!.With([.. Tool.Plan.Deeds.Where(d => d.Id != step.Key)], "a broken step was taken out");
+        return 1;
     }
 
     /// <summary>Takes the whole tag out, when it came in a bundle.</summary>

@@ -9,10 +9,10 @@ namespace Foundling.Web.Pages.Stores;
 public sealed class SuppliesModel(StoreRoom stores) : SentencePageModel
 {
     /// <summary>What the shop has said, by supply.</summary>
-    public IReadOnlyDictionary<string, StoreItem> Said { get; private set; } = new Dictionary<string, StoreItem>();
+    public IReadOnlyDictionary<SupplyId, StoreItem> Said { get; private set; } = new Dictionary<SupplyId, StoreItem>();
 
     /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
-    public Stock StockOf(Supply supply) => StoreRoom.StockOf(Said, supply.Name);
+    public Stock StockOf(Supply supply) => StoreRoom.StockOf(Said, supply.Id);
 
     /// <inheritdoc />
     protected override async Task After() => Said = await stores.All();
@@ -25,7 +25,7 @@ public sealed class SuppliesModel(StoreRoom stores) : SentencePageModel
     /// <summary>Says how much of something there is.</summary>
     public async Task<IActionResult> OnPostStock(string? item, Stock stock, DateOnly? arrives)
     {
-        await stores.Say(item, stock, arrives);
+        await stores.Say(SupplyId.Of(item), stock, arrives);
         return LocalRedirect("/stores/supplies");
     }
 }

@@ -1,4 +1,5 @@
 using Foundling.Core.Log;
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Tags;
@@ -18,7 +19,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     public double Minutes => Booked.All;
 
     /// <summary>The log, newest first, as far as this page shows it.</summary>
-    public IReadOnlyList<LogEntry> Shown { get; private set; } = [];
+    public IReadOnlyList<BenchEvent> Shown { get; private set; } = [];
 
     /// <summary>Entries passed over before those shown.</summary>
     public int Skipped { get; private set; }
@@ -41,7 +42,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     private async Task Read(int skip = 0)
     {
         Skipped = Math.Clamp(skip, 0, 10_000_000);
-        IReadOnlyList<LogEntry> read = await Book.Log(Tool.Number, Skipped, PerPage + 1);
+        IReadOnlyList<BenchEvent> read = await Book.Log(Tool.Number, Skipped, PerPage + 1);
         Money = Money.Of(Tool, await Book.Spent(Tool.Number));
         (Shown, More) = ([.. read.Take(PerPage)], read.Count > PerPage);
     }
@@ -57,7 +58,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
             await Read();
             return Page();
         }
-        await Add(papers ? LogKind.PapersNote : LogKind.Note, note.Trim(), Step(step), null);
+        await Add(papers ? EventKind.PapersNote : EventKind.Note, note.Trim(), Step(step), null);
         return ToLeaf("log");
     }
 
@@ -78,9 +79,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
             await Read();
             return Page();
         }
-        LogEntry entry = LogEntry.New(time.GetUtcNow(), LogKind.Spent, what!.Trim());
-        entry.Amount = money;
-        await Book.Note(Tool.Number, entry);
+        await Book.Note(Tool.Number, BenchEvent.Money(time.GetUtcNow(), what!.Trim(), money));
         return ToLeaf("log");
     }
 
@@ -96,7 +95,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
             await Read();
             return Page();
         }
-        await Add(LogKind.Correction, "corrected by hand", Step(step), less ? -value : value);
+        await Add(EventKind.Corrected, "corrected by hand", Step(step), less ? -value : value);
         return ToLeaf("log");
     }
 
@@ -107,8 +106,8 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
         return LocalRedirect(Request.Headers.Referer.ToString().Contains("/log", StringComparison.Ordinal) ? $"/tag/{Tool.Number}/log" : "/");
     }
 
-    private string? Step(string? key) => Tool.Steps.Any(s => s.Key == key) ? key : null;
+    private DeedId? Step(string? key) => Tool.StepNamed(key)?.Key;
 
-    private Task Add(LogKind kind, string text, string? step, double? minutes) => Book.Note(Tool.Number,
-        LogEntry.New(time.GetUtcNow(), kind, text, step, minutes));
+    private Task Add(EventKind kind, string text, DeedId? step, double? minutes) => Book.Note(Tool.Number,
+        BenchEvent.New(time.GetUtcNow(), kind, text, step, minutes));
 }

@@ -17,7 +17,7 @@ public sealed class NeedsModel(TagBook tags, RodDesk rods, StoreRoom stores) : T
     public IReadOnlyList<KitLine> Lines { get; private set; } = [];
 
     /// <summary>What the shop has said of its stores.</summary>
-    public IReadOnlyDictionary<string, StoreItem> Stores { get; private set; } = new Dictionary<string, StoreItem>();
+    public IReadOnlyDictionary<SupplyId, StoreItem> Stores { get; private set; } = new Dictionary<SupplyId, StoreItem>();
 
     /// <summary>How much of it there is; what the shop says nothing of is taken as there.</summary>
     public Stock StockOf(KitLine line) => StoreRoom.StockOf(Stores, line.Item);
@@ -28,7 +28,7 @@ public sealed class NeedsModel(TagBook tags, RodDesk rods, StoreRoom stores) : T
     /// <summary>Shows the list; without a rod, for the plan the chosen aim would give.</summary>
     public async Task OnGet()
     {
-        Lines = KitList.Of(Tool.Steps.Count > 0 ? Tool.Steps : Planner.Plan(await rods.Question(Tool, Tool.Aim ?? AimKind.Work)));
+        Lines = KitList.Of(Tool.Steps.Count > 0 ? Tool.Steps : PlanStep.Fresh(Planner.Plan(await rods.Question(Tool, Tool.Aim ?? AimKind.Work))));
         Stores = await stores.All();
     }
 
@@ -37,7 +37,7 @@ public sealed class NeedsModel(TagBook tags, RodDesk rods, StoreRoom stores) : T
     {
         try
         {
-            await stores.Say(item, stock, arrives);
+            await stores.Say(SupplyId.Of(item), stock, arrives);
             return ToLeaf("needs");
         }
         catch (InputException fault)

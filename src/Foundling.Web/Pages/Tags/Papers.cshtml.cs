@@ -22,7 +22,7 @@ public sealed class PapersModel(TagBook tags, RodDesk rods, BundleDesk bundles, 
     public string? TypedSold { get; private set; }
 
     /// <summary>Notes that go with the tool.</summary>
-    public IReadOnlyList<LogEntry> Notes { get; private set; } = [];
+    public IReadOnlyList<BenchEvent> Notes { get; private set; } = [];
 
     /// <inheritdoc />
     public override Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next) =>

@@ -47,7 +47,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         {
             Tool.Proofs.Remove(proof);
             await Book.Save(Tool);
-            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note,
+            await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
                 $"Proof taken back: {(proof.Degree is null ? Words.Count(proof.ReadingsMm.Count, "reading") : proof.Seen)}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}"));
         }
         return ToLeaf("proof");

@@ -13,7 +13,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The rod: every step in order.</summary>
-public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoom stores, ClockBook clock) : TagPageModel(tags)
+public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoom stores, ClockBook clock, TimeProvider time) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "rod";
@@ -44,20 +44,23 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     public (IReadOnlyList<string> In, IReadOnlyList<string> Out)? Stale { get; private set; }
 
     /// <summary>Minutes booked on each step.</summary>
-    public IReadOnlyDictionary<string, double> Spent => Booked.ByStep;
+    public IReadOnlyDictionary<DeedId, double> Spent => Booked.ByStep;
+
+    /// <summary>The next step that can be done; null when there is none.</summary>
+    public PlanStep? Next => Order.Next(Tool, time.GetUtcNow());
 
     /// <summary>A step as a line of the list.</summary>
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
-            Gate.Of(Tool, step, Settings.Name),
-        step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key)
+            Gate.Of(Tool, step, Settings.Name, time.GetUtcNow()),
+        step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key.ToString())
     {
-        Lacking = step.State != StepState.Open ? [] : [.. step.Materials.Select(m => Need.Parse(m).Item).Distinct().Where(i =>
+        Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
             StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
     };
 
     /// <summary>What the shop has said of its stores.</summary>
-    private IReadOnlyDictionary<string, StoreItem> Said { get; set; } = new Dictionary<string, StoreItem>();
+    private IReadOnlyDictionary<SupplyId, StoreItem> Said { get; set; } = new Dictionary<SupplyId, StoreItem>();
 
     private async Task Read()
     {
@@ -79,29 +82,30 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
         Zoom = Enum.TryParse(show, true, out RodZoom zoom) && Enum.IsDefined(zoom) ? zoom : RodZoom.Job;
         if (was is not null && Tool.Aim is AimKind aim && Choices.Read([was]) is { Count: 1 } before)
         {
-            (string choice, string way) = before.First();
+            (ChoiceId choice, WayId way) = before.First();
             PlanQuestion now = Asked = await rods.Question(Tool, aim);
             Changed = (Choices.Find(choice), Choices.Find(choice).Find(way), PlanDiff.Of(Planner.Plan(now.With(choice, way)), Planner.Plan(now)));
         }
     }
 
     /// <summary>Starts the clock for a step.</summary>
-    public async Task<IActionResult> OnPostStart(string? step, bool seen)
+    public async Task<IActionResult> OnPostStart(string? step, bool seen, string? overrule)
     {
         if (Find(step) is not { } found)
         {
             return NotFound();
         }
         await Read();
-        await rods.Pass(Tool, found, seen);
+        Sent = (null, null, overrule, step);
+        await rods.Pass(Tool, found, seen, overrule);
         await Book.Save(Tool);
-        return await Clocked(() => clock.Start(Tool.Number, found.Key)) ?? ToLeaf("rod", "step-" + found.Key);
+        return await Clocked(() => clock.Start(Tool.Number, found.Key)) ?? ToLeaf("rod", found.Key.Anchor);
     }
 
     /// <summary>Stops the clock.</summary>
     public async Task<IActionResult> OnPostStop(string? step)
     {
-        return await Clocked(() => clock.Stop()) ?? ToLeaf("rod", Find(step) is { } found ? "step-" + found.Key : null);
+        return await Clocked(() => clock.Stop()) ?? ToLeaf("rod", Find(step) is { } found ? found.Key.Anchor : null);
     }
 
     /// <summary>Does something with the clock; where it cannot be right, the clock's own page asks.</summary>
@@ -119,24 +123,25 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     }
 
     /// <summary>Finishes a step; its clock stops with it.</summary>
-    public async Task<IActionResult> OnPostDone(string? step, bool seen, Foundling.Core.State.AsFoundTry? tried = null)
+    public async Task<IActionResult> OnPostDone(string? step, bool seen, Foundling.Core.State.AsFoundTry? tried = null, string? overrule = null)
     {
         if (Find(step) is not { } found)
         {
             return NotFound();
         }
         await Read();
-        await rods.Pass(Tool, found, seen);
-        if (Running is not null && Running.TagNumber == Tool.Number && Running.Step == step)
+        Sent = (null, null, overrule, step);
+        await rods.Pass(Tool, found, seen, overrule);
+        if (Running is not null && Running.TagNumber == Tool.Number && Running.Step == found.Key)
         {
             if (await Clocked(() => clock.Stop()) is { } asked)
             {
                 return asked;
             }
         }
-        Tool.Tried = found.Key == PlanStep.TryAsFound ? tried ?? Tool.Tried : Tool.Tried;
+        Tool.Tried = found.Key.Step == StepKey.TryAsFound ? tried ?? Tool.Tried : Tool.Tried;
         await rods.Finish(Tool, found);
-        return ToLeaf("rod", "step-" + found.Key);
+        return ToLeaf("rod", found.Key.Anchor);
     }
 
     /// <summary>Leaves a step out, with the reason.</summary>
@@ -147,7 +152,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     {
         Sent = (null, null, reason, null);
         await Read();
-        await rods.SkipAll(Tool, [.. Tool.Steps.Where(s => steps.Contains(s.Key))], reason);
+        await rods.SkipAll(Tool, [.. Tool.Steps.Where(s => steps.Contains(s.Key.ToString()))], reason);
         return ToLeaf("rod");
     }
 
@@ -155,7 +160,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     public async Task<IActionResult> OnPostStock(string? item, Stock stock, DateOnly? arrives)
     {
         await Read();
-        await stores.Say(item, stock, arrives);
+        await stores.Say(SupplyId.Of(item), stock, arrives);
         return ToLeaf("rod");
     }
 
@@ -173,26 +178,26 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     {
         PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
         MoveResult moved = to is "earlier" or "later" ? Handwork.Nudge(Tool.Steps, found.Key, to == "earlier", question) : Handwork.Move(Tool.Steps, found.Key,
-            to ?? "", question);
+            Behind(to), question);
         if (moved.Forbidden is string rule)
         {
-            throw new InputException("order_rule", "step", found.Key, "a place the order rules allow", rule);
+            throw new InputException("order_rule", "step", found.Key.ToString(), "a place the order rules allow", rule);
         }
         Warning = moved.Warning;
-        await rods.Keep(Tool, moved.Steps);
+        await rods.Keep(Tool, moved.Deeds, $"\"{found.Title}\" was moved");
     });
 
     /// <summary>Splits a step into two.</summary>
     public Task<IActionResult> OnPostSplit(string? step, string? name, string? minutes) => Do(step, async found =>
-        await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, Typed.Minutes(minutes))), name, minutes);
+        await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, Typed.Minutes(minutes)), $"\"{found.Title}\" was split"), name, minutes);
 
     /// <summary>Adds a step of one's own.</summary>
     public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, Stage stage = default)
     {
         Sent = (title, minutes, reason, null);
         await Read();
-        Stage where = Tool.Steps.FirstOrDefault(s => s.Key == behind)?.Stage ?? stage;
-        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, behind ?? ""));
+        Stage where = Tool.StepNamed(behind)?.Stage ?? stage;
+        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, Behind(behind)), "a step was added");
         return ToLeaf("rod");
     }
 
@@ -203,7 +208,9 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
         return ToLeaf("rod");
     }
 
-    private PlanStep? Find(string? step) => Tool.Steps.FirstOrDefault(s => s.Key == step);
+    private PlanStep? Find(string? step) => Tool.StepNamed(step);
+
+    private static DeedId? Behind(string? key) => string.IsNullOrEmpty(key) ? null : DeedId.Read(key);
 
     private async Task<IActionResult> Do(string? step, Func<PlanStep, Task> what, string? title = null, string? minutes = null, string? reason = null)
     {
@@ -214,6 +221,6 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
         Sent = (title, minutes, reason, step);
         await Read();
         await what(found);
-        return ToLeaf("rod", "step-" + found.Key);
+        return ToLeaf("rod", found.Key.Anchor);
     }
 }

@@ -150,7 +150,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
         {
             Tool.Surveys.Remove(survey);
             await Book.Save(Tool);
-            await Book.Note(Tool.Number, LogEntry.New(time.GetUtcNow(), LogKind.Note,
+            await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
                 $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}"));
         }
         return LocalRedirect($"/tag/{Tool.Number}/sole");

@@ -22,7 +22,7 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     public List<(Choice Choice, Way Way, ChosenBy By, string Why, IReadOnlyList<WayReview> Ways)> Open { get; } = [];
 
     /// <summary>Why a way was chosen for this tool; empty when nothing was said.</summary>
-    public string ReasonFor(string choice) => Choices.ReasonFor(Tool.WayReasons, choice) ?? "";
+    public string ReasonFor(ChoiceId choice) => Choices.ReasonFor(Tool.WayReasons, choice) ?? "";
 
     /// <summary>Shows the ways.</summary>
     public Task OnGet() => Read();
@@ -40,14 +40,14 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     /// <summary>Keeps why a way was chosen.</summary>
     public async Task<IActionResult> OnPostBecause(string? choice, string? reason)
     {
-        await rods.Because(Tool, Choices.Find(choice ?? "").Id, reason);
+        await rods.Because(Tool, Choices.Read(choice).Id, reason);
         return LocalRedirect($"/tag/{Tool.Number}/ways#{choice}");
     }
 
     /// <summary>What the book says beside the way that is taken; what it would take but is closed here is said to be closed.</summary>
     private string Says(Choice choice, Way taken)
     {
-        (string advised, string why) = choice.Advice(Asked);
+        (WayId advised, string why) = choice.Advice(Asked);
         return advised == taken.Id ? why
             : choice.Find(advised).Blocked(Asked) is string shut
                 ? $"The book's first choice, {choice.Find(advised).Name}, is closed here: {Words.Uncap(shut)}"
@@ -60,8 +60,8 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
         try
         {
             PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
-            string was = $"{choice}={question.Way(choice ?? "")}";
-            await rods.Choose(Tool, choice ?? "", way);
+            string was = $"{choice}={Core.Keys.KeyText.Of(question.Way(Choices.Read(choice).Id))}";
+            await rods.Choose(Tool, choice, way);
             return LocalRedirect($"/tag/{Tool.Number}/rod?was={Uri.EscapeDataString(was)}");
         }
         catch (InputException fault)

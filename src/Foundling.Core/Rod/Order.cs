@@ -1,0 +1,44 @@
+using Foundling.Core.Tags;
+
+namespace Foundling.Core.Rod;
+
+/// <summary>What can be done next, and why something cannot be done yet: the one place that says so.</summary>
+public static class Order
+{
+    /// <summary>Why a step must not be started or finished yet, in a sentence; null when it may.</summary>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="step">An open step.</param>
+    /// <param name="now">This moment.</param>
+    public static string? Forbids(Tag tag, PlanStep step, DateTimeOffset now)
+    {
+        foreach (Follows bond in step.Deed.After)
+        {
+            // A step for a case that may never come up keeps nothing back.
+            if (tag.Step(bond.Id) is { State: StepState.Open, OnlyIfNeeded: false } earlier)
+            {
+                return $"\"{earlier.Title}\" comes first: {bond.Why}.";
+            }
+        }
+        foreach (Wait wait in tag.Waits.Where(w => Keeps(w, now) && !(w.Kind == LagKind.OutBy && Waits.EndedBy(w, step.Key))))
+        {
+            // What stands for a step the plan has no more is about the whole tool.
+            PlanStep? kept = tag.Step(wait.Step);
+            if (kept?.Key != step.Key && (step.Deed.After.Any(a => a.Id == wait.Step) || Shares(kept, step)))
+            {
+                return $"\"{wait.What}\" still stands{(wait.Kind == LagKind.OutBy ? "" : ", and is not ready")}.";
+            }
+        }
+        return null;
+    }
+
+    /// <summary>The first open step that waits for no part and that no rule and nothing standing keeps back; null when there is none.</summary>
+    public static PlanStep? Next(Tag tag, DateTimeOffset now) =>
+        tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0 && Forbids(tag, s, now) is null);
+
+    // Lifting out may come early. A bath is over when it was lifted; what cures is over when its time has come, whether anybody said so or not.
+    private static bool Keeps(Wait wait, DateTimeOffset now) => Waits.Holds(wait, now) && (wait.Kind == LagKind.OutBy || wait.ReadyAt > now);
+
+    // A step that names no parts is about the whole tool.
+    private static bool Shares(PlanStep? kept, PlanStep step) =>
+        step.Deed.Kind != DeedKind.Look && (step.Parts.Count == 0 || kept is null || kept.Parts.Count == 0 || step.Parts.Intersect(kept.Parts).Any());
+}

@@ -1,0 +1,48 @@
+using System.Text.Json.Serialization;
+using Foundling.Core.Keys;
+
+namespace Foundling.Core.Rod.Ways;
+
+/// <summary>Questions practitioners answer differently; written with hyphens.</summary>
+[JsonConverter(typeof(KeyJson))]
+public enum ChoiceId
+{
+    /// <summary>How rust that stands up is taken off.</summary>
+    Rust,
+
+    /// <summary>Whether smooth dark iron is left or taken bright.</summary>
+    Dark,
+
+    /// <summary>How far the coating is renewed.</summary>
+    Coating,
+
+    /// <summary>What happens to the old finish and what comes after.</summary>
+    Wood,
+
+    /// <summary>How pits that stop an edge are dealt with.</summary>
+    Back,
+
+    /// <summary>How the angle is held.</summary>
+    Hold,
+
+    /// <summary>How many angles it has.</summary>
+    Bevel,
+
+    /// <summary>The line of the edge.</summary>
+    Corners,
+
+    /// <summary>Where honing stops.</summary>
+    Grit,
+
+    /// <summary>How far behind the edge.</summary>
+    Cap,
+
+    /// <summary>How far it is open.</summary>
+    Mouth,
+
+    /// <summary>What is measured against.</summary>
+    Flat,
+
+    /// <summary>Which comes first; the edge is covered and drawn back either way.</summary>
+    Order,
+}

@@ -1,0 +1,144 @@
+using System.Text.Json.Serialization;
+using Foundling.Core.Keys;
+
+namespace Foundling.Core.Rod.Ways;
+
+/// <summary>Ways to answer a choice; the same word may answer several; written with hyphens.</summary>
+[JsonConverter(typeof(KeyJson))]
+public enum WayId
+{
+    /// <summary>Chelating bath.</summary>
+    Chelating,
+
+    /// <summary>Citric acid.</summary>
+    Citric,
+
+    /// <summary>Vinegar.</summary>
+    Vinegar,
+
+    /// <summary>Electrolysis.</summary>
+    Electrolysis,
+
+    /// <summary>Wire wheel.</summary>
+    Wire,
+
+    /// <summary>Fine abrasive and oil.</summary>
+    Abrasive,
+
+    /// <summary>Blade held flat.</summary>
+    Scrape,
+
+    /// <summary>Soft blasting.</summary>
+    Blast,
+
+    /// <summary>History, left.</summary>
+    Keep,
+
+    /// <summary>Rust, taken off.</summary>
+    Remove,
+
+    /// <summary>Left as it is.</summary>
+    Leave,
+
+    /// <summary>Sealed at its edges.</summary>
+    Seal,
+
+    /// <summary>Touched in.</summary>
+    Touch,
+
+    /// <summary>Resprayed cold.</summary>
+    Respray,
+
+    /// <summary>Stripped and baked anew.</summary>
+    Bake,
+
+    /// <summary>Cleaned and waxed.</summary>
+    Wax,
+
+    /// <summary>Revived.</summary>
+    Revive,
+
+    /// <summary>Oiled.</summary>
+    Oil,
+
+    /// <summary>Oiled, then waxed.</summary>
+    OilWax,
+
+    /// <summary>Scraped and shellacked.</summary>
+    Shellac,
+
+    /// <summary>Scraped and lacquered.</summary>
+    Lacquer,
+
+    /// <summary>Lapped out, the whole last part flat.</summary>
+    Lap,
+
+    /// <summary>Passed under by a shim.</summary>
+    Shim,
+
+    /// <summary>Lifted off by hand.</summary>
+    Lift,
+
+    /// <summary>Ground back past.</summary>
+    Grind,
+
+    /// <summary>Freehand.</summary>
+    Freehand,
+
+    /// <summary>In a jig.</summary>
+    Jig,
+
+    /// <summary>Given a secondary bevel.</summary>
+    Secondary,
+
+    /// <summary>One flat face.</summary>
+    Single,
+
+    /// <summary>Rounded under.</summary>
+    Rounded,
+
+    /// <summary>Eased.</summary>
+    Eased,
+
+    /// <summary>Square.</summary>
+    Square,
+
+    /// <summary>Cambered.</summary>
+    Cambered,
+
+    /// <summary>Goes as far as it takes to cut.</summary>
+    Cuts,
+
+    /// <summary>Goes on until it shines.</summary>
+    Shines,
+
+    /// <summary>Hard up, fractions of a millimetre.</summary>
+    Hard,
+
+    /// <summary>About 1 mm back.</summary>
+    One,
+
+    /// <summary>About 2 mm back.</summary>
+    Two,
+
+    /// <summary>Tight.</summary>
+    Tight,
+
+    /// <summary>Open, about two.</summary>
+    Open,
+
+    /// <summary>As it comes.</summary>
+    Any,
+
+    /// <summary>Toe, mouth and heel are in one plane.</summary>
+    Zones,
+
+    /// <summary>The whole sole is within the tolerance.</summary>
+    Whole,
+
+    /// <summary>Hone first, lap last.</summary>
+    HoneFirst,
+
+    /// <summary>Lap first, hone last.</summary>
+    LapFirst,
+}
