@@ -1,9 +1,11 @@
+using Foundling.Core;
 using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Running;
 using Foundling.Benchmarks;
 using Foundling.Core.Origin;
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
+using Foundling.Core.Shop;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -56,13 +58,13 @@ namespace Foundling.Benchmarks
         }
 
         [Benchmark]
-        public DatingReport Posterior() => Dating.Report(_large);
+        public DatingReport Posterior() => Dating.Report(_large, Assumptions.Standard);
 
         [Benchmark]
-        public DatingReport LookNext() => Dating.Report(_large, lookNext: 40);
+        public DatingReport LookNext() => Dating.Report(_large, Assumptions.Standard, lookNext: 40);
 
         [Benchmark]
-        public DatingReport DemoPage() => Dating.Report(_demo, weights: true, lookNext: 1);
+        public DatingReport DemoPage() => Dating.Report(_demo, Assumptions.Standard, weights: true, lookNext: 1);
     }
 
     /// <summary>Pictures: a phone's twelve megapixels, from arriving to ready to count on.</summary>
@@ -104,11 +106,13 @@ namespace Foundling.Benchmarks
         {
             _question = new PlanQuestion(ToolCatalogue.Kind(KindIds.MetalBenchPlane), AimKind.Work,
             [
-                new Finding { Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 3 }, new Finding { Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 3 },
+                new Finding { Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 3 },
+                    new Finding { Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 3 },
                     new Finding { Part = PartIds.Tote, Kind = FindingKind.Crack, Severity = 4 },
-                new Finding { Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 3 }, new Finding { Part = PartIds.Adjuster, Kind = FindingKind.Seizure,
+                new Finding { Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 3 },
+                    new Finding { Part = PartIds.Adjuster, Kind = FindingKind.Seizure,
                     Severity = 2 },
-            ], ReferenceData.Baths);
+            ], new ShopContext(Assumptions.Standard, new Climate(), ReferenceData.Baths));
             _made = PlanStep.Fresh(Planner.Plan(_question));
             var random = new Random(3);
             _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i =>
@@ -125,12 +129,13 @@ namespace Foundling.Benchmarks
         public int WaysSideBySide() => Core.Rod.Ways.Choices.All.Where(c => c.Asked(_question)).Sum(c => WayReview.Of(c, _question).Count);
 
         [Benchmark]
-        public GridSurveyResult Survey() => GridSurvey.Read(_sole);
+        public GridSurveyResult Survey() => GridSurvey.Read(_sole, Assumptions.Standard);
 
         [Benchmark]
         public ThinPlate Map() => new(_sole.PointsMm);
 
         [Benchmark]
-        public LappingResult Lap() => Lapping.Simulate(new LappingInput(_sole.LengthMm, _sole.WidthMm, "P80", new SoleShape(0.1, 0, 0.02), MouthFrontMm: 80));
+        public LappingResult Lap() =>
+            Lapping.Simulate(new LappingInput(_sole.LengthMm, _sole.WidthMm, "P80", new SoleShape(0.1, 0, 0.02), MouthFrontMm: 80), Assumptions.Standard);
     }
 }

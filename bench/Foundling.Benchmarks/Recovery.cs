@@ -1,3 +1,5 @@
+using Foundling.Core;
+using Foundling.Shared;
 using Foundling.Core.Origin;
 using Foundling.Data.Reference;
 
@@ -13,12 +15,12 @@ internal static class Recovery
         double found = 0, blamed = 0;
         foreach (PatternLine line in book.Lines)
         {
-            var maker = new ToolMaker(book, line.Id, 21);
+            var maker = new ToolMaker(book, line.Id, 21, Assumptions.Standard);
             const int Tools = 1000;
             int inside = Enumerable.Range(0, Tools).Count(_ =>
             {
                 MadeUpTool tool = maker.DrawSwapped(maker.DrawYear(), maker.DrawTraits(9), 0.01);
-                int[] span = Dating.Report(new DatingInput(tool.Looks, book, [line.Id])).Interval90;
+                int[] span = Dating.Report(new DatingInput(tool.Looks, book, [line.Id]), Assumptions.Standard).Interval90;
                 return tool.Year >= span[0] && tool.Year <= span[1];
             });
             Planted planted = Planted.Draw(book, line.Id, 500, 22);
@@ -37,7 +39,7 @@ internal static class Recovery
     private static void Looks(PatternBook book, PatternLine line)
     {
         const int Tools = 200;
-        var maker = new ToolMaker(book, line.Id, 31);
+        var maker = new ToolMaker(book, line.Id, 31, Assumptions.Standard);
         IReadOnlyList<(string Name, string[] Order)> orders = LookOrders.Fixed(book, line.Id, 20, 32);
         double advised = 0;
         double[] taken = new double[orders.Count];

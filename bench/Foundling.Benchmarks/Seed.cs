@@ -1,4 +1,6 @@
+using Foundling.Core;
 using Foundling.Core.Rod;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Reference;
@@ -11,6 +13,8 @@ namespace Foundling.Benchmarks;
 /// <summary>Fills a folder with many made-up tags, to time pages on a large shop.</summary>
 internal static class Seed
 {
+    private static readonly ShopContext Here = new(Assumptions.Standard, new Climate(), ReferenceData.Baths);
+
     public static async Task Fill(int count, string path)
     {
         var folder = new DataFolder(Path.GetFullPath(path));
@@ -49,8 +53,9 @@ internal static class Seed
         IReadOnlyList<Core.Origin.Trait> traits = [.. ReferenceData.Book.LinesFor(tag.Kind).Take(1).SelectMany(l => l.Variants.Keys)
             .Select(ReferenceData.Book.TraitOf)];
         tag.Looks.AddRange(traits.Take(4).Select((t, i) => new Look { Id = Guid.NewGuid(), Order = i + 1, Trait = t.Id, Variant = t.Answers[0], At = at }));
-        tag.Pictures.AddRange(Enumerable.Range(0, 3).Select(_ => new Picture { Id = Guid.NewGuid(), File = $"{Guid.NewGuid():N}.jpg", Width = 1600, Height = 1200, At = at }));
-        tag.Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(tag.Tool(), AimKind.Work, tag.Findings, ReferenceData.Baths)));
+        tag.Pictures.AddRange(Enumerable.Range(0, 3)
+            .Select(_ => new Picture { Id = Guid.NewGuid(), File = $"{Guid.NewGuid():N}.jpg", Width = 1600, Height = 1200, At = at }));
+        tag.Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(tag.Tool(), AimKind.Work, tag.Findings, Here)));
         List<PlanStep> steps = [.. tag.Steps.Take(tag.Status == TagStatus.Done ? tag.Steps.Count : random.Next(tag.Steps.Count))];
         foreach (PlanStep step in steps)
         {
@@ -65,7 +70,8 @@ internal static class Seed
         {
             tag.Happened(BenchEvent.New(at = at.AddMinutes(5), EventKind.Note, "A note of some length, as people write them at the bench."));
         }
-        if (tag.Number % 100 == 0 && Waits.After(tag.Plan.Deeds.First(d => d.Lag is not null), DateTimeOffset.UtcNow, TimeZoneInfo.Utc) is { } wait)
+        if (tag.Number % 100 == 0
+            && Waits.After(tag.Plan.Deeds.First(d => d.Lag is not null), DateTimeOffset.UtcNow, TimeZoneInfo.Utc, Assumptions.Standard) is { } wait)
         {
             tag.Waits.Add(wait);
         }

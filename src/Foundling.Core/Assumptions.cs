@@ -1,5 +1,3 @@
-using System.Reflection;
-
 namespace Foundling.Core;
 
 /// <summary>Marks an assumed constant with its unit and the reason for its value.</summary>
@@ -11,28 +9,31 @@ public sealed class AssumedAttribute(string unit, string reason) : Attribute
 
     /// <summary>Why this value.</summary>
     public string Reason { get; } = reason;
+
+    /// <summary>Heading over this figure and those after it, empty where the one before goes on.</summary>
+    public string Heading { get; init; } = "";
 }
 
 /// <summary>
-/// Every assumed constant of the program, in one place. A shop may override any of them
-/// (<c>Assumptions.Standard with { ... }</c>); nothing else in the code repeats these figures.
+/// Every assumed constant of the program, in one place. A shop may put any of them otherwise; nothing else in the code
+/// repeats these figures.
 /// </summary>
-public sealed record Assumptions
+public sealed partial record Assumptions
 {
-    /// <summary>The values the book starts with.</summary>
-    public static Assumptions Standard { get; } = new();
-
-    [Assumed("", "chance that a look called sure is misread")] public double SureMisread { get; init; } = 0.01;
+    [Assumed("", "chance that a look called sure is misread", Heading = "Looks and patents")] public double SureMisread { get; init; } = 0.01;
     [Assumed("", "chance that a look called likely is misread")] public double LikelyMisread { get; init; } = 0.05;
     [Assumed("", "chance that a look called unsure is misread")] public double UnsureMisread { get; init; } = 0.20;
     [Assumed("", "a tendency is never trusted more than this")] public double SoftMisread { get; init; } = 0.15;
     [Assumed("years", "term of a patent, after which printing it fades")] public double PatentTermYears { get; init; } = 17;
     [Assumed("years", "half-life of the habit of printing an expired patent")] public double PatentHabitHalfLifeYears { get; init; } = 12;
     [Assumed("", "least weight of an old patent number still cast in")] public double PatentHabitFloor { get; init; } = 0.2;
+    /// <summary>Years after its grant at which an old patent number is hardly printed any more: the habit has fallen to its floor.</summary>
+    public int PatentFadedYears => (int)Math.Round(PatentTermYears + (PatentHabitHalfLifeYears * Math.Log2(1 / Math.Clamp(PatentHabitFloor, 0.01, 1))));
+
     [Assumed("years", "longest usual wait from filing to grant")] public int PatentPendingYears { get; init; } = 5;
     [Assumed("years", "small parts were made ahead and used up for so long")] public int StockYears { get; init; } = 3;
     [Assumed("", "share of stock left each further year")] public double StockDecay { get; init; } = 0.5;
-    [Assumed("", "chance that an iron was swapped")] public double SwapIron { get; init; } = 0.35;
+    [Assumed("", "chance that an iron was swapped", Heading = "Parts that were swapped")] public double SwapIron { get; init; } = 0.35;
     [Assumed("", "chance that a cap iron was swapped")] public double SwapCapIron { get; init; } = 0.20;
     [Assumed("", "chance that a tote or handle was swapped")] public double SwapHandle { get; init; } = 0.20;
     [Assumed("", "chance that a lever cap was swapped")] public double SwapLeverCap { get; init; } = 0.15;
@@ -41,7 +42,8 @@ public sealed record Assumptions
     [Assumed("", "chance that other hardware was swapped")] public double SwapHardware { get; init; } = 0.15;
     [Assumed("", "chance that a frog was swapped")] public double SwapFrog { get; init; } = 0.06;
     [Assumed("", "chance that a saw plate was swapped")] public double SwapPlate { get; init; } = 0.05;
-    [Assumed("", "chance that a tool's maker is not in the pattern book, when a name was read that it knows")] public double UnknownShare { get; init; } = 0.05;
+    [Assumed("", "chance that a tool's maker is not in the pattern book, when a name was read that it knows",
+        Heading = "Makers nobody listed")] public double UnknownShare { get; init; } = 0.05;
     [Assumed("", "a line of which less than this share of its former chance is left does not fit")] public double NoFitShare { get; init; } = 0.1;
     [Assumed("", "chance that the maker is not in the pattern book while no name or own mark was read")] public double NamelessShare { get; init; } = 0.6;
     [Assumed("", "chance that a size is not in the pattern book")] public double OddSizeShare { get; init; } = 0.1;
@@ -51,19 +53,20 @@ public sealed record Assumptions
     [Assumed("mm", "a size nobody listed may be of any length over this span")] public double FlatLengthMm { get; init; } = 400;
     [Assumed("mm", "a size nobody listed may have an iron of any width over this span")] public double FlatIronWidthMm { get; init; } = 60;
     [Assumed("years", "another maker may have begun so long before, or ended so long after, those of the book")] public int OtherYears { get; init; } = 30;
-    [Assumed("", "likelihood ratio of a colour match between wedge and iron")] public double KinColour { get; init; } = 6;
+    [Assumed("", "likelihood ratio of a colour match between wedge and iron",
+        Heading = "Length, fit and other evidence")] public double KinColour { get; init; } = 6;
     [Assumed("", "likelihood ratio of a matching shadow line")] public double KinShadow { get; init; } = 8;
     [Assumed("", "likelihood ratio of a matching fit")] public double KinFit { get; init; } = 3;
     [Assumed("mm", "spread of lengths within one size")] public double LengthSigmaMm { get; init; } = 3;
     [Assumed("mm", "spread of iron widths within one size")] public double IronWidthSigmaMm { get; init; } = 0.8;
     [Assumed("", "chance of a slip of the rule")] public double RuleSlip { get; init; } = 0.01;
     [Assumed("years", "runs of years nearer than this count as one")] public int LobeGapYears { get; init; } = 3;
-    [Assumed("min", "a look at a glance")] public double GlanceMinutes { get; init; } = 0.5;
+    [Assumed("min", "a look at a glance", Heading = "What a look costs")] public double GlanceMinutes { get; init; } = 0.5;
     [Assumed("min", "a look with the lens")] public double LensMinutes { get; init; } = 2;
     [Assumed("min", "a look with the cap off")] public double CapOffMinutes { get; init; } = 3;
     [Assumed("min", "a look with the tool apart")] public double StripMinutes { get; init; } = 15;
 
-    [Assumed("mm", "a slot may wear to this far from the hard end")] public double SlotMarginMm { get; init; } = 6;
+    [Assumed("mm", "a slot may wear to this far from the hard end", Heading = "Steel left and colours of rust")] public double SlotMarginMm { get; init; } = 6;
     [Assumed("mm", "steel lost by one honing")] public double LossPerHoningMm { get; init; } = 0.08;
     [Assumed("deg", "least hue of rust on a photograph")] public double RustHueLow { get; init; } = 25;
     [Assumed("deg", "greatest hue of rust on a photograph")] public double RustHueHigh { get; init; } = 75;
@@ -73,7 +76,7 @@ public sealed record Assumptions
     [Assumed("", "greatest lightness of rust")] public double RustLightHigh { get; init; } = 65;
     [Assumed("", "greatest chroma of bright metal")] public double BrightChroma { get; init; } = 8;
     [Assumed("", "least lightness of bright metal")] public double BrightLight { get; init; } = 55;
-    [Assumed("", "worth an uncommon tool loses with its surface")] public double RarityUncommon { get; init; } = 0.15;
+    [Assumed("", "worth an uncommon tool loses with its surface", Heading = "Surface and worth")] public double RarityUncommon { get; init; } = 0.15;
     [Assumed("", "worth a scarce tool loses with its surface")] public double RarityScarce { get; init; } = 0.4;
     [Assumed("", "worth a rare tool loses with its surface")] public double RarityRare { get; init; } = 0.65;
     [Assumed("", "share of the original surface that is patina")] public double SurfacePatina { get; init; } = 0.35;
@@ -82,7 +85,7 @@ public sealed record Assumptions
     [Assumed("", "share of the original surface that is machining marks")] public double SurfaceMachining { get; init; } = 0.1;
     [Assumed("", "share of the original surface that is brown brass")] public double SurfaceBrass { get; init; } = 0.05;
     [Assumed("", "share of the original surface that is a joint of the works")] public double SurfaceJoint { get; init; } = 0.05;
-    [Assumed("h", "enamel takes its next coat from")] public double EnamelRecoatFromHours { get; init; } = 4;
+    [Assumed("h", "enamel takes its next coat from", Heading = "Coats, glue and the next look")] public double EnamelRecoatFromHours { get; init; } = 4;
     [Assumed("h", "enamel takes its next coat until")] public double EnamelRecoatUntilHours { get; init; } = 24;
     [Assumed("h", "enamel has cured")] public double EnamelCureHours { get; init; } = 48;
     [Assumed("h", "primer takes its next coat from")] public double PrimerRecoatFromHours { get; init; } = 1;
@@ -97,13 +100,13 @@ public sealed record Assumptions
     [Assumed("mm", "a rod is shortened by the gap and this much more")] public double RodClearanceMm { get; init; } = 0.8;
     [Assumed("months", "a tool in use is looked at again")] public double NextLookMonths { get; init; } = 6;
 
-    [Assumed("mm", "a length judged by eye may be off by this")] public double EyeMm { get; init; } = 1;
+    [Assumed("mm", "a length judged by eye may be off by this", Heading = "Instruments")] public double EyeMm { get; init; } = 1;
     [Assumed("mm", "a steel rule reads to this")] public double RuleMm { get; init; } = 0.25;
     [Assumed("mm", "a caliper reads to this")] public double CaliperMm { get; init; } = 0.03;
     [Assumed("mm", "feeler gauges read to this")] public double FeelerMm { get; init; } = 0.02;
     [Assumed("mm", "an indicator reads to this")] public double IndicatorMm { get; init; } = 0.005;
 
-    [Assumed("mm", "liquid over the highest part")] public double BathCoverMm { get; init; } = 15;
+    [Assumed("mm", "liquid over the highest part", Heading = "Baths")] public double BathCoverMm { get; init; } = 15;
     [Assumed("mm", "free rim above the liquid")] public double BathRimMm { get; init; } = 20;
     [Assumed("mm", "room a part needs at the ends of a bath")] public double BathEndRoomMm { get; init; } = 10;
     [Assumed("mm", "overlap when a long part is turned")] public double BathOverlapMm { get; init; } = 15;
@@ -112,10 +115,10 @@ public sealed record Assumptions
     [Assumed("g/cm3", "density of rust as it grows")] public double RustDensity { get; init; } = 2.6;
     [Assumed("A/dm2", "current density at electrolysis")] public double ElectrolysisADm2 { get; init; } = 0.5;
     [Assumed("g/L", "washing soda at electrolysis")] public double WashingSodaGL { get; init; } = 12;
-    [Assumed("h", "night begins")] public int NightFromHour { get; init; } = 22;
-    [Assumed("h", "night ends")] public int NightToHour { get; init; } = 7;
+    [Assumed("o'clock", "night begins")] public int NightFromHour { get; init; } = 22;
+    [Assumed("o'clock", "night ends")] public int NightToHour { get; init; } = 7;
 
-    [Assumed("N", "hand pressure when lapping")] public double LappingForceN { get; init; } = 60;
+    [Assumed("N", "hand pressure when lapping", Heading = "Lapping")] public double LappingForceN { get; init; } = 60;
     [Assumed("N/mm3", "stiffness of paper on glass")] public double StiffnessGlass { get; init; } = 2;
     [Assumed("N/mm3", "stiffness of paper on fibreboard")] public double StiffnessMdf { get; init; } = 0.6;
     [Assumed("um", "wear that takes a mark away")] public double MarkGoneUm { get; init; } = 1.5;
@@ -126,7 +129,7 @@ public sealed record Assumptions
     [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
     [Assumed("", "a plate must be this much longer than the sole")] public double PlateLengthFactor { get; init; } = 1.2;
 
-    [Assumed("mm3/min", "hardened steel on the bench grinder")] public double GrinderRate { get; init; } = 250;
+    [Assumed("mm3/min", "hardened steel on the bench grinder", Heading = "Grinding and edges")] public double GrinderRate { get; init; } = 250;
     [Assumed("s", "contact before a dip")] public double DipEverySeconds { get; init; } = 4;
     [Assumed("s", "length of a dip")] public double DipSeconds { get; init; } = 3;
     [Assumed("mm3/min", "hardened steel on the belt")] public double BeltRate { get; init; } = 400;
@@ -141,7 +144,7 @@ public sealed record Assumptions
     [Assumed("mm", "secondary bevel that asks for a regrind")] public double RegrindLandMm { get; init; } = 2;
     [Assumed("deg", "clearance below which to warn")] public double ClearanceWarnDeg { get; init; } = 10;
 
-    [Assumed("", "chance that a trouble has a cause not on the list")] public double TroubleLeak { get; init; } = 0.1;
+    [Assumed("", "chance that a trouble has a cause not on the list", Heading = "Proof and trouble")] public double TroubleLeak { get; init; } = 0.1;
     [Assumed("mm", "shaving of a smoothing or block plane that is fine enough")] public double FineShavingMm { get; init; } = 0.05;
     [Assumed("mm", "shaving of a try plane that is fine enough")] public double TryShavingMm { get; init; } = 0.1;
     [Assumed("mm", "shaving of a jack plane or spokeshave that is fine enough")] public double JackShavingMm { get; init; } = 0.2;
@@ -151,14 +154,6 @@ public sealed record Assumptions
     [Assumed("mm", "how far a back saw may leave its line through a board")] public double BackSawDriftMm { get; init; } = 0.5;
     [Assumed("mm", "run-out of a hand drill that still drills round")] public double RunOutMm { get; init; } = 0.4;
     [Assumed("mm", "gap of closed cutter jaws that still cuts")] public double JawGapMm { get; init; } = 0.1;
-
-    /// <summary>Every assumption with its unit and reason, for the Shop page and the papers.</summary>
-    public IEnumerable<(string Name, double Value, string Unit, string Reason)> List() =>
-        from property in typeof(Assumptions).GetProperties()
-        let mark = property.GetCustomAttribute<AssumedAttribute>()
-        where mark is not null
-        select (Gauges.SnakeCase.Of(property.Name), Convert.ToDouble(property.GetValue(this), System.Globalization.CultureInfo.InvariantCulture), mark.Unit,
-            mark.Reason);
 }
 
 /// <summary>Rounding rules that hold everywhere.</summary>

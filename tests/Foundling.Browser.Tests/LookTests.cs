@@ -11,7 +11,8 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
     public static TheoryData<string, int> Pages()
     {
         var data = new TheoryData<string, int>();
-        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/angles", "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30&pits=0.1+3", "/tag/31/origin",
+        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/angles",
+            "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30&pits=0.1+3", "/tag/31/origin",
             "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/24/rod?show=sitting", "/tag/33/aim", "/tag/31/ways", "/tag/25/needs",
             "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/proof", "/tag/24/proof?Of=bolt", "/tag/31/papers", "/tag/31/book", "/tag/42/origin",
             "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/stores/parts", "/stores/supplies", "/tag/31/condition",

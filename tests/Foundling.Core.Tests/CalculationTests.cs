@@ -48,8 +48,9 @@ public sealed class CalculationTests
     public void More_grinding_never_leaves_more_steel() => Gen.Select(Gen.Double[0.03, 0.4], Gen.Double[0.2, 6],
         Gen.Double[5, 40]).Sample((depth, far, reserve) =>
     {
-        SaveTheBackResult one = SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, reserve, [new Pit(depth, far)]));
-        SaveTheBackResult two = SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, reserve, [new Pit(depth, far), new Pit(depth * 1.5, far + 2, far + 1)]));
+        SaveTheBackResult one = SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, reserve, [new Pit(depth, far)]), Assumptions.Standard);
+        SaveTheBackResult two = SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, reserve, [new Pit(depth, far), new Pit(depth * 1.5, far + 2, far + 1)]),
+            Assumptions.Standard);
         foreach (string way in one.Ways.Keys)
         {
             two.Ways[way].SteelLeftMm.ShouldBeLessThanOrEqualTo(one.Ways[way].SteelLeftMm + 1e-9);
@@ -60,7 +61,8 @@ public sealed class CalculationTests
 
     [Fact]
     public void An_iron_without_stopping_pits_is_left_alone() =>
-        SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, 20, [new Pit(0.5, 20, 15), new Pit(0.01, 2)])).Recommend.ShouldBe("nothing_to_do");
+        SaveTheBack.Compare(new SaveTheBackInput(50, 2.2, 25, 20, [new Pit(0.5, 20, 15), new Pit(0.01, 2)]), Assumptions.Standard)
+            .Recommend.ShouldBe("nothing_to_do");
 
     [Theory]
     [InlineData(45, 30, 44, false, "warn")]
@@ -68,13 +70,13 @@ public sealed class CalculationTests
     [InlineData(12, 25, 30, true, "ok")]
     [InlineData(20, 25, 30, false, "refuse")]
     public void Clearance_decides(double bed, double bevel, double secondary, bool up, string verdict) =>
-        Edge.Angles(new AnglesInput(bed, bevel, secondary, 0, up)).Verdict.ShouldBe(verdict);
+        Edge.Angles(new AnglesInput(bed, bevel, secondary, 0, up), Assumptions.Standard).Verdict.ShouldBe(verdict);
 
     [Fact]
     public void Colder_weaker_and_older_baths_take_longer() => Gen.Select(Gen.Double[5, 30], Gen.Double[2, 9], Gen.Double[0, 0.7]).Sample((t, percent, spent) =>
     {
         double Hours(double temperature, double strength, double used) =>
-            Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Medium, temperature, strength, used)).SoakHours;
+            Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Medium, temperature, strength, used), Assumptions.Standard).SoakHours;
         double now = Hours(t, percent, spent);
         Hours(t - 4, percent, spent).ShouldBeGreaterThan(now);
         Hours(t, percent * 0.8, spent).ShouldBeGreaterThan(now);
@@ -84,7 +86,7 @@ public sealed class CalculationTests
     [Fact]
     public void Soaks_stay_within_the_limit() => Gen.Select(Gen.Double[5, 30], Gen.Double[0.5, 30]).Sample((t, limit) =>
     {
-        SoakResult r = Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Heavy, t, 5, OutByHours: limit));
+        SoakResult r = Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Heavy, t, 5, OutByHours: limit), Assumptions.Standard);
         r.HoursEach.ShouldBeLessThanOrEqualTo(limit + 1e-6);
         (r.HoursEach * r.Soaks).ShouldBe(r.SoakHours, 1e-9);
         r.LookInMinutes.ShouldBeLessThanOrEqualTo(limit * 60);
@@ -93,8 +95,8 @@ public sealed class CalculationTests
     [Fact]
     public void A_cooling_bath_lies_between_hot_and_cold()
     {
-        double At(double t) => Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Heavy, t, 5)).SoakHours;
-        double cooling = Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Heavy, 45, 5, RoomTemperatureC: 15, VolumeL: 8)).SoakHours;
+        double At(double t) => Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Heavy, t, 5), Assumptions.Standard).SoakHours;
+        double cooling = Soak.Time(new SoakInput(BathKind.Citric, RustLevel.Heavy, 45, 5, RoomTemperatureC: 15, VolumeL: 8), Assumptions.Standard).SoakHours;
         cooling.ShouldBeInRange(At(45), At(15));
     }
 
@@ -111,9 +113,9 @@ public sealed class CalculationTests
     [Fact]
     public void Surface_lost_never_adds_worth() => Gen.Select(Gen.Double[1, 500], Gen.Int[0, 3], Gen.Double[0, 1]).Sample((worth, rarity, lost) =>
     {
-        double after = Worth.OverRestoration(new OverRestorationInput(worth, (Rarity)rarity, lost)).WorthAfter;
+        double after = Worth.OverRestoration(new OverRestorationInput(worth, (Rarity)rarity, lost), Assumptions.Standard).WorthAfter;
         after.ShouldBeLessThanOrEqualTo(worth + 1e-9);
-        Worth.OverRestoration(new OverRestorationInput(worth, Rarity.Rare, lost)).WorthAfter.ShouldBeLessThanOrEqualTo(after + 1e-9);
+        Worth.OverRestoration(new OverRestorationInput(worth, Rarity.Rare, lost), Assumptions.Standard).WorthAfter.ShouldBeLessThanOrEqualTo(after + 1e-9);
     });
 
     [Fact]

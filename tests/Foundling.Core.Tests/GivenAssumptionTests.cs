@@ -82,7 +82,8 @@ public sealed class GivenAssumptionTests
         Said(Sound + ""","loss_per_honing_mm":"much"}""").ShouldBe("out_of_range");
         Said(Sound + ""","loss_per_honing_mm":-1}""").ShouldBe("out_of_range");
         Said(Sound + ""","calculation":"bevel"}""").ShouldBe("unknown_key");
-        var quick = (Edges.SaveTheBackResult)GaugeCatalogue.Run(backs, JsonDocument.Parse(Sound + ""","grind_on":"belt","loss_per_honing_mm":0.2,"calculation":"save_the_back"}""").RootElement, Context);
+        var quick = (Edges.SaveTheBackResult)GaugeCatalogue.Run(backs,
+            JsonDocument.Parse(Sound + ""","grind_on":"belt","loss_per_honing_mm":0.2,"calculation":"save_the_back"}""").RootElement, Context);
         var usual = (Edges.SaveTheBackResult)GaugeCatalogue.Run(backs, JsonDocument.Parse(Sound + "}").RootElement, Context);
         quick.Ways["grind_back"].Minutes.ShouldBeLessThan(usual.Ways["grind_back"].Minutes);
         quick.Ways["lap"].SharpeningsLeft.ShouldBeLessThan(usual.Ways["lap"].SharpeningsLeft);

@@ -15,7 +15,7 @@ public sealed class ProofTests
     {
         foreach (ToolKind kind in ToolCatalogue.Kinds)
         {
-            IReadOnlyList<ProofKind> proofs = Proofs.For(kind);
+            IReadOnlyList<ProofKind> proofs = Proofs.For(kind, null, Assumptions.Standard);
             proofs.ShouldNotBeEmpty();
             proofs.Select(p => p.Id).ShouldBeUnique();
             proofs.ShouldAllBe(p => p.How.Length > 10 && p.Name.Length > 3);
@@ -25,16 +25,17 @@ public sealed class ProofTests
             // Only what planes shavings is asked for them.
             (proofs.Any(p => p.Name.Contains("shaving")) && kind.Family != Family.Plane).ShouldBeFalse(kind.Id.Value);
         }
-        Proofs.For(ToolCatalogue.Kind(KindIds.PloughPlane))[0].Id.ShouldBe("groove");
-        Proofs.For(ToolCatalogue.Kind(KindIds.BoltCutter)).ShouldContain(p => p.Id == "bolt");
-        Proofs.For(ToolCatalogue.Kind(KindIds.HandDrill)).ShouldContain(p => p.Id == "hole-steel");
-        Proofs.For(ToolCatalogue.Kind(KindIds.Brace)).ShouldNotContain(p => p.Id == "hole-steel");
+        Proofs.For(ToolCatalogue.Kind(KindIds.PloughPlane), null, Assumptions.Standard)[0].Id.ShouldBe("groove");
+        Proofs.For(ToolCatalogue.Kind(KindIds.BoltCutter), null, Assumptions.Standard).ShouldContain(p => p.Id == "bolt");
+        Proofs.For(ToolCatalogue.Kind(KindIds.HandDrill), null, Assumptions.Standard).ShouldContain(p => p.Id == "hole-steel");
+        Proofs.For(ToolCatalogue.Kind(KindIds.Brace), null, Assumptions.Standard).ShouldNotContain(p => p.Id == "hole-steel");
     }
 
     [Fact]
     public void The_shaving_must_be_as_fine_as_the_plane_is_for()
     {
-        double Target(SolePurpose purpose) => ((MeasuredProof)Proofs.For(ToolCatalogue.Kind(KindIds.MetalBenchPlane), purpose)[0]).TargetMm;
+        double Target(SolePurpose purpose) => ((MeasuredProof)Proofs.For(ToolCatalogue.Kind(KindIds.MetalBenchPlane), purpose, Assumptions.Standard)[0])
+            .TargetMm;
         Target(SolePurpose.Smoothing).ShouldBeLessThan(Target(SolePurpose.Try));
         Target(SolePurpose.Try).ShouldBeLessThan(Target(SolePurpose.Jack));
     }

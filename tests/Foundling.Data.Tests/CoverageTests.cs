@@ -12,7 +12,8 @@ namespace Foundling.Data.Tests;
 public sealed class CoverageTests : IDisposable
 {
     private static readonly Lazy<IReadOnlyList<PaintedPhotograph>> Photographs = new(() =>
-        [.. new (string Kind, Weathering Looks)[] { ("metal-bench-plane", new(31, 0.38, 0.43, 12)), ("hand-saw", new(22, 0.45, 0, 8)), ("adjustable-wrench", new(38, 0.55, 0, 16)), ("drawknife", new(27, 0.12, 0, 3)), ("bolt-cutter", new(24, 0.4, 0.35, 10)) }
+        [.. new (string Kind, Weathering Looks)[] { ("metal-bench-plane", new(31, 0.38, 0.43, 12)), ("hand-saw", new(22, 0.45, 0, 8)),
+            ("adjustable-wrench", new(38, 0.55, 0, 16)), ("drawknife", new(27, 0.12, 0, 3)), ("bolt-cutter", new(24, 0.4, 0.35, 10)) }
             .AsParallel().AsOrdered().Select(p => BenchPhotograph.Paint(Profile.Of(KindId.Of(p.Kind)), p.Looks, 800))]);
 
     private readonly TestShop _shop = new();

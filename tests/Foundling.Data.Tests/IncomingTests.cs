@@ -42,7 +42,8 @@ public sealed class IncomingTests : IDisposable
         {
             Number = 7, Kind = KindIds.MetalBenchPlane, Name = "Smoother", LengthMm = 245, ArrivedOn = new DateOnly(2026, 3, 1), BookedAt = at,
             Looks = [new Look { Id = Guid.NewGuid(), Mark = Core.Origin.MarkKind.Window, NotBeforeYear = 1900, Part = "body", Reading = "x", At = at }],
-            Findings = [new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2, CountHits = 4, CountPoints = 10, At = at }],
+            Findings = [new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2, CountHits = 4, CountPoints = 10,
+                At = at }],
             Measurements = [new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = "thickness", Value = 2, At = at }],
             Plan = new Plan(AimKind.Work, [new Deed(StepKey.Photos, Stage.AsFound, "Photograph it", 1, 2, 3)
             {
@@ -132,9 +133,11 @@ public sealed class IncomingTests : IDisposable
         { "findings.0.count_points=null", "both numbers" }, { "findings.0.from_edge_mm=1e9", "" },
             { "findings.0.picture_id=\"00000000-0000-0000-0000-000000000001\"", "does not have" },
         { "measurements.0={}", "" }, { "measurements.0.part=\"zzz\"", "" }, { "measurements.0.kind=\"speed\"", "speed" }, { "measurements.0.value=1e308", "" },
-        { "ways=[null]", "gap" }, { "ways=[\"rust=magic\"]", "none the program knows" }, { "plan.deeds.0.choice=\"zzz\"", "choice" }, { "plan.deeds.0.needs=[null]",
+        { "ways=[null]", "gap" }, { "ways=[\"rust=magic\"]", "none the program knows" }, { "plan.deeds.0.choice=\"zzz\"", "choice" },
+            { "plan.deeds.0.needs=[null]",
             "gap" }, { "plan.deeds.0.minutes.low=5", "rise" },
-        { "plan.deeds.0.minutes.likely=1e308;plan.deeds.0.minutes.high=1e308", "" }, { "plan.deeds.0.id=\"a\\nb\"", "id" }, { "plan.deeds.0.parts=[\"zzz\"]", "zzz" },
+        { "plan.deeds.0.minutes.likely=1e308;plan.deeds.0.minutes.high=1e308", "" }, { "plan.deeds.0.id=\"a\\nb\"", "id" },
+            { "plan.deeds.0.parts=[\"zzz\"]", "zzz" },
             { "plan.deeds.0.lag.least_min=-1", "" }, { "marks.0.deed=\"nothing\"", "deed" }, { "marks.0=null", "gap" }, { "plan.deeds=null", "deeds" },
             { "plan.deeds.0=null", "" }, { "log.0.minutes=1e12", "" },
         { "length_mm=-5", "" }, { "length_mm=1e308", "" }, { "price=-5", "" }, { "number=0", "" }, { "kind=\"spaceship\"", "spaceship" },
@@ -211,7 +214,11 @@ public sealed class IncomingTests : IDisposable
     public async Task Pages_come_only_when_they_are_asked_for()
     {
         JsonObject document = Sound();
-        document["pattern_book"] = JsonNode.Parse("""{"traits":[],"lines":[{"id":"one","first_year":1900,"last_year":1920,"variants":{},"maker":"One","kinds":["axe"]},{"id":"two","first_year":1900,"last_year":1920,"variants":{},"maker":"Two","kinds":["axe"]}]}""");
+        document["pattern_book"] = JsonNode.Parse("""
+            {"traits":[],"lines":[
+              {"id":"one","first_year":1900,"last_year":1920,"variants":{},"maker":"One","kinds":["axe"]},
+              {"id":"two","first_year":1900,"last_year":1920,"variants":{},"maker":"Two","kinds":["axe"]}]}
+            """);
         await using FoundlingDb db = _shop.Open();
         using var stream = new MemoryStream(Zip(document.ToJsonString()));
         BundleView view = await _shop.Incoming(db).Receive(stream);

@@ -1,3 +1,4 @@
+using Foundling.Core;
 using System.IO.Compression;
 using System.Text.Json.Nodes;
 using Foundling.Core.Log;
@@ -80,8 +81,10 @@ public sealed class OlderShopTests : IDisposable
                 step.Key.ShouldBe(OlderStep.IdOf((string)was["Key"])!.Value, where);
                 (step.Title, step.How, step.Reason, step.FinishTest).ShouldBe(((string)was["Title"], (string)was["How"], (string)was["Reason"],
                     (string)was["FinishTest"]), where);
-                (step.Minutes.Low, step.LikelyMin, step.Minutes.High).ShouldBe(((double)was["LowMin"], (double)was["LikelyMin"], (double)was["HighMin"]), where);
-                (step.State.ToString(), step.Hand.ToString(), step.Undoable).ShouldBe(((string)was["State"], (string)was["Hand"], (long)was["Undoable"] == 1), where);
+                (step.Minutes.Low, step.LikelyMin, step.Minutes.High)
+                    .ShouldBe(((double)was["LowMin"], (double)was["LikelyMin"], (double)was["HighMin"]), where);
+                (step.State.ToString(), step.Hand.ToString(), step.Undoable)
+                    .ShouldBe(((string)was["State"], (string)was["Hand"], (long)was["Undoable"] == 1), where);
                 ((step.EndedAt - Moment(was["EndedAt"])) ?? TimeSpan.Zero).Duration().ShouldBeLessThan(TimeSpan.FromSeconds(1), where);
                 step.EndedAt.HasValue.ShouldBe(was["EndedAt"] is long, where);
                 (step.SkipReason, step.Agreed, step.WaitsFor).ShouldBe(((string)was["SkipReason"], (string)was["Agreed"], (string)was["WaitsFor"]), where);
@@ -93,7 +96,7 @@ public sealed class OlderShopTests : IDisposable
                 step.Cautions.Count.ShouldBe(((string)was["Caution"]).Split(' ', StringSplitOptions.RemoveEmptyEntries).Length, where);
                 (step.Block is null).ShouldBe(was["Block"] is DBNull, where);
             }
-            TagCheck.Of(tag).ShouldBeEmpty(tag.Label);
+            TagCheck.Of(tag, Assumptions.Standard).ShouldBeEmpty(tag.Label);
             await tags.ReadLog(tag);
             // How steps stand is read off the events alone.
             IReadOnlyDictionary<DeedId, StepMark> told = Standings.Of(tag.Log);
@@ -117,7 +120,8 @@ public sealed class OlderShopTests : IDisposable
         (await db.Set<Picture>().Select(p => p.File).ToListAsync()).ShouldBe(_pictures.Select(p => (string)p["File"]), ignoreOrder: true);
         (await new StoreRoom(db, TimeProvider.System).All())[SupplyIds.ShopOven].Stock.ShouldBe(Stock.None);
         Tag piets = (await tags.Find(24))!;
-        (piets.Step(StepKey.JawDress)!.Agreed, Gate.Of(piets, piets.Step(StepKey.JawDress)!, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement).ShouldBe(("Piet, by letter", null));
+        (piets.Step(StepKey.JawDress)!.Agreed, Gate.Of(piets, piets.Step(StepKey.JawDress)!, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement)
+            .ShouldBe(("Piet, by letter", null));
         Gate.Of(piets, piets.Step(StepKey.SetStops)!, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement.ShouldNotBeNull();
     }
 

@@ -35,10 +35,11 @@ public sealed class PatternTests : IDisposable
         // The earliest form of one trait beside the latest of the next: no year showed both.
         List<Trait> traits = [.. line.Variants.Keys.Select(book.TraitOf).Where(t => !t.Own)];
         List<Observation> odd = [.. traits.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t.Id, i % 2 == 0 ? t.Variants[0] : t.Variants[^1]))];
-        IdentificationResult strange = Identification.Of(new IdentificationInput(odd), book);
+        IdentificationResult strange = Identification.Of(new IdentificationInput(odd), book, Assumptions.Standard);
         strange.FitsNothing.ShouldBeTrue(string.Join(", ", strange.PMaker.Select(m => $"{m.Key} {m.Value:0.000}")));
-        Identification.Of(new IdentificationInput([odd[0]]), book).FitsNothing.ShouldBeFalse("one look speaks for the lines that show it");
-        Identification.Of(new IdentificationInput([]), book).FitsNothing.ShouldBeFalse("nothing was seen");
+        Identification.Of(new IdentificationInput([odd[0]]), book, Assumptions.Standard)
+            .FitsNothing.ShouldBeFalse("one look speaks for the lines that show it");
+        Identification.Of(new IdentificationInput([]), book, Assumptions.Standard).FitsNothing.ShouldBeFalse("nothing was seen");
     }
 
     [Fact]

@@ -50,7 +50,9 @@ public sealed class TestShop : IDisposable
 
     public ClockBook Clock(FoundlingDb db) => new(db, Tags(db), Watches, Time, Plans(db));
 
-    public RodDesk Rods(FoundlingDb db) => new(Time, Tags(db), new ShopBook(db), Stores(db));
+    public RodDesk Rods(FoundlingDb db) => new(Time, Tags(db), Desk(db));
+
+    public ShopDesk Desk(FoundlingDb db) => new(new ShopBook(db), Stores(db));
 
     public DemoWorld Demo(FoundlingDb db) => new(db, Pictures, new ShopBook(db), Patterns(db), Stores(db), Plans(db), Time);
 
@@ -60,7 +62,7 @@ public sealed class TestShop : IDisposable
 
     public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db));
 
-    public BundlesIn Incoming(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), db, Folder, Time);
+    public BundlesIn Incoming(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), Desk(db), db, Folder, Time);
 
     /// <summary>Receives a bundle and takes it with all its pages.</summary>
     public async Task<Tag> Bring(FoundlingDb db, Stream bundle)

@@ -12,7 +12,9 @@ namespace Foundling.Data.Tests;
 /// <summary>The stall check's questions and what their answers add up to, for every kind of tool.</summary>
 public sealed class StallTests
 {
-    private static readonly IReadOnlyList<StallTable> Tables = [.. ToolCatalogue.Kinds.Select(k => StallTable.Of(k, ReferenceData.Baths))];
+    private static readonly IReadOnlyList<StallTable> Tables = [.. ToolCatalogue.Kinds.Select(k => StallTable.Of(k, Here))];
+
+    private static Core.Shop.ShopContext Here => new(Core.Assumptions.Standard, new Core.Shop.Climate(), ReferenceData.Baths);
 
     public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id.Value)];
 
@@ -90,7 +92,7 @@ public sealed class StallTests
             }
             double added = table.Base["Work"].Mean + answers.Sum(a => a.Effect.Adds["Work"].Mean);
             double whole = Totals.Of(Planner.Plan(new PlanQuestion(kind, AimKind.Work, StallCheck.Findings(kind, answers.Select(a => a.Key)),
-                ReferenceData.Baths)).Select(s => s.Minutes)).Mean;
+                Here)).Select(s => s.Minutes)).Mean;
             worst = Math.Max(worst, Math.Abs(added - whole) / whole);
             sum += Math.Abs(added - whole) / whole;
         }
@@ -141,7 +143,7 @@ public sealed class StallTests
         {
             Finding stuck = StallCheck.Findings(kind, ["moves/stuck"]).ShouldHaveSingleItem();
             stuck.Doubt.ShouldContain("oil");
-            Triage.Weigh(kind, [stuck]).Doubts.ShouldHaveSingleItem().Sentence.ShouldContain("not move by hand");
+            Triage.Weigh(kind, [stuck], Assumptions.Standard).Doubts.ShouldHaveSingleItem().Sentence.ShouldContain("not move by hand");
         }
     }
 
@@ -159,7 +161,7 @@ public sealed class StallTests
         IReadOnlyList<Finding> found = StallCheck.Findings(plane, ["edge_there/yes", "steel/half", "edge/chipped", "crack/there"]);
         found.Single(f => f.Kind == FindingKind.EdgeDamage).Severity.ShouldBe(3);
         found.Single(f => f.Kind == FindingKind.Crack).Place.ShouldBe("mouth");
-        Triage.Weigh(plane, found).Verdict.ShouldBe(Verdict.Parts);
+        Triage.Weigh(plane, found, Assumptions.Standard).Verdict.ShouldBe(Verdict.Parts);
         Should.Throw<InputException>(() => StallCheck.Findings(plane, ["crack/perhaps"])).Sentence.ShouldContain("no answer");
         // Asking again gives fresh findings, not the ones handed out before.
         StallCheck.Findings(plane, ["edge/nicked"]).Single().Severity.ShouldBe(2);

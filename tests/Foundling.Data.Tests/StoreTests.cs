@@ -189,7 +189,8 @@ public sealed class StoreTests : IDisposable
         ReferenceData.Book.LinesFor(KindIds.MetalBenchPlane).First().Variants.Count.ShouldBeGreaterThanOrEqualTo(12);
         ReferenceData.Book.Lines.SelectMany(l => l.Variants.Keys).ShouldAllBe(t => ReferenceData.Book.Traits.Any(x => x.Id == t));
         ReferenceData.Book.Lines.ShouldAllBe(l => l.Variants.Count >= 10 && l.Source != null && l.Note != null);
-        ReferenceData.Book.Lines.SelectMany(l => l.Kinds!).Select(k => ToolCatalogue.Kind(KindId.Of(k)).Family).Distinct().Count().ShouldBeGreaterThanOrEqualTo(4);
+        ReferenceData.Book.Lines.SelectMany(l => l.Kinds!).Select(k => ToolCatalogue.Kind(KindId.Of(k)).Family).Distinct().Count()
+            .ShouldBeGreaterThanOrEqualTo(4);
         var empty = new PatternBook([], []);
         empty.Join(ReferenceData.Book).Lines.Count.ShouldBe(ReferenceData.Book.Lines.Count);
         ReferenceData.Baths.Rules.Count.ShouldBeGreaterThan(60);
@@ -207,7 +208,8 @@ public sealed class StoreTests : IDisposable
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.Tote)!).Allowed.ShouldBeFalse();
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.CapIron)!).Allowed.ShouldBeFalse();
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.Adjuster)!).OutByHours.ShouldBe(0.25);
-        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p => ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(PartId.Of(p))!))])
+        Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p =>
+            ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(PartId.Of(p))!))])
             .OutByHours.ShouldBe(12);
     }
 }

@@ -106,7 +106,8 @@ public sealed class StoresTests : IDisposable
         (await Box(b => b.Save(tag, [PartIds.Knob, PartIds.Tote, PartIds.Knob, PartId.Of("no_such_part")]))).ShouldBe(2);
         (await Box(b => b.Save(tag, [PartIds.Knob, PartIds.Iron]))).ShouldBe(1);
         (await Box(b => b.InBox())).Select(p => p.Part).ShouldBe([PartIds.Iron, PartIds.Tote, PartIds.Knob], ignoreOrder: true);
-        int lacking = await _shop.BookIn(t => t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Knob, Kind = FindingKind.Missing, Severity = 3 }));
+        int lacking = await _shop.BookIn(t =>
+            t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Knob, Kind = FindingKind.Missing, Severity = 3 }));
         int saw = await _shop.BookIn(t => t.Kind = KindIds.HandSaw);
         OrphanPart offered = (await Box(async b => await b.For(await Tag(lacking)))).Single();
         offered.Part.ShouldBe(PartIds.Knob);

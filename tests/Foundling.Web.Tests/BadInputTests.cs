@@ -30,7 +30,8 @@ public sealed class BadInputTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await Refused(await visitor.Submit(await visitor.Page("/new"), "form[data-keep=new]", new()
         {
-            ["Form.Kind"] = "chisel", ["Form.Length"] = "about ten", ["Form.IronWidth"] = "1/16\"", ["Form.Price"] = "a fiver", ["Form.ArrivedOn"] = "yesterday", ["Form.Owner"] = "Maud", ["Form.Story"] = "From a chest.",
+            ["Form.Kind"] = "chisel", ["Form.Length"] = "about ten", ["Form.IronWidth"] = "1/16\"", ["Form.Price"] = "a fiver",
+                ["Form.ArrivedOn"] = "yesterday", ["Form.Owner"] = "Maud", ["Form.Story"] = "From a chest.",
         }));
         string faults = Faults(page);
         faults.ShouldContain("\"about ten\" is not a length");

@@ -106,23 +106,4 @@ public sealed class ArchitectureTests
     public void Data_knows_nothing_of_the_web() =>
         Holds(Types().That().ResideInAssembly(typeof(FoundlingDb).Assembly).Should().NotDependOnAny(Types().That()
             .ResideInAssembly(typeof(FoundlingApp).Assembly)));
-
-    [Fact]
-    public void Core_references_only_mathematics() =>
-        typeof(Check).Assembly.GetReferencedAssemblies().Select(a => a.Name!).Where(n =>
-            !n.StartsWith("System", StringComparison.Ordinal)).ShouldBe(["MathNet.Numerics"]);
-
-    [Fact]
-    public void Core_has_no_clock_and_no_hidden_chance()
-    {
-        string root = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(root, "Foundling.slnx")))
-        {
-            root = Path.GetDirectoryName(root)!;
-        }
-        string[] sources = Directory.GetFiles(Path.Combine(root, "src", "Foundling.Core"), "*.cs", SearchOption.AllDirectories);
-        sources.Length.ShouldBeGreaterThan(30);
-        sources.Where(f => !f.Contains("/obj/", StringComparison.Ordinal)).Where(f => File.ReadAllText(f) is var text
-            && (text.Contains("DateTime.Now") || text.Contains("UtcNow") || text.Contains("new Random()") || text.Contains("Random.Shared"))).ShouldBeEmpty();
-    }
 }

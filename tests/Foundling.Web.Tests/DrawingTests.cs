@@ -1,3 +1,4 @@
+using Foundling.Core;
 using Foundling.Core.Rod;
 using System.Globalization;
 using System.Text.RegularExpressions;
@@ -63,8 +64,8 @@ public sealed partial class DrawingTests
     public void Strata_show_every_look_under_the_rule()
     {
         Tag tag = Plane();
-        DatingReport report = TagBook.Date(tag, ReferenceData.Book, 1, true)!;
-        var strata = new StrataView(tag, report, ReferenceData.Book);
+        DatingReport report = TagBook.Date(tag, ReferenceData.Book, Core.Assumptions.Standard, 1, true)!;
+        var strata = new StrataView(tag, report, ReferenceData.Book, Core.Assumptions.Standard);
         strata.Bands.Count.ShouldBe(5);
         strata.Bands.Select(b => b.Y).ShouldBe(strata.Bands.Select(b => b.Y).Order());
         strata.From.ShouldBeLessThan(report.Interval90[0]);
@@ -73,7 +74,7 @@ public sealed partial class DrawingTests
         strata.Bands.Single(b => b.Title == "Patent of 1911").Years.ShouldStartWith("1911");
         strata.Bands[^1].Odd.ShouldBe(strata.OddY is not null, "odd parts stand apart, below the rest");
         strata.Bands.ShouldAllBe(b => b.Without.StartsWith("M220 96") && b.Weight.WithoutInterval90.Length == 2);
-        var near = new StrataView(tag, report, ReferenceData.Book, near: true);
+        var near = new StrataView(tag, report, ReferenceData.Book, Core.Assumptions.Standard, near: true);
         (near.To - near.From).ShouldBeLessThan(strata.To - strata.From);
         near.Bands.ShouldAllBe(b => b.Path.Length > 0 != b.Outside.Length > 0 || b.Years.StartsWith("says"));
         foreach (Match number in Numbers().Matches(string.Concat(strata.Bands.Select(b => b.Path))))
@@ -94,7 +95,7 @@ public sealed partial class DrawingTests
                 points.Add([i * 30.0, y, 0.1 * Math.Pow((i - 4) / 4.0, 2)]);
             }
         }
-        var map = new SoleMapView(new SoleRecord { Input = new GridSurveyInput(240, 60, points, 80, SolePurpose.Smoothing) });
+        var map = new SoleMapView(new SoleRecord { Input = new GridSurveyInput(240, 60, points, 80, SolePurpose.Smoothing) }, Assumptions.Standard);
         double Blue(double x) => map.Cells.MinBy(c => Math.Abs(c.X - x)).Blue;
         Blue(5).ShouldBeGreaterThan(Blue(380) + 0.4);
         Blue(745).ShouldBeGreaterThan(Blue(380) + 0.4);

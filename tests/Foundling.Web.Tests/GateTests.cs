@@ -124,7 +124,8 @@ public sealed class GateTests(DemoHost host) : IClassFixture<DemoHost>
         string years = string.Join(',', Enumerable.Repeat("1900", 100_000));
         (await Gauge("/api/gauges/dating/date_tool", $$"""{"observations":[],"report_years":[{{years}}]}""")).Status.ShouldBe(HttpStatusCode.BadRequest);
         string points = string.Join(',', Enumerable.Range(0, 21_000).Select(i => $"[{i % 245},{i % 60},0.1]"));
-        (await Gauge("/api/gauges/sole/grid_survey", $$"""{"length_mm":245,"width_mm":60,"points_mm":[{{points}}]}""")).Status.ShouldBe(HttpStatusCode.BadRequest);
+        (await Gauge("/api/gauges/sole/grid_survey", $$"""{"length_mm":245,"width_mm":60,"points_mm":[{{points}}]}"""))
+            .Status.ShouldBe(HttpStatusCode.BadRequest);
     }
 
     [Theory]

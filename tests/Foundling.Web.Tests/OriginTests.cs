@@ -1,3 +1,4 @@
+using Foundling.Core;
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
@@ -158,7 +159,8 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelectorAll(".maybe li").Length.ShouldBeGreaterThan(3);
         page.QuerySelector("main .notice").ShouldBeNull("nothing was seen yet, so nothing speaks against the book");
         page.Body!.TextContent.ShouldContain("nothing seen so far narrows it to a century");
-        var tool = new ToolMaker(ReferenceData.Book, "quillan_hand", 3).Draw(1890, ["nut_form", "badge", "plate_etch", "handle_horn", "toe_shape"]);
+        var tool = new ToolMaker(ReferenceData.Book, "quillan_hand", 3, Assumptions.Standard)
+            .Draw(1890, ["nut_form", "badge", "plate_etch", "handle_horn", "toe_shape"]);
         string looks = string.Join('&', tool.Looks.Select(l => $"look={l.Trait}:{l.Variant}"));
         page = await visitor.Page("/identify?" + looks);
         page.QuerySelector(".maybe li")!.TextContent.ShouldContain("Hand saw");

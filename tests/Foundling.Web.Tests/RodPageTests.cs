@@ -32,7 +32,8 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         // What is not its turn needs a reason, and without having read the caution the server starts nothing.
         IHtmlDocument refused = await Post(visitor, page, "#step-wood-clean form", "Start", new() { ["step"] = "wood-oil" }, refused: true);
         Said(refused).ShouldContain("comes first");
-        refused = await Post(visitor, page, "#step-wood-clean form", "Start", new() { ["step"] = "wood-oil", ["overrule"] = "the wood is clean", ["seen"] = "false",
+        refused = await Post(visitor, page, "#step-wood-clean form", "Start",
+            new() { ["step"] = "wood-oil", ["overrule"] = "the wood is clean", ["seen"] = "false",
             ["_once"] = "unread" }, refused: true);
         Said(refused).ShouldBe("Read the caution first: rags with drying oil.");
         page = await Post(visitor, page, "#step-wood-oil .notyet form", "Start", new() { ["_once"] = "read", ["overrule"] = "the wood is clean" });

@@ -269,7 +269,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
             FoundlingDb db = scope.ServiceProvider.GetRequiredService<FoundlingDb>();
             for (int i = 0; i < 20_000; i++)
             {
-                var entry = new BenchEvent { Id = Guid.NewGuid(), At = host.Time.GetUtcNow().AddMinutes(-i), Kind = i % 2 == 0 ? EventKind.Note : EventKind.Stopped,
+                var entry = new BenchEvent { Id = Guid.NewGuid(), At = host.Time.GetUtcNow().AddMinutes(-i), Kind = i % 2 == 0 ? EventKind.Note
+                    : EventKind.Stopped,
                     Minutes = i % 2 == 0 ? null : 1, Text = $"entry {i}", Step = i % 2 == 0 ? null : (Core.Rod.DeedId?)Core.Rod.StepKey.Wash };
                 db.Entry(entry).Property("TagNumber").CurrentValue = number;
                 db.Add(entry);

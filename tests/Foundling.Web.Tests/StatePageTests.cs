@@ -201,10 +201,10 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
     public void The_drawn_iron_keeps_its_order_from_edge_to_slot()
     {
         var tag = new Tag { Kind = KindIds.MetalBenchPlane, IronWidthMm = 51 };
-        IronView.Of(tag).ShouldBeNull();
+        IronView.Of(tag, Assumptions.Standard).ShouldBeNull();
         tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "edge_to_slot", Value = 30 });
         tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 2, FromEdgeMm = 3 });
-        IronView iron = IronView.Of(tag)!;
+        IronView iron = IronView.Of(tag, Assumptions.Standard)!;
         iron.Steel.Reserve.ReserveMm.ShouldBe(24);
         iron.Steel.SetbackMm.ShouldBe(3.5);
         double[] down = [iron.Y(30), iron.Y(24), iron.Y(3.5), iron.Y(3), iron.Y(0)];

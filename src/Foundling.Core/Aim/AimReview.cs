@@ -33,8 +33,6 @@ public sealed record AimReview(
         : tried == State.AsFoundTry.Well && findings.All(f => f.Severity < 2 || f.Kind == Tools.FindingKind.Mark) ? (AimKind.Keep, "It works well as it is.")
         : (AimKind.Work, "It should cut; more than that is taste.");
 
-    private const double StopShare = 0.8, LastPart = 0.93;
-
     private static readonly PartId[] Working = [PartIds.Body, PartIds.Iron, PartIds.Blade, PartIds.Plate, PartIds.Bit, PartIds.UpperJaw, PartIds.LowerJaw];
 
     /// <summary>Reviews one aim.</summary>
@@ -44,7 +42,8 @@ public sealed record AimReview(
     public static AimReview Of(PlanQuestion question, double? worthSound, Rarity rarity)
     {
         IReadOnlyList<Deed> steps = Planner.Plan(question);
-        double share = Surfaces.Lost(steps), total = 0;
+        Assumptions a = question.Shop.Assumptions;
+        double share = Surfaces.Lost(steps, a), total = 0;
         var buys = new List<(Deed Step, double Buys)>();
         foreach (IGrouping<PlanRule?, Deed> byRule in steps.GroupBy(Planner.RuleOf))
         {
@@ -59,16 +58,18 @@ public sealed record AimReview(
         {
             minutes += step.Minutes.Likely;
             so += buys.Where(b => b.Step == step).Sum(b => b.Buys);
-            if (so >= StopShare * total - Whole.Slack)
+            if (so >= a.StopShare * total - Whole.Slack)
             {
-                stop = minutes < LastPart * all ? step : null;
+                stop = minutes < a.StopLastShare * all ? step : null;
                 break;
             }
         }
-        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.Lag?.HoldsMin ?? 0), steps.Sum(Supplies.Cost),
+        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.Lag?.HoldsMin ?? 0),
+            steps.Sum(s => Supplies.Cost(s, a)),
             steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
             Surfaces.Named(steps), share, [.. steps.Where(s => !s.Undoable)],
-            worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share)).WorthAfter : null, total > 0 ? most.Step : null,
+            worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share), question.Shop.Assumptions).WorthAfter : null,
+                total > 0 ? most.Step : null,
                 total > 0 ? most.Buys / total : 0, stop, minutes);
     }
 }
@@ -97,7 +98,8 @@ public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, To
             }
             List<Deed> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
             List<Deed> own = [.. with.Where(s => s.Choice == choice.Id)];
-            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.Lag?.HoldsMin ?? 0), own.Sum(Supplies.Cost),
+            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.Lag?.HoldsMin ?? 0),
+                own.Sum(s => Supplies.Cost(s, question.Shop.Assumptions)),
                 way.Id == taken ? null : PlanDiff.Of(now, with));
         })];
     }

@@ -115,9 +115,9 @@ public static class Worth
     }
 
     /// <summary>What is left of a tool's worth when its surface goes.</summary>
-    public static OverRestorationResult OverRestoration(OverRestorationInput input, Assumptions? assumptions = null)
+    public static OverRestorationResult OverRestoration(OverRestorationInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         double factor = input.Rarity switch
         {
             Rarity.Common => 0,

@@ -38,9 +38,9 @@ public static class Surfaces
     };
 
     /// <summary>Share of the original surface that a plan costs, 0 to 1; what is lost twice counts once.</summary>
-    public static double Lost(IEnumerable<Rod.Deed> steps, Assumptions? assumptions = null)
+    public static double Lost(IEnumerable<Rod.Deed> steps, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         return Math.Min(1, Named(steps).Sum(s => Share(s, a)));
     }
 

@@ -17,9 +17,9 @@ public static class BathVolume
 {
     /// <summary>Liquid to cover the highest part, less what the parts displace; turns for a part longer than the tub.</summary>
     /// <exception cref="InputException">A part too deep for the tub.</exception>
-    public static BathVolumeResult Of(BathVolumeInput input, Assumptions? assumptions = null)
+    public static BathVolumeResult Of(BathVolumeInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         Tub tub = input.Bath;
         double area = Check.Positive(tub.InsideLengthMm) * Check.Positive(tub.InsideWidthMm);
         if (input.Parts.Count == 0)
@@ -87,9 +87,9 @@ public static class Mixing
     }
 
     /// <summary>Iron a bath has taken, what is left of it, and what neutralises the rest.</summary>
-    public static SpentResult Spent(SpentInput input, Assumptions? assumptions = null)
+    public static SpentResult Spent(SpentInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         double taken = 0;
         foreach (BathLoad load in input.Loads)
         {
@@ -99,7 +99,7 @@ public static class Mixing
                         $"A part cannot come out heavier ({after:0.##} g) than it went in ({before:0.##} g).")
                     : (before - after) * a.IronInRust
                 : load is { AreaMm2: double area, Rust: RustLevel rust } ? Check.NotNegative(area,
-                    "area_mm2") * Soak.RustDepthMm(rust) / 1000 * a.RustDensity * a.IronInRust
+                    "area_mm2") * Soak.RustDepthMm(rust, a) / 1000 * a.RustDensity * a.IronInRust
                 : throw new InputException("required", "loads", null, "weights before and after, or area and rust",
                     "Each load needs its weights before and after, or its area and how rusty it was.");
         }

@@ -63,32 +63,40 @@ public sealed record SoakResult(
 public static class Soak
 {
     /// <summary>Assumed depth of rust, mm.</summary>
-    public static double RustDepthMm(RustLevel rust) => rust switch { RustLevel.Light => 0.02, RustLevel.Medium => 0.06, _ => 0.15 };
+    public static double RustDepthMm(RustLevel rust, Assumptions a) => rust switch
+    {
+        RustLevel.Light => a.RustDepthLightMm, RustLevel.Medium => a.RustDepthMediumMm, _ => a.RustDepthHeavyMm,
+    };
 
     /// <summary>Assumed hours at 20 °C in a fresh bath of reference strength.</summary>
-    public static double ReferenceHours(BathKind bath, RustLevel rust)
+    public static double ReferenceHours(BathKind bath, RustLevel rust, Assumptions a)
     {
         double[] hours = bath switch
         {
-            BathKind.Chelating => [4, 10, 24],
-            BathKind.Citric => [1.5, 5, 12],
-            BathKind.Acetic => [6, 14, 24],
-            BathKind.Phosphoric => [0.3, 0.7, 1.5],
-            _ => [3, 8, 20],
+            BathKind.Chelating => [a.SoakChelatingLightHours, a.SoakChelatingMediumHours, a.SoakChelatingHeavyHours],
+            BathKind.Citric => [a.SoakCitricLightHours, a.SoakCitricMediumHours, a.SoakCitricHeavyHours],
+            BathKind.Acetic => [a.SoakAceticLightHours, a.SoakAceticMediumHours, a.SoakAceticHeavyHours],
+            BathKind.Phosphoric => [a.SoakPhosphoricLightHours, a.SoakPhosphoricMediumHours, a.SoakPhosphoricHeavyHours],
+            _ => [a.SoakElectrolysisLightHours, a.SoakElectrolysisMediumHours, a.SoakElectrolysisHeavyHours],
         };
         return hours[(int)rust];
     }
 
+    /// <summary>Minutes from the rinse within which wet bare iron must be oiled.</summary>
+    public static double OilWithinMin(BathKind? bath, double relativeHumidityPercent, Assumptions a) =>
+        (bath == BathKind.Chelating ? a.OilWithinChelatingMin : a.OilWithinAcidMin)
+        * (relativeHumidityPercent > a.DampPercent ? a.DampPercent / relativeHumidityPercent : 1);
+
     private const double LeastPercent = 0.01, ColdestRoomC = -20, HottestRoomC = 60, LeastLitres = 0.05, MostLitres = 5000;
 
     /// <summary>Time for a load; several soaks with a scrub between when a limit is shorter.</summary>
-    public static SoakResult Time(SoakInput input, Assumptions? assumptions = null)
+    public static SoakResult Time(SoakInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         Check.Within(input.TemperatureC, 0, 90);
         Check.Within(input.Spent, 0, 100);
         Check.Within(input.RelativeHumidityPercent, 0, 100);
-        double reference = ReferenceHours(input.Bath, input.Rust);
+        double reference = ReferenceHours(input.Bath, input.Rust, a);
         bool electrolysis = input.Bath == BathKind.Electrolysis;
         (double? wanted, double? current, double? soda) = (null, null, null);
         double hours;
@@ -102,12 +110,13 @@ public static class Soak
         else
         {
             double? standard = input.Bath switch { BathKind.Citric or BathKind.Acetic => 5, BathKind.Phosphoric => 10, _ => null };
-            double strength = standard is double s && input.Percent is double percent ? Math.Pow(s / Check.Within(percent, LeastPercent, 100, "percent"), 0.7)
+            double strength = standard is double s && input.Percent is double percent
+                ? Math.Pow(s / Check.Within(percent, LeastPercent, 100, "percent"), a.AcidStrengthPower)
                 : 1;
-            double at20 = reference * strength / Math.Max(0.2, 1 - input.Spent);
+            double at20 = reference * strength / Math.Max(a.SpentLeastShare, 1 - input.Spent);
             hours = input is { RoomTemperatureC: double room, VolumeL: double volume }
                 ? Cooling(at20, input.TemperatureC, Check.Within(room, ColdestRoomC, HottestRoomC, "room_temperature_c"), Check.Within(volume, LeastLitres,
-                    MostLitres, "volume_l"))
+                    MostLitres, "volume_l"), a.CoolingPerHour)
                 : at20 * Math.Pow(2, (20 - input.TemperatureC) / 10);
         }
         int soaks = input.OutByHours is double outBy ? Math.Max(1, Whole.Ceiling(hours / Check.Positive(outBy, "out_by_hours"))) : 1;
@@ -117,14 +126,14 @@ public static class Soak
         {
             look = Math.Min(look, by * 60);
         }
-        double oil = (input.Bath == BathKind.Chelating ? 15 : 5) * (input.RelativeHumidityPercent > 60 ? 60 / input.RelativeHumidityPercent : 1);
+        double oil = OilWithinMin(input.Bath, input.RelativeHumidityPercent, a);
         return new SoakResult(reference, hours, input.OutByHours, soaks, each, look, oil, wanted, current, soda);
     }
 
     /// <summary>Hours until a cooling bath has done what <paramref name="at20"/> hours at 20 °C would do.</summary>
-    private static double Cooling(double at20, double from, double room, double litres)
+    private static double Cooling(double at20, double from, double room, double litres, double perHour)
     {
-        double k = 0.35 * Math.Cbrt(5 / litres);
+        double k = perHour * Math.Cbrt(5 / litres);
         double Rate(double h) => Math.Pow(2, (room + ((from - room) * Math.Exp(-k * h)) - 20) / 10);
         const double Step = 0.002, Cooled = 1e-9;
         double done = 0, h = 0;
@@ -148,9 +157,9 @@ public static class Soak
     /// <summary>
     /// When to look in: after the interval, but never at night; a look that falls at night moves to the evening before.
     /// </summary>
-    public static DateTimeOffset LookInAt(DateTimeOffset start, double minutes, Assumptions? assumptions = null)
+    public static DateTimeOffset LookInAt(DateTimeOffset start, double minutes, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         DateTimeOffset at = start.AddMinutes(minutes);
         if (at.Hour < a.NightToHour)
         {

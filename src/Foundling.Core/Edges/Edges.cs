@@ -98,7 +98,7 @@ public static class Edge
     }
 
     /// <summary>Cutting angle and clearance; warns below ten degrees, refuses at none.</summary>
-    public static AnglesResult Angles(AnglesInput input, Assumptions? assumptions = null)
+    public static AnglesResult Angles(AnglesInput input, Assumptions assumptions)
     {
         Check.Between(input.BedDeg, 0, 180);
         Check.Between(input.BevelDeg, 0, 90);
@@ -106,7 +106,7 @@ public static class Edge
         double bevel = Check.Between(input.SecondaryBevelDeg ?? input.BevelDeg, 0, 90, "secondary_bevel_deg");
         double cutting = input.BevelUp ? input.BedDeg + bevel : input.BedDeg + input.BackBevelDeg;
         double clearance = input.BevelUp ? input.BedDeg - input.BackBevelDeg : input.BedDeg - bevel;
-        double warn = (assumptions ?? Assumptions.Standard).ClearanceWarnDeg;
+        double warn = assumptions.ClearanceWarnDeg;
         return new AnglesResult(cutting, clearance, clearance <= Whole.Slack ? "refuse" : clearance < warn - Whole.Slack ? "warn" : "ok");
     }
 
@@ -123,9 +123,9 @@ public static class Edge
     }
 
     /// <summary>How far a secondary bevel has grown since the last grind.</summary>
-    public static SecondaryBevelResult SecondaryBevel(SecondaryBevelInput input, Assumptions? assumptions = null)
+    public static SecondaryBevelResult SecondaryBevel(SecondaryBevelInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         double beta1 = Check.Between(input.BevelDeg, 0, 90), beta2 = Check.Between(input.SecondaryBevelDeg, 0, 90);
         if (beta2 <= beta1)
         {
@@ -155,10 +155,10 @@ public static class Edge
     }
 
     /// <summary>Metal and minutes to square an edge.</summary>
-    public static SquareUpResult SquareUp(SquareUpInput input, Assumptions? assumptions = null)
+    public static SquareUpResult SquareUp(SquareUpInput input, Assumptions assumptions)
     {
         double volume = Check.Positive(input.WidthMm) * Check.NotNegative(input.OutOfSquareMm) * Check.Positive(input.ThicknessMm) / 2;
-        return new SquareUpResult(volume, Minutes(volume, input.On, assumptions ?? Assumptions.Standard));
+        return new SquareUpResult(volume, Minutes(volume, input.On, assumptions));
     }
 
     /// <summary>Minutes to take off hardened steel; the bench grinder dips after every few seconds of contact.</summary>

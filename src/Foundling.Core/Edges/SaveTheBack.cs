@@ -55,9 +55,9 @@ public static class SaveTheBack
     private static double Angle(Pit pit) => Math.Atan(Check.NotNegative(pit.DepthMm, "depth_mm") / Check.Positive(pit.FarSideMm, "far_side_mm"));
 
     /// <summary>Compares the ways and recommends the quickest that leaves enough steel.</summary>
-    public static SaveTheBackResult Compare(SaveTheBackInput input, Assumptions? assumptions = null)
+    public static SaveTheBackResult Compare(SaveTheBackInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         double w = Check.Positive(input.WidthMm), t = Check.Positive(input.ThicknessMm), reserve = Check.NotNegative(input.ReserveMm);
         double beta = Edge.Rad(Check.Between(input.BevelDeg, 0, 90));
         foreach (Pit pit in input.Pits)

@@ -58,7 +58,7 @@ internal static class DatingGauges
 
     private static DatingReport Report(DateToolInput input, PatternBook book, GaugeContext context) => Dating.Report(
         new DatingInput(input.Observations, book, input.CandidateLines ?? [], input.Measurements, input.Kinship, input.OtherShare, input.OddSizeShare),
-        input.ReportWeights, Math.Clamp(input.ReportLookNext, 0, MostLooks), input.ReportYears, context.Assumptions);
+        context.Assumptions, input.ReportWeights, Math.Clamp(input.ReportLookNext, 0, MostLooks), input.ReportYears);
 
     public static ProbeResult Probe(ProbeInput input, GaugeContext context)
     {

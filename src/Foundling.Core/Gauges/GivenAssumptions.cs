@@ -39,9 +39,30 @@ internal static class AssumedBy
     public static readonly string[] Volume = [nameof(Assumptions.BathCoverMm), nameof(Assumptions.BathRimMm), nameof(Assumptions.BathEndRoomMm),
         nameof(Assumptions.BathOverlapMm)];
 
-    public static readonly string[] Spent = [nameof(Assumptions.BathCapacityShare), nameof(Assumptions.IronInRust), nameof(Assumptions.RustDensity)];
+    public static readonly string[] Spent = [nameof(Assumptions.BathCapacityShare), nameof(Assumptions.IronInRust), nameof(Assumptions.RustDensity),
+        nameof(Assumptions.RustDepthLightMm), nameof(Assumptions.RustDepthMediumMm), nameof(Assumptions.RustDepthHeavyMm)];
 
-    public static readonly string[] Soaking = [nameof(Assumptions.ElectrolysisADm2), nameof(Assumptions.WashingSodaGL)];
+    public static readonly string[] Soaking =
+    [
+        nameof(Assumptions.ElectrolysisADm2), nameof(Assumptions.WashingSodaGL), nameof(Assumptions.OilWithinChelatingMin),
+        nameof(Assumptions.OilWithinAcidMin), nameof(Assumptions.DampPercent),
+        nameof(Assumptions.SoakChelatingLightHours), nameof(Assumptions.SoakChelatingMediumHours), nameof(Assumptions.SoakChelatingHeavyHours),
+        nameof(Assumptions.SoakCitricLightHours), nameof(Assumptions.SoakCitricMediumHours), nameof(Assumptions.SoakCitricHeavyHours),
+        nameof(Assumptions.SoakAceticLightHours), nameof(Assumptions.SoakAceticMediumHours), nameof(Assumptions.SoakAceticHeavyHours),
+        nameof(Assumptions.SoakPhosphoricLightHours), nameof(Assumptions.SoakPhosphoricMediumHours), nameof(Assumptions.SoakPhosphoricHeavyHours),
+        nameof(Assumptions.SoakElectrolysisLightHours), nameof(Assumptions.SoakElectrolysisMediumHours),
+        nameof(Assumptions.SoakElectrolysisHeavyHours), nameof(Assumptions.AcidStrengthPower), nameof(Assumptions.CoolingPerHour),
+        nameof(Assumptions.SpentLeastShare),
+    ];
+
+    public static readonly string[] Survey =
+    [
+        nameof(Assumptions.SoleSmoothingWholeMm), nameof(Assumptions.SoleSmoothingZonesMm), nameof(Assumptions.SoleJackWholeMm),
+        nameof(Assumptions.SoleJackZonesMm), nameof(Assumptions.SoleTryWholeMm), nameof(Assumptions.SoleTryZonesMm),
+        nameof(Assumptions.SoleBlockWholeMm), nameof(Assumptions.SoleBlockZonesMm), nameof(Assumptions.SoleRebateWholeMm),
+        nameof(Assumptions.SoleRebateZonesMm), nameof(Assumptions.SoleOtherWholeMm), nameof(Assumptions.SoleOtherZonesMm),
+        nameof(Assumptions.ZoneShare), nameof(Assumptions.MouthBandMm),
+    ];
 
     public static readonly string[] Angles = [nameof(Assumptions.ClearanceWarnDeg)];
 
@@ -66,6 +87,9 @@ internal static class AssumedBy
             nameof(Assumptions.MarkFaintUm),
         nameof(Assumptions.StrokesPerMinute), nameof(Assumptions.StrokesPerFineSheet), nameof(Assumptions.StrokesPerCoarseSheet),
             nameof(Assumptions.ZoneCleanShare),
+        nameof(Assumptions.LapP60Um), nameof(Assumptions.LapP80Um), nameof(Assumptions.LapP120Um), nameof(Assumptions.LapP180Um),
+        nameof(Assumptions.LapP240Um), nameof(Assumptions.LapP320Um), nameof(Assumptions.LapP400Um),
+        nameof(Assumptions.ZoneShare), nameof(Assumptions.MouthBandMm), nameof(Assumptions.LapSteelShare), nameof(Assumptions.LapBrassTimes),
     ];
 
     public static readonly string[] Troubles = [nameof(Assumptions.TroubleLeak)];

@@ -21,7 +21,8 @@ public static class KeyText
     public static T? Read<T>(string? text, char joint = '-')
         where T : struct, Enum => text is not null && Table(typeof(T), joint).ByText.TryGetValue(text, out object? value) ? (T)value : null;
 
-    private static (Dictionary<string, object> ByText, Dictionary<object, string> ByValue) Table(Type type, char joint) => Known.GetOrAdd((type, joint), static key =>
+    private static (Dictionary<string, object> ByText, Dictionary<object, string> ByValue) Table(Type type, char joint) =>
+        Known.GetOrAdd((type, joint), static key =>
     {
         var values = Enum.GetValuesAsUnderlyingType(key.Item1).Cast<object>().Select(v => Enum.ToObject(key.Item1, v))
             .ToDictionary(v => v, v => Gauges.SnakeCase.Of(v.ToString()!).Replace('_', key.Item2));

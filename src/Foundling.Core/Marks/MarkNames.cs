@@ -31,7 +31,8 @@ internal static partial class MarkNames
             {
                 yield return new MarkReading("maker_" + line.Id, line.Title, $"{line.FirstYear} to {line.LastYear}",
                     $"A maker of the pattern book{(line.Source is null ? "" : $" ({line.Source})")}. The name on one part names that part; parts are changed.",
-                    [new MarkBound(MarkKind.Window, NotBefore: line.FirstYear, NotAfter: line.LastYear)], Doubt: exact ? null : "A letter differs from the name in the book.") { Line = line.Id, Group = "companies" };
+                    [new MarkBound(MarkKind.Window, NotBefore: line.FirstYear, NotAfter: line.LastYear)], Doubt: exact ? null
+                        : "A letter differs from the name in the book.") { Line = line.Id, Group = "companies" };
             }
         }
     }

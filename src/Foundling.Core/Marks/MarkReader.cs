@@ -8,11 +8,11 @@ namespace Foundling.Core.Marks;
 /// makers' names, materials, threads and fasteners. Says what years each reading gives, why, and whether that is a rule or a
 /// tendency. Several marks in one text give several readings. Source: the public tables in <see cref="MarkTables"/>.
 /// </summary>
-public sealed partial class MarkReader(MarkTables tables, Assumptions? assumptions = null)
+public sealed partial class MarkReader(MarkTables tables, Assumptions assumptions)
 {
     private const int LongestMark = 200;
 
-    private readonly Assumptions _assumptions = assumptions ?? Assumptions.Standard;
+    private readonly Assumptions _assumptions = assumptions;
     private readonly MarkWordings _wordings = new(tables);
 
     /// <summary>All sensible readings of a text: what it most likely says first, the most telling before the others; unlikely ones last.</summary>

@@ -87,10 +87,10 @@ public static class Dating
     private const double LikelyYear = 0.002, LikelyLine = 0.05, HardlyPossible = 0.1;
 
     /// <summary>Weighs the evidence and reports it.</summary>
-    public static DatingReport Report(DatingInput input, bool weights = false, int lookNext = 0, IReadOnlyList<int>? years = null,
-        Assumptions? assumptions = null)
+    public static DatingReport Report(DatingInput input, Assumptions assumptions, bool weights = false, int lookNext = 0,
+        IReadOnlyList<int>? years = null)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         if (input.Observations.GroupBy(o => o.Id).FirstOrDefault(g => g.Count() > 1) is { } twice)
         {
             throw new InputException("id_twice", "observations", twice.Key, "each id once", $"Two observations carry the id \"{twice.Key}\".");

@@ -6,7 +6,8 @@ namespace Foundling.Core.Origin;
 /// <param name="CandidateLines">Lines that may be meant; none means the unknown line.</param>
 /// <param name="Measurements">Measured length and iron width.</param>
 /// <param name="Kinship">Looks at wedge and iron together.</param>
-/// <param name="OtherShare">Chance before any evidence that a maker the book does not have made it; 0 leaves that out, 1 leaves the candidates out but for the habits of the trade.</param>
+/// <param name="OtherShare">Chance before any evidence that a maker the book does not have made it; 0 leaves that out, 1 leaves the candidates out but for the
+/// habits of the trade.</param>
 /// <param name="OddSizeShare">Chance before any measurement that its size is none of those listed; 0 leaves that out.</param>
 public sealed record DatingInput(
     IReadOnlyList<Observation> Observations,
@@ -44,10 +45,10 @@ public sealed class DatingEngine
 
     /// <summary>Prepares the hypotheses.</summary>
     /// <exception cref="InputException">A line, trait or variant the book does not have; years out of order.</exception>
-    public DatingEngine(DatingInput input, Assumptions? assumptions = null)
+    public DatingEngine(DatingInput input, Assumptions assumptions)
     {
         _input = input;
-        _assumptions = assumptions ?? Assumptions.Standard;
+        _assumptions = assumptions;
         _book = input.PatternBook;
         _traits = [];
         foreach (Trait trait in _book.Traits)
@@ -274,7 +275,8 @@ public sealed class DatingEngine
             double slip = 1 / (20 * sigma);
             return nominal is not double n
                 ? slip
-                : ((1 - _assumptions.RuleSlip) * Math.Exp(-(x - n) * (x - n) / (2 * sigma * sigma)) / (sigma * Math.Sqrt(2 * Math.PI))) + (_assumptions.RuleSlip * slip);
+                : ((1 - _assumptions.RuleSlip) * Math.Exp(-(x - n) * (x - n) / (2 * sigma * sigma)) / (sigma * Math.Sqrt(2 * Math.PI)))
+                    + (_assumptions.RuleSlip * slip);
         }
         double Of(LineSize? size) =>
             Density(size?.LengthMm, _input.Measurements?.LengthMm, _assumptions.LengthSigmaMm)

@@ -14,7 +14,10 @@ public sealed record IdentificationInput(IReadOnlyList<Observation> Observations
 /// <param name="Dating">The whole report over all candidate lines.</param>
 public sealed record IdentificationResult(IReadOnlyDictionary<string, double> PKind, IReadOnlyDictionary<string, double> PMaker, DatingReport Dating)
 {
-    /// <summary>True when what was seen speaks against every line of the book that has such parts: little is left of the chance each had, and a maker outside it is likelier than not.</summary>
+    /// <summary>
+    /// True when what was seen speaks against every line of the book that has such parts: little is left of the chance each had, and a maker outside it is
+    /// likelier than not.
+    /// </summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public bool FitsNothing { get; init; }
 }
@@ -28,9 +31,9 @@ public static class Identification
     /// <param name="lookNext">How many looks to advise.</param>
     /// <param name="assumptions">The shop's assumptions.</param>
     /// <exception cref="InputException">A trait or variant the book does not have.</exception>
-    public static IdentificationResult Of(IdentificationInput input, PatternBook book, int lookNext = 0, Assumptions? assumptions = null)
+    public static IdentificationResult Of(IdentificationInput input, PatternBook book, Assumptions assumptions, int lookNext = 0)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         List<PatternLine> lines = [.. input.Kind is null ? book.Lines : book.LinesFor(KindId.Of(input.Kind))];
         // A tool cannot show a look on a part its kind does not have; only a misread one.
         PatternBook weighed = book with { Lines = [.. lines.Select(l => input.Observations.Count(o => !HasPart(l, book, o)) is int foreign and > 0 ? l

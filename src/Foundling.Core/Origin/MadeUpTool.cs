@@ -22,9 +22,9 @@ public sealed class ToolMaker
     /// <param name="line">Key of the line.</param>
     /// <param name="seed">Seed of the draw.</param>
     /// <param name="assumptions">Stock and swap chances.</param>
-    public ToolMaker(PatternBook book, string line, int seed, Assumptions? assumptions = null)
+    public ToolMaker(PatternBook book, string line, int seed, Assumptions assumptions)
     {
-        (_book, Line, _random, _assumptions) = (book, book.LineOf(line), new Random(seed), assumptions ?? Assumptions.Standard);
+        (_book, Line, _random, _assumptions) = (book, book.LineOf(line), new Random(seed), assumptions);
     }
 
     /// <summary>The line drawn from.</summary>

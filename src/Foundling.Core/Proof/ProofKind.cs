@@ -41,9 +41,9 @@ public static class Proofs
     /// <param name="tool">Kind of tool.</param>
     /// <param name="purpose">What a plane's sole is for; decides how thin its shaving must be.</param>
     /// <param name="assumptions">The targets.</param>
-    public static IReadOnlyList<ProofKind> For(ToolKind tool, SolePurpose? purpose = null, Assumptions? assumptions = null)
+    public static IReadOnlyList<ProofKind> For(ToolKind tool, SolePurpose? purpose, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         MeasuredProof Shaving(double targetMm) => new("shaving", "Measured shavings", "Three or more full-width shavings, each measured in its middle.",
             "wood, figure, face or edge, width", [Softwood, Caliper],
             "Shaving thickness", Direction.AtMost, targetMm, 0.01);
@@ -76,7 +76,8 @@ public static class Proofs
                 new MeasuredProof("shaving", "Measured scrapings", "Three or more, each in its middle.", "wood, figure", [Hardwood, Caliper],
                     "Scraping thickness", Direction.AtMost, a.ScrapingMm, 0.01),
             ],
-            var k when k.Is(KindIds.ToothingPlane) => [new SeenProof("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel",
+            var k when k.Is(KindIds.ToothingPlane) =>
+                [new SeenProof("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel",
                 [Hardwood], ["even lines all over", "bare patches", "torn, or lines of uneven depth"])],
             var k when k.Is(KindIds.Spokeshave) =>
             [
@@ -93,9 +94,11 @@ public static class Proofs
                 new SeenProof("feel", "How it cuts", "Long even strokes: listen, and look at the far side.", "wood, along or across the grain", [Softwood],
                     ["runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"]),
             ],
-            var k when k.Is(KindIds.Chisel) => [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
+            var k when k.Is(KindIds.Chisel) =>
+                [new SeenProof("pared", "Pared end grain", "Pare end grain of pine by hand.", "wood", [Softwood], ["a clean shaving, no white line",
                 "white lines where it is nicked", "it crushes the fibres"]), Edge],
-            var k when k.Is(KindIds.Drawknife) => [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", [SupplyIds.GreenWood],
+            var k when k.Is(KindIds.Drawknife) =>
+                [new SeenProof("stave", "A stave", "Bevel down and bevel up along a stave.", "wood, green or dry", [SupplyIds.GreenWood],
                 ["long shavings, both hands even", "it dives or chatters", "it will not take a shaving"]), Edge],
             var k when k.Is(KindIds.Axe, KindIds.HewingHatchet, KindIds.MetalHatchet) =>
             [
@@ -103,7 +106,8 @@ public static class Proofs
                     ? "Hew a face along a line in green wood." : "A notch across green wood.", "wood, thickness", [SupplyIds.GreenWood],
                     ["chips fly clean", "it sticks or glances", "the edge turns or chips"]),
                 Edge,
-                new SeenProof("head", tool.Part(PartIds.Haft) is null ? "Everything tight" : "Head tight", "Strike twenty blows, then look at the eye or the grip.",
+                new SeenProof("head", tool.Part(PartIds.Haft) is null ? "Everything tight" : "Head tight",
+                    "Strike twenty blows, then look at the eye or the grip.",
                     "", [SupplyIds.GreenWood], ["tight, no gap", "a thread of a gap", "it has moved"]),
             ],
             var k when k.Is(KindIds.AdjustableWrench) =>
@@ -127,7 +131,8 @@ public static class Proofs
             [
                 new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
                     [Softwood, SupplyIds.AugerBit], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
-                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "", [Softwood, SupplyIds.AugerBit],
+                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "",
+                    [Softwood, SupplyIds.AugerBit],
                     ["holds both ways, and locked", "skips now and then", "does not hold"]),
             ],
             var k when k.Is(KindIds.BoltCutter) =>
@@ -148,5 +153,6 @@ public static class Proofs
     }
 
     /// <summary>A proof of a tool by its key; where the key is of another kind of tool, null.</summary>
-    public static ProofKind? Find(ToolKind tool, SolePurpose? purpose, string id) => For(tool, purpose).FirstOrDefault(p => p.Id == id);
+    public static ProofKind? Find(ToolKind tool, SolePurpose? purpose, string id, Assumptions assumptions) => For(tool, purpose, assumptions)
+        .FirstOrDefault(p => p.Id == id);
 }

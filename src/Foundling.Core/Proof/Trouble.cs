@@ -25,9 +25,9 @@ public static class Trouble
     private const int MostNamed = 300;
 
     /// <summary>Weighs the signs seen so far.</summary>
-    public static TroubleResult Find(TroubleInput input, Assumptions? assumptions = null)
+    public static TroubleResult Find(TroubleInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         double sum = input.Causes.Sum(c => Check.Positive(c.Prior));
         if (input.Causes.Count is 0 or > MostNamed || input.Signs.Count > MostNamed)
         {

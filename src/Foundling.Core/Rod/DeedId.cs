@@ -39,7 +39,8 @@ public readonly record struct DeedId(StepKey Step, string Of = "", int Piece = 1
         string[] pieces = (s ?? "").Split('/');
         string[] halves = pieces[0].Split(':');
         int piece = 1;
-        if (pieces.Length > 2 || halves.Length > 2 || (pieces.Length == 2 && !Number(pieces[1], out piece)) || Keys.KeyText.Read<StepKey>(halves[0]) is not StepKey step)
+        if (pieces.Length > 2 || halves.Length > 2 || (pieces.Length == 2 && !Number(pieces[1], out piece))
+            || Keys.KeyText.Read<StepKey>(halves[0]) is not StepKey step)
         {
             return false;
         }

@@ -14,7 +14,6 @@ public sealed record MoveResult(IReadOnlyList<Deed> Deeds, string? Forbidden, st
 public static class Handwork
 {
     private const int MostTitle = 200, MostReason = 300;
-    private const double OwnLowShare = 0.6, OwnHighShare = 2;
 
     /// <summary>
     /// Makes a fresh plan and keeps what is done or left out, and what was added, split and moved by hand. A step that was
@@ -116,7 +115,8 @@ public static class Handwork
         HashSet<DeedId> open = [.. steps.Where(s => s.State == StepState.Open).Select(s => s.Key)];
         int at = behind is null ? rest.FindIndex(s => open.Contains(s.Id)) is var first and >= 0 ? first : rest.Count
             : rest.FindIndex(s => s.Id == behind) is var i and >= 0 ? EndOfUnit(rest, i)
-            : throw new InputException("unknown_step", "behind", behind.ToString(), "a step of this rod", "The step it should go behind is not on this rod any more.");
+            : throw new InputException("unknown_step", "behind", behind.ToString(), "a step of this rod",
+                "The step it should go behind is not on this rod any more.");
         List<(OrderRule Rule, Deed First, Deed Then)> against = [.. Against(unit, rest.Take(at).Where(s => open.Contains(s.Id)), rest.Skip(at), question)];
         string Say((OrderRule Rule, Deed First, Deed Then) a) => $"\"{a.First.Title}\" comes before \"{a.Then.Title}\": {a.Rule.Why}.";
         if (against.Where(a => !a.Rule.Soft).Select(Say).FirstOrDefault() is string forbidden)
@@ -152,14 +152,16 @@ public static class Handwork
     /// <param name="likelyMin">Hands-on minutes, likely.</param>
     /// <param name="reason">Why; may be left out.</param>
     /// <param name="behind">The step it goes behind; null for before every open step.</param>
+    /// <param name="assumptions">How much quicker or slower a step of one's own may go.</param>
     /// <exception cref="InputException">No title, or minutes that cannot be.</exception>
-    public static IReadOnlyList<Deed> Add(IReadOnlyList<PlanStep> steps, string? title, Stage stage, double likelyMin, string? reason, DeedId? behind)
+    public static IReadOnlyList<Deed> Add(IReadOnlyList<PlanStep> steps, string? title, Stage stage, double likelyMin, string? reason, DeedId? behind,
+        Assumptions assumptions)
     {
         string text = Named(title, "title", "Say what the step is.");
         Check.Within(likelyMin, 0.5, 6000, "minutes");
         int free = steps.Where(s => s.Key.Step == StepKey.Own).Select(s => int.TryParse(s.Key.Of, out int n) ? n : 0).DefaultIfEmpty(0).Max() + 1;
-        var deed = new Deed(new DeedId(StepKey.Own, $"{free}"), stage, text, Math.Round(likelyMin * OwnLowShare, 1), likelyMin,
-            Math.Round(likelyMin * OwnHighShare, 1))
+        var deed = new Deed(new DeedId(StepKey.Own, $"{free}"), stage, text, Math.Round(likelyMin * assumptions.OwnLowShare, 1), likelyMin,
+            Math.Round(likelyMin * assumptions.OwnHighTimes, 1))
         {
             Hand = StepHand.Added, First = behind is null, Behind = behind,
             Reason = string.IsNullOrWhiteSpace(reason) ? "Added by hand." : Shorten.To(reason, MostReason), FinishTest = "You say so.",
@@ -192,7 +194,8 @@ public static class Handwork
         };
         Deed left = whole with
         {
-            Minutes = new ThreePoint(Math.Round(whole.Minutes.Low - part.Low, 1), Math.Round(likely - minutes, 1), Math.Round(whole.Minutes.High - part.High, 1)),
+            Minutes = new ThreePoint(Math.Round(whole.Minutes.Low - part.Low, 1), Math.Round(likely - minutes, 1),
+                Math.Round(whole.Minutes.High - part.High, 1)),
             Lag = null, Hand = whole.Hand == StepHand.Added ? StepHand.Added : StepHand.Split,
         };
         List<Deed> all = [.. steps.Select(s => s.Key == key ? left : Behind(s.Deed, whole, piece))];

@@ -33,10 +33,14 @@ public sealed record Need(SupplyId Item, double? Amount = null)
 /// <param name="Name">Its name.</param>
 /// <param name="Kit">It is used again and again, not used up.</param>
 /// <param name="Unit">Unit it is counted in; empty for kit.</param>
-/// <param name="Cost">What a unit costs, in the shop's money; an assumption.</param>
+/// <param name="Cost">What a unit costs by the book; a shop may say otherwise.</param>
 /// <param name="StandIn">What could stand in; empty for nothing.</param>
 /// <param name="Caution">The caution that goes with it wherever it is used; null for none.</param>
-public sealed record Supply(SupplyId Id, string Name, bool Kit, string Unit = "", double Cost = 0, string StandIn = "", CautionId? Caution = null);
+public sealed record Supply(SupplyId Id, string Name, bool Kit, string Unit = "", double Cost = 0, string StandIn = "", CautionId? Caution = null)
+{
+    /// <summary>The unit of one of it: a sheet, a mL.</summary>
+    public string One => Unit.Length > 2 ? Unit.TrimEnd('s') : Unit;
+}
 
 /// <summary>Kit and materials the rules speak of. Costs are assumptions; a bath that serves about six tools costs each of them a sixth.</summary>
 public static class Supplies
@@ -165,13 +169,15 @@ public static class Supplies
     public static Supply? Named(string name) => ByName.GetValueOrDefault(name);
 
     /// <summary>What the materials of a deed cost, in the shop's money.</summary>
-    public static double Cost(Deed deed) => deed.Needs.Sum(n => (n.Amount ?? 0) * (n.Supply is { Kit: false } supply ? supply.Cost : 0));
+    public static double Cost(Deed deed, Assumptions assumptions) =>
+        deed.Needs.Sum(n => (n.Amount ?? 0) * (n.Supply is { Kit: false } supply ? assumptions.PriceOf(supply) : 0));
 
     /// <summary>The cautions of a deed with those that go with what it uses, so that none is forgotten.</summary>
     public static IReadOnlyList<CautionId> Cautioned(Deed deed) =>
         [.. deed.Cautions.Concat(deed.Needs.Select(n => n.Supply?.Caution).OfType<CautionId>()).Distinct()];
 
-    private static Supply Kit(SupplyId id, string name, string standIn = "", CautionId? caution = null) => new(id, name, true, StandIn: standIn, Caution: caution);
+    private static Supply Kit(SupplyId id, string name, string standIn = "", CautionId? caution = null) =>
+        new(id, name, true, StandIn: standIn, Caution: caution);
 
     private static Supply Used(SupplyId id, string name, string unit, double cost, string standIn, CautionId? caution = null) =>
         new(id, name, false, unit, cost, standIn, caution);

@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using Foundling.Core.Baths;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
+using Foundling.Core.Shop;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -13,8 +14,8 @@ namespace Foundling.Core.Rod;
 /// <param name="Tool">Kind of tool with its parts.</param>
 /// <param name="Aim">How far to go.</param>
 /// <param name="Findings">What stands: for each part and kind the finding of the latest look.</param>
-/// <param name="Baths">Bath compatibility.</param>
-public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Finding> Findings, BathTable Baths)
+/// <param name="Shop">The shop it is planned in.</param>
+public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Finding> Findings, ShopContext Shop)
 {
     private static readonly Dictionary<ChoiceId, WayId> None = [];
 
@@ -36,16 +37,32 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public IReadOnlyDictionary<ChoiceId, WayId> TagWays { get; init; } = None;
 
     /// <summary>Ways the shop prefers, by choice.</summary>
-    public IReadOnlyDictionary<ChoiceId, WayId> ShopWays { get; init; } = None;
+    public IReadOnlyDictionary<ChoiceId, WayId> ShopWays
+    {
+        get => Shop.Ways;
+        init => Shop = Shop with { Ways = value };
+    }
 
     /// <summary>Kit the shop says it has not got.</summary>
-    public IReadOnlySet<SupplyId> Lacking { get; init; } = new HashSet<SupplyId>();
+    public IReadOnlySet<SupplyId> Lacking
+    {
+        get => Shop.Lacking;
+        init => Shop = Shop with { Lacking = value };
+    }
 
     /// <summary>Shop temperature, °C.</summary>
-    public double TemperatureC { get; init; } = 20;
+    public double TemperatureC
+    {
+        get => Shop.Climate.TemperatureC;
+        init => Shop = Shop with { Climate = Shop.Climate with { TemperatureC = value } };
+    }
 
     /// <summary>Shop humidity, %.</summary>
-    public double RelativeHumidityPercent { get; init; } = 50;
+    public double RelativeHumidityPercent
+    {
+        get => Shop.Climate.RelativeHumidityPercent;
+        init => Shop = Shop with { Climate = Shop.Climate with { RelativeHumidityPercent = value } };
+    }
 
     /// <summary>Length of the tool, mm.</summary>
     public double? LengthMm { get; init; }
@@ -66,7 +83,11 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public State.AsFoundTry? Tried { get; init; }
 
     /// <summary>How this shop dresses its own tools: a colour, a grip.</summary>
-    public string Dress { get; init; } = "";
+    public string Dress
+    {
+        get => Shop.Dress;
+        init => Shop = Shop with { Dress = value };
+    }
 
     /// <summary>Worst degree of a kind of finding, on any part or on those given; 0 when there is none.</summary>
     public int Worst(FindingKind kind, params PartId[] parts)
@@ -103,7 +124,10 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     /// <summary>The cutting parts that are there.</summary>
     public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
 
-    /// <summary>The way taken for a choice: the one chosen for this tool, else the shop's, else the one the book advises; one that is closed gives way to the next open one.</summary>
+    /// <summary>
+    /// The way taken for a choice: the one chosen for this tool, else the shop's, else the one the book advises; one that is closed gives way to the next open
+    /// one.
+    /// </summary>
     public WayId Way(ChoiceId choice) => Answered.Ways.GetOrAdd(choice, c => Choices.Find(c).Take(this).Id);
 
     /// <summary>The same question with another way chosen for this tool.</summary>
@@ -122,7 +146,7 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     public IReadOnlyList<PartDef> SoakLoad => Bath is BathKind bath ? LoadFor(bath) : [];
 
     /// <summary>What a part stands in a bath, with the mark on it taken into account.</summary>
-    public LoadLimit Limit(BathKind bath, PartDef part) => Baths.For(bath, part, Etched(part), DullPlate(part));
+    public LoadLimit Limit(BathKind bath, PartDef part) => Shop.Baths.For(bath, part, Etched(part), DullPlate(part));
 
     /// <summary>True for a part with an etched mark that should be kept. Saw plates are etched; other marks are struck.</summary>
     public bool Etched(PartDef part) => part.Id == PartIds.Plate && Worst(FindingKind.Mark, part.Id) >= 1;

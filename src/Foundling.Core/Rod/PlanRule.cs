@@ -19,7 +19,8 @@ public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When,
     double Buys = 0)
 {
     /// <summary>A rule that gives one step.</summary>
-    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, Deed> step, Ways.ChoiceId? choice = null, double buys = 0) =>
+    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, Deed> step, Ways.ChoiceId? choice = null,
+        double buys = 0) =>
         new(name, why, when, q => [step(q)], choice, buys);
 
     /// <summary>The first condition that does not hold; null when the rule applies.</summary>

@@ -20,10 +20,12 @@ public static class Waits
     /// <param name="deed">The deed.</param>
     /// <param name="now">When it was done.</param>
     /// <param name="zone">Where the shop is, so that nobody is asked to look in at night.</param>
-    public static Wait? After(Deed deed, DateTimeOffset now, TimeZoneInfo zone) => deed.Lag is not { LeastMin: > 0 } lag ? null : new Wait
+    /// <param name="assumptions">When night is.</param>
+    public static Wait? After(Deed deed, DateTimeOffset now, TimeZoneInfo zone, Assumptions assumptions) => deed.Lag is not { LeastMin: > 0 } lag ? null
+        : new Wait
     {
         Id = Guid.CreateVersion7(now), Step = deed.Id, Kind = lag.Kind, What = What(deed), StartedAt = now, ReadyAt = now.AddMinutes(lag.LeastMin),
-        LookInAt = lag.LookInMin is double look ? Baths.Soak.LookInAt(TimeZoneInfo.ConvertTime(now, zone), look).ToUniversalTime() : null,
+        LookInAt = lag.LookInMin is double look ? Baths.Soak.LookInAt(TimeZoneInfo.ConvertTime(now, zone), look, assumptions).ToUniversalTime() : null,
         MustBeOutAt = lag.MostMin is double most ? now.AddMinutes(most) : null, EndedBy = [.. lag.EndedBy ?? []],
     };
 

@@ -28,7 +28,14 @@ public sealed record GridSurveyInput(
     double WidthMm,
     IReadOnlyList<double[]> PointsMm,
     double? MouthFrontMm = null,
-    SolePurpose? Purpose = null);
+    SolePurpose? Purpose = null)
+{
+    private const double LongMm = 300;
+
+    /// <summary>Where the mouth of a metal plane of this length usually begins, mm from the toe.</summary>
+    public static double UsualMouthFrontMm(double lengthMm, Assumptions assumptions) =>
+        lengthMm * (lengthMm < LongMm ? assumptions.UsualMouthShareShort : assumptions.UsualMouthShareLong);
+}
 
 /// <summary>Highest reading of each zone over the three-zone plane, mm.</summary>
 public sealed record ZoneHeights(double Toe, double Mouth, double Heel);
@@ -55,14 +62,14 @@ public sealed record GridSurveyResult(
 public static class SoleTolerance
 {
     /// <summary>Assumed tolerance for a purpose.</summary>
-    public static (double WholeMm, double ThreeZoneMm) For(SolePurpose purpose) => purpose switch
+    public static (double WholeMm, double ThreeZoneMm) For(SolePurpose purpose, Assumptions a) => purpose switch
     {
-        SolePurpose.Smoothing => (0.04, 0.02),
-        SolePurpose.Jack => (0.10, 0.05),
-        SolePurpose.Try => (0.06, 0.03),
-        SolePurpose.Block => (0.05, 0.03),
-        SolePurpose.Rebate => (0.06, 0.03),
-        _ => (0.05, 0.03),
+        SolePurpose.Smoothing => (a.SoleSmoothingWholeMm, a.SoleSmoothingZonesMm),
+        SolePurpose.Jack => (a.SoleJackWholeMm, a.SoleJackZonesMm),
+        SolePurpose.Try => (a.SoleTryWholeMm, a.SoleTryZonesMm),
+        SolePurpose.Block => (a.SoleBlockWholeMm, a.SoleBlockZonesMm),
+        SolePurpose.Rebate => (a.SoleRebateWholeMm, a.SoleRebateZonesMm),
+        _ => (a.SoleOtherWholeMm, a.SoleOtherZonesMm),
     };
 }
 
@@ -72,11 +79,11 @@ public static class GridSurvey
     /// <summary>Most readings taken, and most mm of a sole's length or width.</summary>
     public const int MostReadings = 20_000, MostMm = 5000;
 
-    private const double ZoneShare = 0.15, MouthBandMm = 10, MostHeightMm = 100;
+    private const double MostHeightMm = 100;
 
     /// <summary>Planes, flatness, shape and the three zones of a sole.</summary>
     /// <exception cref="InputException">Too few readings, all on one line, or off the sole.</exception>
-    public static GridSurveyResult Read(GridSurveyInput input)
+    public static GridSurveyResult Read(GridSurveyInput input, Assumptions assumptions)
     {
         Check.Within(input.LengthMm, 1, MostMm);
         Check.Within(input.WidthMm, 1, MostMm);
@@ -84,7 +91,8 @@ public static class GridSurvey
         {
             throw new InputException(input.PointsMm.Count < 3 ? "points_on_one_line" : "too_many_readings", "points_mm", input.PointsMm.Count,
                 $"3 to {MostReadings:#,0}, better 24",
-                input.PointsMm.Count < 3 ? $"{(input.PointsMm.Count == 1 ? "1 reading" : $"{input.PointsMm.Count} readings")} cannot show a plane. Take three rows along the sole."
+                input.PointsMm.Count < 3
+                    ? $"{(input.PointsMm.Count == 1 ? "1 reading" : $"{input.PointsMm.Count} readings")} cannot show a plane. Take three rows along the sole."
                     : $"{input.PointsMm.Count:#,0} readings are more than a sole needs; {MostReadings:#,0} are the most.");
         }
         foreach (double[] p in input.PointsMm)
@@ -114,9 +122,9 @@ public static class GridSurvey
         double lsq = Planes.Range(input.PointsMm, plane);
         double zone = Math.Min(lsq, Planes.MinimumZone(input.PointsMm).HeightMm);
         double[]? shape = Shape(input);
-        (ZoneHeights? zones, double? error, string? whyNot) = Zones(input);
+        (ZoneHeights? zones, double? error, string? whyNot) = Zones(input, assumptions);
         double? rSquared = shape is null ? null : RSquared(input, plane, shape);
-        (double WholeMm, double ThreeZoneMm)? wanted = input.Purpose is SolePurpose purpose ? SoleTolerance.For(purpose) : null;
+        (double WholeMm, double ThreeZoneMm)? wanted = input.Purpose is SolePurpose purpose ? SoleTolerance.For(purpose, assumptions) : null;
         return new GridSurveyResult(
             plane.A, plane.B, plane.C, lsq, zone, shape?[3], shape?[5], shape is null ? null : 4 * shape[4], rSquared,
             shape is null ? null : shape[3] > 1e-9 ? "hollow_lengthwise" : shape[3] < -1e-9 ? "round_lengthwise" : "straight_lengthwise",
@@ -161,15 +169,15 @@ public static class GridSurvey
         return planeSs / input.PointsMm.Count <= 1e-18 ? null : 1 - (shapeSs / planeSs);
     }
 
-    private static (ZoneHeights?, double?, string?) Zones(GridSurveyInput input)
+    private static (ZoneHeights?, double?, string?) Zones(GridSurveyInput input, Assumptions a)
     {
         if (input.MouthFrontMm is not double front)
         {
             return (null, null, "where the mouth is was not said");
         }
-        List<double[]> toe = [.. input.PointsMm.Where(p => p[0] <= (ZoneShare * input.LengthMm) + Whole.Slack)];
-        List<double[]> heel = [.. input.PointsMm.Where(p => p[0] >= ((1 - ZoneShare) * input.LengthMm) - Whole.Slack)];
-        List<double[]> mouth = [.. input.PointsMm.Where(p => p[0] >= front - MouthBandMm - Whole.Slack && p[0] <= front + Whole.Slack)];
+        List<double[]> toe = [.. input.PointsMm.Where(p => p[0] <= (a.ZoneShare * input.LengthMm) + Whole.Slack)];
+        List<double[]> heel = [.. input.PointsMm.Where(p => p[0] >= ((1 - a.ZoneShare) * input.LengthMm) - Whole.Slack)];
+        List<double[]> mouth = [.. input.PointsMm.Where(p => p[0] >= front - a.MouthBandMm - Whole.Slack && p[0] <= front + Whole.Slack)];
         if (mouth.Count == 0 && input.PointsMm.Any(p => p[0] <= front))
         {
             double nearest = input.PointsMm.Where(p => p[0] <= front).Max(p => p[0]);

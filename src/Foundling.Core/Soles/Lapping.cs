@@ -87,11 +87,9 @@ public sealed record LappingResult(
 /// <summary>Simulates lapping a sole on abrasive over a flat plate: elastic contact, wear after Preston.</summary>
 public sealed class Lapping
 {
-    /// <summary>Removal, um per 100 strokes of 200 mm at 10 kPa, by mean grit size in um.</summary>
-    private static readonly (double SizeUm, double Rate, string Grit)[] Rates =
-    [
-        (269, 12, "P60"), (201, 9, "P80"), (125, 6, "P120"), (82, 4, "P180"), (58.5, 3, "P240"), (46.2, 2.2, "P320"), (35, 1.6, "P400"),
-    ];
+    // Mean size of the grits, um, by the public tables.
+    private static readonly (double SizeUm, string Grit)[] Grits =
+        [(269, "P60"), (201, "P80"), (125, "P120"), (82, "P180"), (58.5, "P240"), (46.2, "P320"), (35, "P400")];
 
     private readonly LappingInput _input;
     private readonly Assumptions _a;
@@ -127,7 +125,7 @@ public sealed class Lapping
         _fy = Inside(input.ForceYMm ?? (w / 2), w, "force_y_mm") - (w / 2);
         _k = input.Plate == LappingPlate.PaperOnGlass ? _a.StiffnessGlass : _a.StiffnessMdf;
         // um per 100 strokes at 10 kPa to mm per stroke at 1 MPa
-        _rate = RateOf(input.Grit) * input.Metal switch { LapMetal.HardenedSteel => 0.3, LapMetal.Brass => 1.5, _ => 1 } * 1e-3;
+        _rate = RateOf(input.Grit, _a) * input.Metal switch { LapMetal.HardenedSteel => _a.LapSteelShare, LapMetal.Brass => _a.LapBrassTimes, _ => 1 } * 1e-3;
         List<(double X, double Y)> cells = [];
         int nx = Math.Max(1, (int)Math.Round(l / cell)), ny = Math.Max(1, (int)Math.Round(w / cell));
         _area = l / nx * (w / ny);
@@ -154,7 +152,7 @@ public sealed class Lapping
         _z = [.. cells.Select(c => Height(c.X, c.Y))];
         double front = input.MouthFrontMm ?? input.MouthOpening?.FromMm ?? double.NaN;
         int[] Zone(Func<double, bool> within) => [.. Enumerable.Range(0, cells.Count).Where(i => within(cells[i].X))];
-        _zones = [Zone(x => x <= 0.15 * l), Zone(x => x >= front - 10 && x <= front), Zone(x => x >= 0.85 * l)];
+        _zones = [Zone(x => x <= _a.ZoneShare * l), Zone(x => x >= front - _a.MouthBandMm && x <= front), Zone(x => x >= (1 - _a.ZoneShare) * l)];
     }
 
     private static double Inside(double at, double length, string field) =>
@@ -173,13 +171,20 @@ public sealed class Lapping
         return z;
     }
 
-    /// <summary>Removal rate of a grit: straight lines in log-log between the listed ones, the ends carried on.</summary>
-    public static double RateOf(string grit)
+    /// <summary>Removal of a grit, um per 100 strokes of 200 mm at 10 kPa; assumed.</summary>
+    /// <exception cref="InputException">A grit that is not listed.</exception>
+    public static double RateOf(string grit, Assumptions a) => grit switch
     {
-        (double SizeUm, double Rate, string Grit) known = Rates.FirstOrDefault(r => r.Grit == grit);
-        return known.Grit is not null ? known.Rate : throw new InputException("unknown_grit", "grit", grit, string.Join(", ", Rates.Select(r => r.Grit)),
-            $"\"{grit}\" is not on the list of lapping grits: {string.Join(", ", Rates.Select(r => r.Grit))}.");
-    }
+        "P60" => a.LapP60Um,
+        "P80" => a.LapP80Um,
+        "P120" => a.LapP120Um,
+        "P180" => a.LapP180Um,
+        "P240" => a.LapP240Um,
+        "P320" => a.LapP320Um,
+        "P400" => a.LapP400Um,
+        _ => throw new InputException("unknown_grit", "grit", grit, string.Join(", ", Grits.Select(r => r.Grit)),
+            $"\"{grit}\" is not on the list of lapping grits: {string.Join(", ", Grits.Select(r => r.Grit))}."),
+    };
 
     /// <summary>Counts a pass over all cells; long runs stop when nobody waits for them any more, or when they find no end.</summary>
     private void Pass()
@@ -194,8 +199,8 @@ public sealed class Lapping
     }
 
     /// <summary>Runs the simulation until nine tenths of the marks are gone and the three zones are clean.</summary>
-    public static LappingResult Simulate(LappingInput input, Assumptions? assumptions = null, CancellationToken cancel = default) => new Lapping(input,
-        assumptions ?? Assumptions.Standard, cancel).Run();
+    public static LappingResult Simulate(LappingInput input, Assumptions assumptions, CancellationToken cancel = default) => new Lapping(input,
+        assumptions, cancel).Run();
 
     private LappingResult Run()
     {
@@ -261,7 +266,7 @@ public sealed class Lapping
         { WorstForceError = _worstForceError };
     }
 
-    private static double SizeOf(string grit) => Rates.First(r => r.Grit == grit).SizeUm;
+    private static double SizeOf(string grit) => Grits.First(r => r.Grit == grit).SizeUm;
 
     private double? ThreeZones(double[] goneAt, double strokes)
     {

@@ -38,8 +38,10 @@ public static class StallQuestions
 
     private static readonly Dictionary<string, string[]> Telling = new()
     {
-        ["rust/crust"] = ["pits", "moves", "slots"], ["rust/scale"] = ["pits", "moves", "slots"], ["rust/brown"] = ["pits"], ["moves/stuck"] = ["slots"], ["slots/chewed"] = ["moves", "repair"], ["slots/gone"] = ["moves", "repair"],
-        ["pits/near"] = ["edge", "rust"], ["pits/reach"] = ["edge", "rust"], ["steel/little"] = ["edge"], ["coating/traces"] = ["rust", "pits"], ["wood/broken"] = ["repair"],
+        ["rust/crust"] = ["pits", "moves", "slots"], ["rust/scale"] = ["pits", "moves", "slots"], ["rust/brown"] = ["pits"], ["moves/stuck"] = ["slots"],
+            ["slots/chewed"] = ["moves", "repair"], ["slots/gone"] = ["moves", "repair"],
+        ["pits/near"] = ["edge", "rust"], ["pits/reach"] = ["edge", "rust"], ["steel/little"] = ["edge"], ["coating/traces"] = ["rust", "pits"],
+            ["wood/broken"] = ["repair"],
         ["straight/kink"] = ["teeth"], ["straight/crease"] = ["teeth"], ["damp/soft"] = ["rust", "crack"],
     };
 
@@ -65,7 +67,9 @@ public static class StallQuestions
         {
             yield return Q("complete", "Is everything else there?", "Tap each part that is gone. A part this model never had is not missing.",
                 "The whole tool from both sides and from above",
-                [A("all", "all there", Whole), .. loose.Select(p => A($"no_{p.Id}", $"no {p.Name}", (1 - Whole) / loose.Count, F(p.Id, FindingKind.Missing, p.IsFastener || p.Material is Material.Wood or Material.Soft ? 2 : 3)))]) with { Many = true };
+                [A("all", "all there", Whole),
+                    .. loose.Select(p => A($"no_{p.Id}", $"no {p.Name}", (1 - Whole) / loose.Count, F(p.Id, FindingKind.Missing, p.IsFastener
+                        || p.Material is Material.Wood or Material.Soft ? 2 : 3)))]) with { Many = true };
         }
         if (kind.Set.FirstOrDefault() is { } further)
         {
@@ -138,7 +142,8 @@ public static class StallQuestions
             A("bright", "bright or dark and smooth", 0.2), A("bloom", "a brown bloom", 0.3, All(1, 1)), A("brown", "brown all over", 0.32, All(2, 2)),
             A("crust", seen.Count > 1 ? $"brown, crust on the {main.Name}" : "crust that catches the nail", 0.13, All(2, 3)), A("scale", seen.Count > 1
                 ? "crust all over" : "scale that lifts", 0.05, All(3, seen.Count > 1 ? 3 : 4)));
-        if (kind.Parts.FirstOrDefault(p => p.Id.Is(PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.ToggleBolts, PartIds.DepthStop, PartIds.TiltNuts)) is { } moving)
+        if (kind.Parts.FirstOrDefault(p =>
+            p.Id.Is(PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.ToggleBolts, PartIds.DepthStop, PartIds.TiltNuts)) is { } moving)
         {
             bool many = moving.Name.EndsWith('s');
             yield return Q("moves", $"{(many ? "Do" : "Does")} the {moving.Name} move?", "Turn it gently; never force it at the stall.",

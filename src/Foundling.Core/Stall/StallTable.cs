@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
 using Foundling.Core.Rod;
+using Foundling.Core.Shop;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
@@ -30,8 +31,8 @@ public sealed record StallEffect(string Id, string Text, IReadOnlyList<string> S
 /// <param name="Raised">How much likelier a bad answer is once another has raised it.</param>
 public sealed record StallWeights(double Stopper, double Doubt, double FurtherDoubt, double Minute, double Raised)
 {
-    /// <summary>The weights of the book.</summary>
-    public static StallWeights Standard { get; } = new(240, 60, 15, 0.15, 2.5);
+    /// <summary>The weights a shop assumes.</summary>
+    public static StallWeights Of(Assumptions a) => new(a.StallStopperMin, a.StallDoubtMin, a.StallFurtherDoubtMin, a.StallMinuteShare, a.StallRaisedTimes);
 }
 
 /// <summary>A question with what its answers do, and how much hangs on it.</summary>
@@ -50,37 +51,39 @@ public sealed record StallRow(string Id, string Ask, string Look, string Picture
 public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<string, StallWork> Base, IReadOnlyList<StallRow> Rows)
 {
     /// <summary>Works the table of a kind out from the rules of triage and of the rod.</summary>
-    public static StallTable Of(ToolKind kind, BathTable baths)
+    public static StallTable Of(ToolKind kind, ShopContext shop)
     {
-        var bare = Enum.GetValues<AimKind>().ToDictionary(a => a, a => Work(kind, a, [], baths));
+        var bare = Enum.GetValues<AimKind>().ToDictionary(a => a, a => Work(kind, a, [], shop));
         List<StallRow> rows = [.. StallQuestions.For(kind).Select(q =>
         {
-            List<(StallAnswer Answer, StallEffect Effect)> effects = [.. q.Answers.Select(a => (a, Effect(kind, a, bare, baths)))];
-            StallWeights w = StallWeights.Standard;
-            double weight = effects.Sum(e => e.Answer.Share * ((e.Effect.Stoppers.Count * w.Stopper) + (e.Effect.Doubts.Count * w.Doubt) + (w.Minute * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
+            List<(StallAnswer Answer, StallEffect Effect)> effects = [.. q.Answers.Select(a => (a, Effect(kind, a, bare, shop)))];
+            StallWeights w = StallWeights.Of(shop.Assumptions);
+            double weight = effects.Sum(e =>
+                e.Answer.Share * ((e.Effect.Stoppers.Count * w.Stopper) + (e.Effect.Doubts.Count * w.Doubt)
+                    + (w.Minute * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
             return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]) { Many = q.Many };
         })];
         return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value),
             [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
     }
 
-    private static StallEffect Effect(ToolKind kind, StallAnswer answer, Dictionary<AimKind, StallWork> bare, BathTable baths)
+    private static StallEffect Effect(ToolKind kind, StallAnswer answer, Dictionary<AimKind, StallWork> bare, ShopContext shop)
     {
-        TriageResult triage = Triage.Weigh(kind, answer.Findings);
+        TriageResult triage = Triage.Weigh(kind, answer.Findings, shop.Assumptions);
         return new StallEffect(answer.Id, answer.Text, [.. triage.Stoppers.Select(r => r.Sentence)], [.. triage.Doubts.Select(r => r.Sentence)],
             [.. triage.Work.Select(r => r.Sentence)],
             bare.ToDictionary(b => b.Key.ToString(), b =>
             {
-                StallWork with = answer.Findings.Count == 0 ? b.Value : Work(kind, b.Key, answer.Findings, baths);
+                StallWork with = answer.Findings.Count == 0 ? b.Value : Work(kind, b.Key, answer.Findings, shop);
                 return new StallWork(with.Mean - b.Value.Mean, with.Variance - b.Value.Variance, with.Cost - b.Value.Cost);
             }), answer.Share, answer.Raises);
     }
 
-    private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, BathTable baths)
+    private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, ShopContext shop)
     {
-        IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(kind, aim, findings, baths));
+        IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(kind, aim, findings, shop));
         TotalsResult total = Totals.Of(plan.Select(s => s.Minutes));
-        return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(Supplies.Cost));
+        return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(d => Supplies.Cost(d, shop.Assumptions)));
     }
 }
 

@@ -28,9 +28,9 @@ public static class IronReserve
     /// A line that is seen or found with a file always wins; otherwise the bit line on laid-on irons, or the slot end
     /// less a margin.
     /// </summary>
-    public static IronReserveResult Of(IronReserveInput input, Assumptions? assumptions = null)
+    public static IronReserveResult Of(IronReserveInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         Check.NotNegative(input.PlannedSetbackMm);
         double reserve = (input.EdgeToHardEndMm ?? input.EdgeToBitLineMm) is double seen ? Check.NotNegative(seen, "edge_to_bit_line_mm")
             : input.IronKind == IronKind.LaidOn ? throw new InputException("required", "edge_to_bit_line_mm", null, "the bit line or the end of the hard steel",

@@ -13,9 +13,9 @@ public sealed record ColourResult(IReadOnlyList<ColourPixel> Pixels, double Rust
 public static class ColourCoverage
 {
     /// <summary>Classifies pixels by lightness, chroma and hue.</summary>
-    public static ColourResult Classify(ColourInput input, Assumptions? assumptions = null)
+    public static ColourResult Classify(ColourInput input, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         if (input.PixelsSrgb.Count == 0 || input.PixelsSrgb.Any(p => p.Length != 3 || p.Any(c => c is < 0 or > 255)))
         {
             throw new InputException("not_a_colour", "pixels_srgb", null, "three numbers of 0 to 255 for each pixel",

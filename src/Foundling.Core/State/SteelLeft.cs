@@ -13,7 +13,7 @@ namespace Foundling.Core.State;
 public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double LineMm, string LineIs, IReadOnlyList<double> PitsMm, double SetbackMm)
 {
     /// <summary>Reckons it for a tag; null when it has no cutting part, or its steel was not measured.</summary>
-    public static SteelLeft? Of(Tag tag, Assumptions? assumptions = null) => Of(tag.Tool(), tag.Standing(), (part, kind) => tag.Measured(part, kind)?.Value,
+    public static SteelLeft? Of(Tag tag, Assumptions assumptions) => Of(tag.Tool(), tag.Standing(), (part, kind) => tag.Measured(part, kind)?.Value,
         assumptions);
 
     /// <summary>Reckons it from what stands and what was measured; null when there is no cutting part, or its steel was not measured.</summary>
@@ -21,9 +21,9 @@ public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double L
     /// <param name="findings">Findings that stand.</param>
     /// <param name="measured">The last reading of a kind on a part, mm; null for none.</param>
     /// <param name="assumptions">What stops a restoration.</param>
-    public static SteelLeft? Of(ToolKind tool, IReadOnlyList<Finding> findings, Func<PartId, string, double?> measured, Assumptions? assumptions = null)
+    public static SteelLeft? Of(ToolKind tool, IReadOnlyList<Finding> findings, Func<PartId, string, double?> measured, Assumptions assumptions)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         if (tool.Edges.FirstOrDefault() is not { } part)
         {
             return null;

@@ -53,8 +53,8 @@ public static class Triage
         FindingKind.Sap, FindingKind.Packed, FindingKind.Looseness];
 
     /// <summary>Weighs everything that is noted on a tag.</summary>
-    public static TriageResult Of(Tag tag, Assumptions? assumptions = null) =>
-        Weigh(tag.Tool(), tag.Standing(), tag.Tried, SteelLeft.Of(tag, assumptions)?.Reserve.SharpeningsLeft, assumptions);
+    public static TriageResult Of(Tag tag, Assumptions assumptions) =>
+        Weigh(tag.Tool(), tag.Standing(), assumptions, tag.Tried, SteelLeft.Of(tag, assumptions)?.Reserve.SharpeningsLeft);
 
     /// <summary>Weighs the findings that stand.</summary>
     /// <param name="kind">Kind of tool.</param>
@@ -62,10 +62,10 @@ public static class Triage
     /// <param name="tried">What it did as found, or null.</param>
     /// <param name="sharpeningsLeft">Sharpenings left in the cutting part, where known.</param>
     /// <param name="assumptions">What makes an iron worth saving.</param>
-    public static TriageResult Weigh(ToolKind kind, IReadOnlyList<Finding> findings, AsFoundTry? tried = null, int? sharpeningsLeft = null,
-        Assumptions? assumptions = null)
+    public static TriageResult Weigh(ToolKind kind, IReadOnlyList<Finding> findings, Assumptions assumptions, AsFoundTry? tried = null,
+        int? sharpeningsLeft = null)
     {
-        Assumptions a = assumptions ?? Assumptions.Standard;
+        Assumptions a = assumptions;
         List<TriageReason> stoppers = [], doubts = [], work = [];
         // A mark to keep is worth noting, but nothing is wrong with it.
         findings = [.. findings.Where(f => f.Kind != FindingKind.Mark)];

@@ -46,7 +46,8 @@ public sealed record KindChange(ToolKind From, ToolKind To, int Findings, int Me
             }
             string to = Articles.A(To.Name.ToLowerInvariant()), from = Articles.A(From.Name.ToLowerInvariant());
             string now = $"It is {to} now.";
-            string set = aside.Count == 0 ? "" : $" Set aside, because {to} has no such part: {string.Join(" and ", aside)}; they count again if it turns out to be {from} after all.";
+            string set = aside.Count == 0 ? ""
+                : $" Set aside, because {to} has no such part: {string.Join(" and ", aside)}; they count again if it turns out to be {from} after all.";
             string plan = Steps == 0 ? "" : $" The open steps of the old plan are gone ({Steps}); choose the aim again to plan anew.";
             return now + set + plan;
         }

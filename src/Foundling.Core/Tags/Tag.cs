@@ -269,7 +269,8 @@ public sealed class Tag
     }
 
     /// <summary>True once it was taken apart and before it is put together again.</summary>
-    public bool IsApart() => Steps.Any(s => s.Key.Step is StepKey.Apart or StepKey.RollCall && s.State == StepState.Done) && !Steps.Any(s => s.Stage == Rod.Stage.Together
+    public bool IsApart() => Steps.Any(s => s.Key.Step is StepKey.Apart or StepKey.RollCall && s.State == StepState.Done)
+        && !Steps.Any(s => s.Stage == Rod.Stage.Together
         && s.State == StepState.Done);
 
     /// <summary>True for a part a tool of this kind has; what speaks of another part is set aside.</summary>

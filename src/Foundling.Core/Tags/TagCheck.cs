@@ -26,8 +26,10 @@ public static class TagCheck
     /// <summary>Most entries of each list of a tag.</summary>
     public static IReadOnlyDictionary<string, int> Most { get; } = new Dictionary<string, int>
     {
-        [nameof(Tag.Looks)] = 400, [nameof(Tag.Aside)] = 400, [nameof(Tag.Findings)] = 1000, [nameof(Tag.Measurements)] = 2000, [nameof(Tag.Counts)] = 200, [nameof(Tag.Pictures)] = 400,
-        ["Deeds"] = 400, [nameof(Tag.Marks)] = 800, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60, [nameof(Tag.Proofs)] = 400,
+        [nameof(Tag.Looks)] = 400, [nameof(Tag.Aside)] = 400, [nameof(Tag.Findings)] = 1000, [nameof(Tag.Measurements)] = 2000, [nameof(Tag.Counts)] = 200,
+            [nameof(Tag.Pictures)] = 400,
+        ["Deeds"] = 400, [nameof(Tag.Marks)] = 800, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60,
+            [nameof(Tag.Proofs)] = 400,
     };
 
     private const double MostMinutes = 10_000, MostWaitMinutes = 600_000, MostLengthMm = 5000, MostMoney = 1_000_000;
@@ -38,7 +40,9 @@ public static class TagCheck
         m.Id)];
 
     /// <summary>Everything that does not hold together; empty for a sound tag.</summary>
-    public static IReadOnlyList<TagFault> Of(Tag tag)
+    /// <param name="tag">The tag.</param>
+    /// <param name="assumptions">What the shop it is to be shown in assumes.</param>
+    public static IReadOnlyList<TagFault> Of(Tag tag, Assumptions assumptions)
     {
         var faults = new List<TagFault>();
         void Tell(string list, string key, string sentence) => faults.Add(new TagFault(list, key, sentence));
@@ -52,7 +56,8 @@ public static class TagCheck
             {
                 Tell(list, key, fault.Sentence);
             }
-            catch (Exception fault) when (fault is NullReferenceException or ArgumentException or InvalidOperationException or IndexOutOfRangeException or ArithmeticException or KeyNotFoundException)
+            catch (Exception fault) when (fault is NullReferenceException or ArgumentException or InvalidOperationException or IndexOutOfRangeException
+                or ArithmeticException or KeyNotFoundException)
             {
                 Tell(list, key, "It does not hold together.");
             }
@@ -87,7 +92,7 @@ public static class TagCheck
             Range("width", p.Width, 1, 100_000);
             Range("height", p.Height, 1, 100_000);
         });
-        Each(nameof(Tag.Looks), tag.Looks, l => l.Id.ToString(), l => Judge(l, pictures));
+        Each(nameof(Tag.Looks), tag.Looks, l => l.Id.ToString(), l => Judge(l, pictures, assumptions));
         Each(nameof(Tag.Aside), tag.Aside, a => a.Id.ToString(), a => Line("trait", a.Trait));
         Each(nameof(Tag.Findings), tag.Findings, f => f.Id.ToString(), f => Judge(f, pictures));
         Each(nameof(Tag.Measurements), tag.Measurements, m => m.Id.ToString(), Judge);
@@ -112,7 +117,7 @@ public static class TagCheck
         {
             Line("source", s.Source);
             InputGuard.Check(s.Input);
-            GridSurvey.Read(s.Input);
+            GridSurvey.Read(s.Input, assumptions);
         });
         Each(nameof(Tag.Proofs), tag.Proofs, p => p.Id.ToString(), p =>
         {
@@ -167,7 +172,7 @@ public static class TagCheck
         }
     }
 
-    private static void Judge(Look look, HashSet<Guid> pictures)
+    private static void Judge(Look look, HashSet<Guid> pictures, Assumptions assumptions)
     {
         Line("reading", look.Reading);
         Line("part", look.Part);
@@ -184,7 +189,7 @@ public static class TagCheck
         }
         if (look.Mark is not null)
         {
-            look.ToObservation().MarkWindow(Assumptions.Standard);
+            look.ToObservation().MarkWindow(assumptions);
         }
     }
 

@@ -196,8 +196,10 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
 /// <param name="Parts">Its parts.</param>
 /// <param name="Edge">How its edge works.</param>
 /// <param name="Sole">What its sole is made of.</param>
+/// <param name="BedDeg">Angle of its bed, degrees; says something of planes alone.</param>
+/// <param name="BevelUp">True where the iron lies bevel up.</param>
 public sealed record ToolKind(KindId Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts,
-    EdgeForm Edge = EdgeForm.None, SoleOf Sole = SoleOf.None)
+    EdgeForm Edge = EdgeForm.None, SoleOf Sole = SoleOf.None, double BedDeg = 45, bool BevelUp = false)
 {
     /// <summary>Finds a part, or null.</summary>
     public PartDef? Part(PartId id) => Parts.FirstOrDefault(p => p.Id == id);

@@ -13,7 +13,8 @@ public static class Faults
     ];
 
     private static readonly HashSet<FindingKind> Spots =
-        [FindingKind.Pitting, FindingKind.Crack, FindingKind.EdgeDamage, FindingKind.Repair, FindingKind.Mark, FindingKind.Bent, FindingKind.PaintSplash, FindingKind.OutOfFlat, FindingKind.OutOfSquare];
+        [FindingKind.Pitting, FindingKind.Crack, FindingKind.EdgeDamage, FindingKind.Repair, FindingKind.Mark, FindingKind.Bent, FindingKind.PaintSplash,
+            FindingKind.OutOfFlat, FindingKind.OutOfSquare];
 
     /// <summary>True for a fault that sits at a spot, of which a part can have several; else it holds for the whole part.</summary>
     public static bool IsSpot(FindingKind kind) => Spots.Contains(kind);
@@ -63,7 +64,8 @@ public static class Faults
     };
 
     private static bool IsStruck(ToolKind tool, PartDef part) =>
-        part.Id.Is(PartIds.Strike, PartIds.Poll) || part.Id == PartIds.Wedge && tool.Family == Family.Plane || part.Id == PartIds.Iron && tool.Part(PartIds.Wedge) is not null
+        part.Id.Is(PartIds.Strike, PartIds.Poll) || part.Id == PartIds.Wedge && tool.Family == Family.Plane || part.Id == PartIds.Iron
+            && tool.Part(PartIds.Wedge) is not null
             || tool.Id == KindIds.Chisel && part.Id.Is(PartIds.Handle, PartIds.EndCap);
 
     private static int Order(FindingKind kind) => kind switch

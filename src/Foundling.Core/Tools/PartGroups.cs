@@ -40,7 +40,8 @@ public static class PartGroups
     /// <summary>Places on a part that a crack or pit may be at, the ones that decide first.</summary>
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part) => kind.Family switch
     {
-        Family.Plane when part.Id == PartIds.Body => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"] : ["mouth", "frog seat", "cheek",
+        Family.Plane when part.Id == PartIds.Body => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"]
+            : ["mouth", "frog seat", "cheek",
             "toe", "heel", "sole"],
         Family.Saw when part.Id == PartIds.Plate => ["tooth line", "heel", "toe", "middle", "back edge"],
         _ when part.Id.Is(PartIds.Head, PartIds.Bit) => ["eye", "edge", "cheek", "poll"],

@@ -87,7 +87,8 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
     /// <summary>The drawing with every point moved, part by part.</summary>
     internal Profile Move(double width, double height, double restY, Func<PartId, Spot, Spot> map) => new(
         Kind, width, height, restY,
-        [.. Parts.Select(p => new DrawnPart(p.Part, [.. p.Shapes.Select(s => s with { Path = s.Path.Move(x => map(p.Part, x)) })], map(p.Part, p.Anchor), [.. p.Spots.Select(x => (x.Name, map(p.Part, x.At)))]))]);
+        [.. Parts.Select(p => new DrawnPart(p.Part, [.. p.Shapes.Select(s => s with { Path = s.Path.Move(x => map(p.Part, x)) })], map(p.Part, p.Anchor),
+            [.. p.Spots.Select(x => (x.Name, map(p.Part, x.At)))]))]);
 
     /// <summary>The drawing at a measured length.</summary>
     /// <param name="kind">Kind of tool.</param>

@@ -19,16 +19,31 @@ internal static class ProfileFits
     private static readonly Dictionary<KindId, Rule> Rules = new()
     {
         // Small bench planes have small furniture, so under the nominal length the whole drawing shrinks.
-        [KindIds.MetalBenchPlane] = m => m.LengthMm < 245 ? null : Plane(m, 6, 245, 76, m.LengthMm < 300 ? 76.0 / 245 : 0.32, [0, 20, 58, 76, 103, 150, 206, 245], (l, mouth) => [0, 20, mouth - 18, mouth, mouth + 27, mouth + 74, mouth + 130, l],
+        [KindIds.MetalBenchPlane] = m => m.LengthMm < 245 ? null
+            : Plane(m, 6, 245, 76, m.LengthMm < 300 ? 76.0 / 245 : 0.32, [0, 20, 58, 76, 103, 150, 206, 245], (l, mouth) =>
+                [0, 20, mouth - 18, mouth, mouth + 27, mouth + 74, mouth + 130, l],
             [PartIds.Body], (part, l, group) => part.Is(PartIds.Knob, PartIds.KnobBolt) ? 0.12 * (l - 245) : group),
-        [KindIds.WoodenBenchPlane] = m => Plane(m, 6, 432, 152, m.LengthMm < 300 ? 0.37 : m.LengthMm > 500 ? 0.34 : 152.0 / 432, [0, 30, 110, 152, 190, 284, 374, 402, 432], (l, mouth) => [0, 30, mouth - 42, mouth, mouth + 38, mouth + 132, mouth + 222, l - 30, l],
+        [KindIds.WoodenBenchPlane] = m =>
+            Plane(m, 6, 432, 152, m.LengthMm < 300 ? 0.37 : m.LengthMm > 500 ? 0.34 : 152.0 / 432, [0, 30, 110, 152, 190, 284, 374, 402, 432], (l, mouth) =>
+                [0, 30, mouth - 42, mouth, mouth + 38, mouth + 132, mouth + 222, l - 30, l],
             [PartIds.Body], (part, _, group) => part == PartIds.Strike ? 0.43 * group : group),
-        [KindIds.BlockPlane] = m => Plane(m, 6, 158, 52, 52.0 / 158, [0, 14, 36, 52, 86, 128, 158], (l, mouth) => [0, 14, mouth - 16, mouth, mouth + 34, l - 30, l], [PartIds.Body, PartIds.ToePlate], (_, _, group) => group),
-        [KindIds.RebatePlane] = m => Plane(m, 6, 240, 92, 92.0 / 240, [0, 20, 80, 92, 140, 220, 240], (l, mouth) => [0, 20, mouth - 12, mouth, mouth + 48, l - 20, l], [PartIds.Body], (_, _, group) => group),
-        [KindIds.PloughPlane] = m => Plane(m, 4.63, 197, 84, 84.0 / 197, [8, 22, 70, 84, 130, 197], (l, mouth) => [8, 22, mouth - 14, mouth, mouth + 46, l], [PartIds.Body, PartIds.Skate], (part, l, group) => part.Is(PartIds.Fence, PartIds.Stem, PartIds.StemWedge) ? 0.47 * (l - 197) : group),
-        [KindIds.ScraperPlane] = m => Plane(m, 6, 236, 96, 96.0 / 236, [0, 20, 70, 96, 124, 178, 236], (l, mouth) => [0, 20, mouth - 26, mouth, mouth + 28, mouth + 82, l], [PartIds.Body],
-            (part, l, group) => part.Is(PartIds.Knob, PartIds.KnobBolt) ? 0.16 * (l - 236) : part.Is(PartIds.Tote, PartIds.ToteBolt) ? Math.Min(group, l - 82 - 153) : group),
-        [KindIds.ToothingPlane] = m => Plane(m, 6, 190, 72, 72.0 / 190, [0, 26, 60, 72, 110, 156, 190], (l, mouth) => [0, 26, mouth - 12, mouth, mouth + 38, l - 34, l], [PartIds.Body], (part, l, group) => part == PartIds.Strike ? l - 190 : group),
+        [KindIds.BlockPlane] = m =>
+            Plane(m, 6, 158, 52, 52.0 / 158, [0, 14, 36, 52, 86, 128, 158], (l, mouth) => [0, 14, mouth - 16, mouth, mouth + 34, l - 30, l],
+                [PartIds.Body, PartIds.ToePlate], (_, _, group) => group),
+        [KindIds.RebatePlane] = m =>
+            Plane(m, 6, 240, 92, 92.0 / 240, [0, 20, 80, 92, 140, 220, 240], (l, mouth) => [0, 20, mouth - 12, mouth, mouth + 48, l - 20, l], [PartIds.Body],
+                (_, _, group) => group),
+        [KindIds.PloughPlane] = m =>
+            Plane(m, 4.63, 197, 84, 84.0 / 197, [8, 22, 70, 84, 130, 197], (l, mouth) => [8, 22, mouth - 14, mouth, mouth + 46, l],
+                [PartIds.Body, PartIds.Skate], (part, l, group) => part.Is(PartIds.Fence, PartIds.Stem, PartIds.StemWedge) ? 0.47 * (l - 197) : group),
+        [KindIds.ScraperPlane] = m =>
+            Plane(m, 6, 236, 96, 96.0 / 236, [0, 20, 70, 96, 124, 178, 236], (l, mouth) => [0, 20, mouth - 26, mouth, mouth + 28, mouth + 82, l],
+                [PartIds.Body],
+            (part, l, group) => part.Is(PartIds.Knob, PartIds.KnobBolt) ? 0.16 * (l - 236) : part.Is(PartIds.Tote, PartIds.ToteBolt)
+                ? Math.Min(group, l - 82 - 153) : group),
+        [KindIds.ToothingPlane] = m =>
+            Plane(m, 6, 190, 72, 72.0 / 190, [0, 26, 60, 72, 110, 156, 190], (l, mouth) => [0, 26, mouth - 12, mouth, mouth + 38, l - 34, l], [PartIds.Body],
+                (part, l, group) => part == PartIds.Strike ? l - 190 : group),
         [KindIds.Spokeshave] = Spokeshave,
         [KindIds.HandSaw] = m => Saw(m, [0, 40, 560, 660], n => [0, 40, n - 100, n], [PartIds.Plate]),
         [KindIds.BackSaw] = m => Saw(m, [0, 20, 260, 305], n => [0, 20, n - 45, n], [PartIds.Plate, PartIds.Back]),

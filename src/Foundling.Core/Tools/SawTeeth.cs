@@ -7,7 +7,8 @@ internal static class SawTeeth
     private const int Several = 12;
 
     /// <summary>The points to the inch a kind is drawn with; null for what is no saw.</summary>
-    private static (double Points, double Rake)? Drawn(KindId kind) => kind == KindIds.HandSaw ? (7, HandRake) : kind == KindIds.BackSaw ? (13, BackRake) : null;
+    private static (double Points, double Rake)? Drawn(KindId kind) => kind == KindIds.HandSaw ? (7, HandRake) : kind == KindIds.BackSaw ? (13, BackRake)
+        : null;
 
     /// <summary>The drawing with its tooth line drawn anew.</summary>
     /// <param name="saw">The drawing.</param>
@@ -27,7 +28,8 @@ internal static class SawTeeth
         double height = Height(pitch, rake), deepest = Height(InchMm / (usual - 1), rake) + 0.05;
         Outline Line(Outline path) => path.Redraw(Several, p => p.Y >= saw.RestY - deepest && p.Y <= saw.RestY + 0.05, (first, last) => Teeth(first.X, last.X,
             saw.RestY, pitch, height, rake));
-        return saw with { Parts = [.. saw.Parts.Select(p => p.Part == PartIds.Plate ? p with { Shapes = [.. p.Shapes.Select(s => s with { Path = Line(s.Path) })] }
+        return saw with { Parts = [.. saw.Parts.Select(p => p.Part == PartIds.Plate
+            ? p with { Shapes = [.. p.Shapes.Select(s => s with { Path = Line(s.Path) })] }
             : p)] };
     }
 

@@ -84,7 +84,8 @@ internal static class DemoTags
             Story = "Used on the ribs of the yawl; came back into service this autumn.",
             Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("wheel", "large_brass", Sure), ("knob_form", "tall_ball", Sure),
                 ("cap_hole", "pear", Likely)],
-            Wrong = [(PartIds.Body, FindingKind.Rust, 2, "cheeks"), (PartIds.Tote, FindingKind.Looseness, 2, "turns on its rod"), (PartIds.Iron, FindingKind.EdgeDamage, 1, "")],
+            Wrong = [(PartIds.Body, FindingKind.Rust, 2, "cheeks"), (PartIds.Tote, FindingKind.Looseness, 2, "turns on its rod"),
+                (PartIds.Iron, FindingKind.EdgeDamage, 1, "")],
             AsFoundMm = [0.19, 0.23, 0.21], ProvedMm = [0.031, 0.034, 0.03, 0.036, 0.033],
         },
         new(19, KindIds.MetalBenchPlane, "Try plane, Pellow & Tarn", 41, AimKind.Work, 0.62, new(19, 0.32, 0.28, 14))
@@ -93,7 +94,8 @@ internal static class DemoTags
             Price = 38, OwnersMark = "T. HOLLIS", Story = "Stood on a window sill for years. Wanted for the new rudder blade.",
             Seen = [("side_wing", "low_arc", Sure), ("cast_number", "ahead_of_knob", Sure), ("frog_top", "rounded", Likely), ("cap_hole", "round", Sure),
                 ("iron_mark", "straight_name", Sure), ("knob_form", "low_bun", Sure)],
-            Wrong = [(PartIds.Body, FindingKind.Rust, 3, "toe and cheeks"), (PartIds.Body, FindingKind.CoatingLoss, 2, "behind the frog"), (PartIds.Iron, FindingKind.Pitting, 2,
+            Wrong = [(PartIds.Body, FindingKind.Rust, 3, "toe and cheeks"), (PartIds.Body, FindingKind.CoatingLoss, 2, "behind the frog"),
+                (PartIds.Iron, FindingKind.Pitting, 2,
                 "20 mm from the edge"), (PartIds.Adjuster, FindingKind.Seizure, 1, ""), (PartIds.Iron, FindingKind.EdgeDamage, 2, "two nicks"),
                 (PartIds.Knob, FindingKind.Looseness, 2, "turns, though its screw is tight")],
             AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96), Measured = [(PartIds.Knob, "handle_gap", 1.1, Instrument.Feeler)], WorthSound = 110,
@@ -104,13 +106,15 @@ internal static class DemoTags
             LengthMm = 660, Source = "House sale at Brannoch", Price = 9, Story = "Faint etch under the brown; the plate rings true.",
             Seen = [("nut_form", "domed_split", Sure), ("plate_etch", "scroll_etch", Unsure), ("handle_horn", "short_horn", Sure), ("handle_wood", "apple",
                 Likely), ("badge", "heron", Sure), ("nib", "nib", Sure), ("nut_count", "four", Sure)],
-            Wrong = [(PartIds.Plate, FindingKind.Rust, 2, "both sides"), (PartIds.Plate, FindingKind.Mark, 2, "etch near the middle"), (PartIds.Handle, FindingKind.CoatingLoss,
+            Wrong = [(PartIds.Plate, FindingKind.Rust, 2, "both sides"), (PartIds.Plate, FindingKind.Mark, 2, "etch near the middle"),
+                (PartIds.Handle, FindingKind.CoatingLoss,
                 3, ""), (PartIds.SawNuts, FindingKind.Looseness, 1, "")],
         },
         new(24, KindIds.BoltCutter, "Bolt cutter, 18 in", 28, AimKind.Work, 0.35, new(24, 0.4, 0.35, 10))
         {
             LengthMm = 457, Source = "Found in the mast store", Owner = "Piet Varrow", Story = "Piet wants it back for the mooring chain.", PromisedInDays = 9,
-            Wrong = [(PartIds.UpperJaw, FindingKind.Rust, 3, ""), (PartIds.LowerJaw, FindingKind.EdgeDamage, 3, "chip 2 mm wide"), (PartIds.Pivot, FindingKind.Seizure, 2, ""),
+            Wrong = [(PartIds.UpperJaw, FindingKind.Rust, 3, ""), (PartIds.LowerJaw, FindingKind.EdgeDamage, 3, "chip 2 mm wide"),
+                (PartIds.Pivot, FindingKind.Seizure, 2, ""),
                 (PartIds.Strap, FindingKind.Rust, 2, "")],
         },
         new(27, KindIds.Drawknife, "Drawknife, Hexholm Forge", 22, AimKind.Work, 0.8, new(27, 0.12, 0, 3))
@@ -119,7 +123,8 @@ internal static class DemoTags
             Story = "Her father shaped oars with it. One handle turned on its tang.", PromisedInDays = 4,
             Seen = [("forge_stamp", "anvil", Sure), ("edge_handle", "bead", Sure), ("ferrule", "drawn", Sure), ("handle_timber", "ash", Likely),
                 ("handle_label", "no_label", Unsure)],
-            Wrong = [(PartIds.Blade, FindingKind.Rust, 2, ""), (PartIds.HandleLeft, FindingKind.Looseness, 3, "turns on the tang"), (PartIds.Blade, FindingKind.EdgeDamage, 1,
+            Wrong = [(PartIds.Blade, FindingKind.Rust, 2, ""), (PartIds.HandleLeft, FindingKind.Looseness, 3, "turns on the tang"),
+                (PartIds.Blade, FindingKind.EdgeDamage, 1,
                 "")],
             Standing = (StepKey.WoodWipe, 22, null, 24, null),
         },
@@ -132,11 +137,13 @@ internal static class DemoTags
                 ("iron_mark", "boxed_name", Sure)],
             Wrong =
             [
-                (PartIds.Body, FindingKind.CoatingLoss, 3, "gone in patches, edges lifting"), (PartIds.LeverCap, FindingKind.CoatingLoss, 2, "plating rough, sound"),
+                (PartIds.Body, FindingKind.CoatingLoss, 3, "gone in patches, edges lifting"),
+                    (PartIds.LeverCap, FindingKind.CoatingLoss, 2, "plating rough, sound"),
                     (PartIds.Body, FindingKind.Rust, 2, "cheeks and sole"),
                 (PartIds.Knob, FindingKind.Looseness, 2, "will not draw down, gap 1.4 mm"), (PartIds.Tote, FindingKind.Crack, 4, "clean break at the waist"),
                     (PartIds.Adjuster, FindingKind.Seizure, 1, "stiff, moves with oil"),
-                (PartIds.Iron, FindingKind.Pitting, 3, "two pits near the edge"), (PartIds.Frog, FindingKind.Rust, 2, "seat"), (PartIds.Iron, FindingKind.EdgeDamage, 2,
+                (PartIds.Iron, FindingKind.Pitting, 3, "two pits near the edge"), (PartIds.Frog, FindingKind.Rust, 2, "seat"),
+                    (PartIds.Iron, FindingKind.EdgeDamage, 2,
                     "out of square 1.6 mm"),
             ],
             Surveyed = true, AsFoundMm = [0.28, 0.31, 0.22], Counted = (36, 84),
@@ -155,14 +162,16 @@ internal static class DemoTags
         new(35, KindIds.BackSaw, "Back saw, 12 in", 9, AimKind.Work, 0.35, new(35, 0.5, 0, 6))
         {
             LengthMm = 305, Source = "Box of odds, Brannoch", Price = 6, Story = "A faint mark under dark rust near the back.",
-            Wrong = [(PartIds.Plate, FindingKind.Rust, 3, "dark"), (PartIds.Plate, FindingKind.Mark, 4, "an etch, only a shadow"), (PartIds.Plate, FindingKind.EdgeDamage, 2,
+            Wrong = [(PartIds.Plate, FindingKind.Rust, 3, "dark"), (PartIds.Plate, FindingKind.Mark, 4, "an etch, only a shadow"),
+                (PartIds.Plate, FindingKind.EdgeDamage, 2,
                 "worn unevenly"), (PartIds.Handle, FindingKind.CoatingLoss, 2, ""), (PartIds.SawNuts, FindingKind.Looseness, 2, "")],
         },
         new(38, KindIds.AdjustableWrench, "Adjustable wrench, Ottermere", 6, AimKind.Work, 0.2, new(38, 0.55, 0, 16))
         {
             LengthMm = 253, Source = "Bilge of the old ferry", Story = "Play in the jaw, 1.2 mm at the tip.",
             Seen = [("jaw_back", "rounded", Sure), ("wrench_knurl", "diamond", Sure), ("handle_hole", "round", Unsure)],
-            Wrong = [(PartIds.SlidingJaw, FindingKind.Looseness, 2, "1.2 mm play"), (PartIds.Frame, FindingKind.Rust, 3, ""), (PartIds.Knurl, FindingKind.Seizure, 1, "stiff"),
+            Wrong = [(PartIds.SlidingJaw, FindingKind.Looseness, 2, "1.2 mm play"), (PartIds.Frame, FindingKind.Rust, 3, ""),
+                (PartIds.Knurl, FindingKind.Seizure, 1, "stiff"),
                 (PartIds.Handle, FindingKind.Rust, 3, "")],
             Measured = [(PartIds.SlidingJaw, "play", 1.2, Instrument.Feeler)], Standing = (StepKey.Soak, 9, 3, 17, 48),
         },
@@ -178,7 +187,8 @@ internal static class DemoTags
         {
             LengthMm = 158, IronWidthMm = 41, SoleWidthMm = 48, Purpose = SolePurpose.Block, Source = "Loft, drawer of the long bench",
             Story = "The loft dresses what stays here in its own blue.", WorthSound = 35, Rarity = Core.Aim.Rarity.Common,
-            Wrong = [(PartIds.Body, FindingKind.CoatingLoss, 1, "sound but dull"), (PartIds.Iron, FindingKind.EdgeDamage, 1, ""), (PartIds.Body, FindingKind.Rust, 1, "sole")],
+            Wrong = [(PartIds.Body, FindingKind.CoatingLoss, 1, "sound but dull"), (PartIds.Iron, FindingKind.EdgeDamage, 1, ""),
+                (PartIds.Body, FindingKind.Rust, 1, "sole")],
         },
         new(25, KindIds.HandDrill, "Hand drill, Dunmarrow", 26, AimKind.Work, 0.3, new(25, 0.3, 0.3, 8))
         {
@@ -207,7 +217,8 @@ internal static class DemoTags
             LengthMm = 240, IronWidthMm = 38, SoleWidthMm = 38, Source = "Left on the loft steps",
             Story = "Jams at the first stroke. The wedge is paler than the body and stops short of the throat.", WorthSound = 25,
             Rarity = Core.Aim.Rarity.Common,
-            Wrong = [(PartIds.Body, FindingKind.Wind, 2, ""), (PartIds.Body, FindingKind.OutOfFlat, 1, "hollow at the mouth"), (PartIds.Iron, FindingKind.EdgeDamage, 1, "")],
+            Wrong = [(PartIds.Body, FindingKind.Wind, 2, ""), (PartIds.Body, FindingKind.OutOfFlat, 1, "hollow at the mouth"),
+                (PartIds.Iron, FindingKind.EdgeDamage, 1, "")],
             Measured = [(PartIds.Body, "wind", 0.8, Instrument.Rule)], Kin = (KinLook.Clash, KinLook.Clash, KinLook.Clash),
             Tried = (AsFoundTry.Badly, "jams under the wedge"),
         },
@@ -215,7 +226,8 @@ internal static class DemoTags
         {
             LengthMm = 284, IronWidthMm = 25, Source = "Maud's shed", Owner = "Maud Aldous",
             Story = "Pits on the back; about nine millimetres of hard steel left.",
-            Wrong = [(PartIds.Blade, FindingKind.Rust, 2, "back"), (PartIds.Blade, FindingKind.Pitting, 3, "back"), (PartIds.Handle, FindingKind.Mushroomed, 3, "")],
+            Wrong = [(PartIds.Blade, FindingKind.Rust, 2, "back"), (PartIds.Blade, FindingKind.Pitting, 3, "back"),
+                (PartIds.Handle, FindingKind.Mushroomed, 3, "")],
             Measured = [(PartIds.Blade, "edge_to_hard_end", 9, Instrument.Rule)],
         },
     ];

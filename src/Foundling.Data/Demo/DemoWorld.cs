@@ -113,7 +113,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         tag.Measurements.AddRange(demo.Measured.Select(m => new Measurement
         {
             Id = Guid.CreateVersion7(now), Part = m.Part, Kind = m.Kind, Value = m.Value, Instrument = m.With,
-            UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Standard), At = Next(1),
+            UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Of(settings.Assumed)), At = Next(1),
         }));
         (tag.Tried, tag.TriedNote) = (demo.Tried?.Did, demo.Tried?.Note ?? "");
         (tag.Wish, tag.WorthSound, tag.Rarity, tag.Ways) = (demo.Wish, demo.WorthSound, demo.Rarity, [.. demo.Ways]);
@@ -128,7 +128,8 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         if (demo.Aim is AimKind aim)
         {
-            Work(tag, demo, RodDesk.Ask(tag, aim, settings, new HashSet<SupplyId> { SupplyIds.ShopOven }, book), settings.Name, now, time.LocalTimeZone);
+            Work(tag, demo, RodDesk.Ask(tag, aim, ShopDesk.Of(settings, new HashSet<SupplyId> { SupplyIds.ShopOven }), book), settings.Name, now,
+                time.LocalTimeZone);
         }
         if (demo.Surveyed)
         {

@@ -32,7 +32,8 @@ public static class PatternFile
     private const int MostFaults = 500;
 
     private static readonly string[] Columns =
-        ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part", "effort", "own", "none", "filled", "pale", "drawn", "source", "note"];
+        ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part",
+            "effort", "own", "none", "filled", "pale", "drawn", "source", "note"];
 
     private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json) { WriteIndented = true,
         DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };

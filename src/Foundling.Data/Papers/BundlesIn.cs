@@ -8,6 +8,7 @@ using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
 using Foundling.Data.Pictures;
+using Foundling.Data.Shop;
 using Foundling.Data.Store;
 using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
@@ -25,7 +26,8 @@ public sealed record BundleView(string Id, Tag Tag, IReadOnlyList<string> Gone, 
 /// <summary>
 /// Takes bundles from other shops in: a bundle is judged whole before anything of it is kept, shown, and then taken or let go.
 /// </summary>
-public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, PatternShelf patterns, FoundlingDb db, DataFolder folder, TimeProvider time)
+public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, PatternShelf patterns, ShopDesk shop, FoundlingDb db, DataFolder folder,
+    TimeProvider time)
 {
     private const long MostDocumentBytes = 16L * 1024 * 1024, MostBytes = 512L * 1024 * 1024;
     private const int MostEntries = 500, MostLines = 60;
@@ -42,7 +44,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
             TagDocument document;
             await using (var zip = new ZipArchive(from, ZipArchiveMode.Read, leaveOpen: true))
             {
-                document = await Judge(zip, cancel).ConfigureAwait(false);
+                document = await Judge(zip, await shop.Assumed(cancel).ConfigureAwait(false), cancel).ConfigureAwait(false);
                 foreach (string file in document.Tag.Pictures.Select(p => p.File).Distinct())
                 {
                     await Keep(zip, file, cancel).ConfigureAwait(false);
@@ -114,7 +116,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
 
-    private static async Task<TagDocument> Judge(ZipArchive zip, CancellationToken cancel)
+    private static async Task<TagDocument> Judge(ZipArchive zip, Core.Assumptions assumptions, CancellationToken cancel)
     {
         if (zip.Entries.Count > MostEntries || zip.Entries.Sum(e => Math.Max(0, e.Length)) > MostBytes)
         {
@@ -160,7 +162,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         {
             throw Bad("The tag in this bundle does not hold together: a picture has a name that is none. Nothing was imported.");
         }
-        if (TagCheck.Of(document.Tag) is [{ } first, ..] faults)
+        if (TagCheck.Of(document.Tag, assumptions) is [{ } first, ..] faults)
         {
             throw Bad($"The tag in this bundle does not hold together: {first.Sentence}{(faults.Count > 1 ? $" And {faults.Count - 1} more of the kind." : "")} Nothing was imported.");
         }

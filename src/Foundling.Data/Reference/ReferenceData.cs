@@ -24,9 +24,13 @@ public static class ReferenceData
 
     private static readonly Lazy<MarkTables> LazyMarks = new(() => new MarkTables(
         Starts("us-utility-patents.csv"), Starts("us-design-patents.csv"), Starts("gb-registered-designs.csv"),
-        [.. Rows("dated-marks.csv").Where(r => r["bound_kind"] == "fixed").Select(r => new DatedMark(r["mark_key"], r["what_you_see"], Year(r["not_before"]), Year(r["not_after"]), r["soft"] == "true", r["why"]))],
-        [.. Rows("dated-materials.csv").Select(r => new DatedMaterial(r["key"], r["what_you_see"], Year(r["not_before"]), Year(r["typical_from"]), Year(r["typical_to"]), r["quality"] == "approximate", r["why"]))],
-        [.. Rows("gb-diamond-marks.csv").Where(r => r["kind"] is "year" or "month" or "irregular").Select(r => new DiamondLetter(r["cycle"] == "1842-1867", r["year"].Length > 0 && r["position"] is "top" or "right" && r["kind"] != "month",
+        [.. Rows("dated-marks.csv").Where(r => r["bound_kind"] == "fixed")
+            .Select(r => new DatedMark(r["mark_key"], r["what_you_see"], Year(r["not_before"]), Year(r["not_after"]), r["soft"] == "true", r["why"]))],
+        [.. Rows("dated-materials.csv")
+            .Select(r => new DatedMaterial(r["key"], r["what_you_see"], Year(r["not_before"]), Year(r["typical_from"]), Year(r["typical_to"]),
+                r["quality"] == "approximate", r["why"]))],
+        [.. Rows("gb-diamond-marks.csv").Where(r => r["kind"] is "year" or "month" or "irregular")
+            .Select(r => new DiamondLetter(r["cycle"] == "1842-1867", r["year"].Length > 0 && r["position"] is "top" or "right" && r["kind"] != "month",
             r["symbol"], Year(r["year"]), Year(r["month"]), r["kind"] == "irregular", r["note"]))],
         [.. Rows("mark-forms.csv").Select(r => new MarkForm(r["key"], r["group"], r["forms"]))]));
 

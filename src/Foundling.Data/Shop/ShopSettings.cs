@@ -24,6 +24,9 @@ public sealed class ShopSettings
     /// <summary>How the shop dresses its own tools, in words: a colour, a grip.</summary>
     public string Dress { get; set; } = "";
 
+    /// <summary>What it assumes otherwise than the book, each as "name=value".</summary>
+    public List<string> Assumed { get; set; } = [];
+
     /// <summary>What an hour at the bench is counted at, in the shop's money.</summary>
     public double HourRate { get; set; }
 }

@@ -66,7 +66,8 @@ public static class Upgrade
                 if (now != old)
                 {
                     // A step nobody knows any more leaves its minutes on the tool as a whole.
-                    string sql = table == "Events" || now is not null ? $"UPDATE {table} SET Step = {{0}} WHERE Step = {{1}}" : $"DELETE FROM {table} WHERE Step = {{1}}";
+                    string sql = table == "Events" || now is not null ? $"UPDATE {table} SET Step = {{0}} WHERE Step = {{1}}"
+                        : $"DELETE FROM {table} WHERE Step = {{1}}";
                     db.Database.ExecuteSqlRaw(sql, now!, old);
                 }
             }
@@ -120,7 +121,8 @@ public static class Upgrade
             SurfaceLost = Text("SurfaceLost"), MetalRemovedMm = Number("MetalRemovedMm") ?? 0, Block = row.GetValueOrDefault("Block") as string,
             Rule = Text("Rule"), Choice = Text("Choice"), Hand = Word<StepHand>("Hand"), After = row.GetValueOrDefault("After") as string,
             WaitsFor = Text("WaitsFor"), ArrivesOn = DateOnly.TryParse(Text("ArrivesOn"), CultureInfo.InvariantCulture, out DateOnly day) ? day : null,
-            AgreedAt = Moment("AgreedAt"), Agreed = Text("Agreed"), State = Word<StepState>("State"), EndedAt = Moment("EndedAt"), SkipReason = Text("SkipReason"),
+            AgreedAt = Moment("AgreedAt"), Agreed = Text("Agreed"), State = Word<StepState>("State"), EndedAt = Moment("EndedAt"),
+                SkipReason = Text("SkipReason"),
         };
     }
 

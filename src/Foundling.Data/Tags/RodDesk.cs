@@ -2,46 +2,40 @@ using Foundling.Core;
 using Foundling.Core.Origin;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
-using Foundling.Data.Reference;
 using Foundling.Data.Shop;
-using Foundling.Data.Store;
-using Foundling.Data.Stores;
 
 namespace Foundling.Data.Tags;
 
 /// <summary>Plans tags and keeps what is done to their rods.</summary>
-public sealed class RodDesk(TimeProvider time, TagBook tags, ShopBook shop, StoreRoom stores)
+public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
 {
     private const int MostWords = 500, MostReason = 150;
 
     /// <summary>The question a plan for this tag answers.</summary>
     public async Task<PlanQuestion> Question(Tag tag, AimKind aim, CancellationToken cancel = default) =>
-        Ask(tag, aim, await shop.Read(cancel).ConfigureAwait(false), await stores.Lacking(cancel).ConfigureAwait(false),
-            await tags.Patterns(cancel).ConfigureAwait(false));
+        Ask(tag, aim, await shop.Context(cancel).ConfigureAwait(false), await tags.Patterns(cancel).ConfigureAwait(false));
 
     /// <summary>The question a plan for a tag answers in a shop.</summary>
     /// <param name="tag">The tag.</param>
     /// <param name="aim">How far to go.</param>
-    /// <param name="settings">The shop.</param>
-    /// <param name="lacking">Kit the shop has not got.</param>
+    /// <param name="shop">The shop.</param>
     /// <param name="book">The pattern book, which says which parts are odd.</param>
-    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopSettings settings, IReadOnlySet<SupplyId> lacking, PatternBook book) => new(tag.Tool(), aim,
-        tag.Standing(), ReferenceData.Baths)
+    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopContext shop, PatternBook book) => new(tag.Tool(), aim, tag.Standing(), shop)
     {
-        TagWays = Choices.Read(tag.Ways), ShopWays = Choices.Read(settings.Ways), Lacking = lacking, TemperatureC = settings.TemperatureC,
-        RelativeHumidityPercent = settings.HumidityPercent, LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose,
-        Measurements = tag.Measurements, Tried = tag.Tried, Dress = settings.Dress, Odd = Odd(tag, book),
+        TagWays = Choices.Read(tag.Ways), LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements,
+        Tried = tag.Tried, Odd = Odd(tag, book, shop.Assumptions),
     };
 
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
-    private static HashSet<PartId> Odd(Tag tag, PatternBook book)
-    {
-        return [.. TagBook.Date(tag, book)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [], .. PartRules.OddByKinship(tag.Kinship(),
-            Assumptions.Standard)];
-    }
+    private static HashSet<PartId> Odd(Tag tag, PatternBook book, Assumptions assumptions) =>
+    [
+        .. TagBook.Date(tag, book, assumptions)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [],
+        .. PartRules.OddByKinship(tag.Kinship(), assumptions),
+    ];
 
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>
     public async Task Aim(Tag tag, AimKind aim, CancellationToken cancel = default)
@@ -95,7 +89,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopBook shop, Stor
         {
             tag.SeenCautions = [.. tag.SeenCautions.Union(step.Cautions)];
         }
-        Gate gate = Gate.Of(tag, step, (await shop.Read(cancel).ConfigureAwait(false)).Name, time.GetUtcNow());
+        Gate gate = Gate.Of(tag, step, (await shop.Context(cancel).ConfigureAwait(false)).Name, time.GetUtcNow());
         bool against = gate.Order is not null && !string.IsNullOrWhiteSpace(overrule);
         Gate left = against ? gate with { Order = null } : gate;
         if (!left.Open)
@@ -193,7 +187,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopBook shop, Stor
         {
             End(tag, ended, now);
         }
-        if (Waits.After(step.Deed, now, time.LocalTimeZone) is { } wait)
+        if (Waits.After(step.Deed, now, time.LocalTimeZone, await shop.Assumed(cancel).ConfigureAwait(false)) is { } wait)
         {
             tag.Waits.Add(wait);
             tag.Happened(Event(EventKind.WaitBegun, step, wait.What));

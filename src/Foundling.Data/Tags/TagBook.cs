@@ -175,7 +175,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     /// <summary>Children of a tag that are added and never say anything against one another.</summary>
     private static readonly HashSet<Type> OnlyAdds =
-        [typeof(BenchEvent), typeof(Picture), typeof(Measurement), typeof(ProofRecord), typeof(SoleRecord), typeof(CountRecord), typeof(Wait), typeof(StepMark)];
+        [typeof(BenchEvent), typeof(Picture), typeof(Measurement), typeof(ProofRecord), typeof(SoleRecord), typeof(CountRecord), typeof(Wait),
+            typeof(StepMark)];
 
     /// <summary>Takes over what someone else changed on the tag itself at the same moment, where it is not what is changed here.</summary>
     private async Task Join(Tag tag, CancellationToken cancel)
@@ -200,19 +201,19 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     }
 
     /// <summary>Dates a tag by its looks and measurements; null when nothing was looked at.</summary>
-    public static DatingReport? Date(Tag tag, PatternBook book, int lookNext = 0, bool weights = false) =>
-        tag.Looks.Count == 0 ? null : Weigh(tag, book, lookNext, weights);
+    public static DatingReport? Date(Tag tag, PatternBook book, Assumptions assumptions, int lookNext = 0, bool weights = false) =>
+        tag.Looks.Count == 0 ? null : Weigh(tag, book, assumptions, lookNext, weights);
 
     /// <summary>Belief about a tag, also before the first look: lines of its kind, and none of them.</summary>
-    public static DatingReport Weigh(Tag tag, PatternBook book, int lookNext = 0, bool weights = false)
+    public static DatingReport Weigh(Tag tag, PatternBook book, Assumptions assumptions, int lookNext = 0, bool weights = false)
     {
         List<PatternLine> lines = Candidates(tag, book);
         List<Observation> looks = [.. tag.Looks.Where(l => Known(l, book)).Select(l => l.ToObservation())];
         bool named = lines is [{ Id: var only }] && only == tag.KnownLine;
-        double other = named || lines.Count == 0 ? 0 : OtherMaker.ShareFor(looks, book, tag.KnownLine == PatternLine.OtherId, Assumptions.Standard);
+        double other = named || lines.Count == 0 ? 0 : OtherMaker.ShareFor(looks, book, tag.KnownLine == PatternLine.OtherId, assumptions);
         return Dating.Report(
             new DatingInput(looks, book, [.. lines.Select(l => l.Id)], new Measurements(tag.LengthMm, tag.IronWidthMm), tag.Kinship(), other,
-                Assumptions.Standard.OddSizeShare), weights, lookNext);
+                assumptions.OddSizeShare), assumptions, weights, lookNext);
     }
 
     /// <summary>Lines a tag may be of: the one it is known to be of, else all of its kind.</summary>

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
 using Foundling.Data.Origin;
+using Foundling.Data.Shop;
 using Foundling.Web.Door;
 
 namespace Foundling.Web.Api;
@@ -16,7 +17,7 @@ internal static class GaugeApi
             .WithSummary("Lists the gauges.").Produces<IEnumerable<GaugeListing>>();
         foreach (Gauge gauge in GaugeCatalogue.All)
         {
-            app.MapPost(gauge.Path, (HttpRequest request, PatternShelf patterns) => Run(gauge, request, patterns))
+            app.MapPost(gauge.Path, (HttpRequest request, PatternShelf patterns, ShopDesk shop) => Run(gauge, request, patterns, shop))
                 .WithSummary(gauge.About).WithTags(gauge.File).WithName($"{gauge.File}_{gauge.Calculation}")
                 .Accepts(gauge.Input, "application/json")
                 .Produces(200, gauge.Output, "application/json").ProducesProblem(400).ProducesProblem(415);
@@ -29,13 +30,13 @@ internal static class GaugeApi
         app.Map("/api/{**rest}", () => Fault.Of(404).AsProblem()).ExcludeFromDescription();
     }
 
-    private static async Task<IResult> Run(Gauge gauge, HttpRequest request, PatternShelf patterns)
+    private static async Task<IResult> Run(Gauge gauge, HttpRequest request, PatternShelf patterns, ShopDesk shop)
     {
         CancellationToken gone = request.HttpContext.RequestAborted;
         try
         {
             using JsonDocument document = await JsonDocument.ParseAsync(request.Body, cancellationToken: gone);
-            var context = new GaugeContext(Assumptions.Standard, await patterns.Read(gone), gone);
+            var context = new GaugeContext(await shop.Assumed(gone), await patterns.Read(gone), gone);
             // Off the request's own thread, so that long sums keep nobody else waiting.
             object result = await Task.Run(() => GaugeCatalogue.Run(gauge, document.RootElement, context), gone);
             return Results.Json(result, GaugeCatalogue.Json);

@@ -39,7 +39,8 @@ internal sealed class Unshowable(ILogger<Unshowable> log) : IAsyncAlwaysRunResul
         string[] path = context.Request.Path.Value!.Split('/', StringSplitOptions.RemoveEmptyEntries);
         (string Label, string To)? mend = path switch
         {
-            ["tag", var number, not "mend", ..] when int.TryParse(number, out int tag) => ($"Find what is wrong on {Core.Tags.Tag.LabelOf(tag)} and take it out", $"/tag/{tag}/mend"),
+            ["tag", var number, not "mend", ..] when int.TryParse(number, out int tag) =>
+                ($"Find what is wrong on {Core.Tags.Tag.LabelOf(tag)} and take it out", $"/tag/{tag}/mend"),
             ["patterns", ..] or ["identify"] => ("Take changes of the pattern book back", "/mend/patterns"),
             _ => null,
         };

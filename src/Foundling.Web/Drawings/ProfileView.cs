@@ -12,7 +12,8 @@ public sealed record Pin(PartId Part, string Text, string Place = "")
 {
     /// <summary>Marks for findings, numbered as they are listed; a line for several parts is marked on each that is drawn.</summary>
     public static IReadOnlyList<Pin> Of(ToolKind kind, IEnumerable<FindingRow> rows) =>
-        [.. rows.SelectMany(r => r.All.Select(f => kind.Part(f.Part)?.DrawnAs ?? f.Part).Distinct().Select(drawn => new Pin(drawn, r.Number.ToString(System.Globalization.CultureInfo.InvariantCulture), r.First.Place)))];
+        [.. rows.SelectMany(r => r.All.Select(f => kind.Part(f.Part)?.DrawnAs ?? f.Part).Distinct()
+            .Select(drawn => new Pin(drawn, r.Number.ToString(System.Globalization.CultureInfo.InvariantCulture), r.First.Place)))];
 }
 
 /// <summary>A tool's side profile with its marks.</summary>

@@ -14,10 +14,10 @@ public sealed class SoleMapView
     public const int MostDrawn = 400;
 
     /// <summary>Lays out the map of a survey.</summary>
-    public SoleMapView(SoleRecord record)
+    public SoleMapView(SoleRecord record, Core.Assumptions assumptions)
     {
         GridSurveyInput input = record.Input;
-        Result = GridSurvey.Read(input);
+        Result = GridSurvey.Read(input, assumptions);
         var plane = new Plane(Result.PlaneAMm, Result.PlaneB, Result.PlaneC);
         double scale = DrawnWidth / input.LengthMm;
         Height = Math.Clamp(input.WidthMm * scale, 60, 230);

@@ -6,7 +6,8 @@ namespace Foundling.Web.Drawings;
 
 /// <summary>Years on a thin rule from 1800 to 2000: solid for a rule, hatched for a tendency.</summary>
 /// <param name="Bounds">What is stated about years.</param>
-public sealed record SpanView(IReadOnlyList<MarkBound> Bounds)
+/// <param name="Assumed">How long a patent pends, where only its filing is known.</param>
+public sealed record SpanView(IReadOnlyList<MarkBound> Bounds, Assumptions Assumed)
 {
     /// <summary>Width of the drawing.</summary>
     public const double Width = 400;
@@ -21,7 +22,7 @@ public sealed record SpanView(IReadOnlyList<MarkBound> Bounds)
     public IEnumerable<(double X, double Width, bool Soft)> Bars() => Bounds.Select(b =>
     {
         double from = At(b.NotBefore ?? b.IssueYear ?? b.FilingYear ?? Bounds.Max(o => o.NotBefore) ?? From), to = At(b.NotAfter ?? b.GrantYear
-            ?? (b.FilingYear is int f ? f + Assumptions.Standard.PatentPendingYears : To));
+            ?? (b.FilingYear is int f ? f + Assumed.PatentPendingYears : To));
         return (from, Math.Max(2, to - from), b.Soft);
     });
 

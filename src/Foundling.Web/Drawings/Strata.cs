@@ -39,12 +39,13 @@ public sealed class StrataView
     /// <param name="tag">The tag.</param>
     /// <param name="report">What its evidence adds up to, with weights.</param>
     /// <param name="book">The book it was dated by.</param>
+    /// <param name="assumptions">How long patents last and are printed.</param>
     /// <param name="near">Only the years that matter, not all the evidence.</param>
-    public StrataView(Tag tag, DatingReport report, PatternBook book, bool near = false)
+    public StrataView(Tag tag, DatingReport report, PatternBook book, Assumptions assumptions, bool near = false)
     {
         PatternLine line = report.BestKnownLine is { } known ? book.LineOf(known) : PatternLine.Unknown;
         bool Odd(Look look) => report.PartLabel.GetValueOrDefault(PartOf(look, book)) == "odd";
-        List<(Look Look, int? A, int? B, int? C, int? D)> spans = [.. tag.Looks.Select(l => Span(l, line)).OrderBy(s => Odd(s.Look))];
+        List<(Look Look, int? A, int? B, int? C, int? D)> spans = [.. tag.Looks.Select(l => Span(l, line, assumptions)).OrderBy(s => Odd(s.Look))];
         Lobes = report.Lobes.Count > 0 ? [.. report.Lobes.Select(l => l.Years)] : [report.Interval90];
         int low = Math.Min(report.Interval90[0], Lobes.Min(l => l[0])), high = Math.Max(report.Interval90[1], Lobes.Max(l => l[1]));
         int margin = near ? 6 : 8;
@@ -103,12 +104,14 @@ public sealed class StrataView
     public static string PartOf(Look look, PatternBook book) =>
         (look.Trait is null ? look.Part : book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Part) ?? "body";
 
-    private static (Look Look, int? A, int? B, int? C, int? D) Span(Look look, PatternLine line)
+    private static (Look Look, int? A, int? B, int? C, int? D) Span(Look look, PatternLine line, Assumptions assumptions)
     {
         if (look.Mark is not null)
         {
-            (int? first, int? last) = look.ToObservation().MarkWindow(Assumptions.Standard);
-            return look.Mark == MarkKind.PatentGranted ? (look, first, first, first + 17, first + 45) : (look, first, first, last, last);
+            (int? first, int? last) = look.ToObservation().MarkWindow(assumptions);
+            return look.Mark == MarkKind.PatentGranted
+                ? (look, first, first, first + (int)Math.Round(assumptions.PatentTermYears), first + assumptions.PatentFadedYears)
+                    : (look, first, first, last, last);
         }
         return line.Variants.TryGetValue(look.Trait!, out IReadOnlyDictionary<string, int?[]>? variants) && variants.TryGetValue(look.Variant!, out int?[]? y)
             ? (look, y[0], y[1], y[2], y[3])
@@ -151,7 +154,8 @@ public sealed class StrataView
         ? $"{name.ToLowerInvariant()} ({seen})" : "the line's own years";
 
     /// <summary>Name of a part in words; marks may stand on the tool as a whole.</summary>
-    public static string PartName(Tag tag, string part) => tag.Tool().Part(PartId.Of(part))?.Name ?? (PartRules.IsCore(part) ? "tool itself" : part.Replace('_', ' '));
+    public static string PartName(Tag tag, string part) => tag.Tool()
+        .Part(PartId.Of(part))?.Name ?? (PartRules.IsCore(part) ? "tool itself" : part.Replace('_', ' '));
 
     private string Profile(double[] byYear)
     {

@@ -1,3 +1,4 @@
+using Foundling.Data.Shop;
 using Foundling.Core;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
@@ -11,7 +12,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages;
 
 /// <summary>A tool nobody can name: kind, maker, size and years from what is seen and measured. All of it is in the address.</summary>
-public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, TimeProvider time) : PageModel
+public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, TimeProvider time, ShopDesk shop) : PageModel
 {
     private const int Advised = 5;
 
@@ -93,7 +94,7 @@ public sealed class IdentifyModel(TagBook tags, MarkDesk desk, ViewUnits units, 
                 t.Trait?.Answers.Contains(t.Variant) == true).Select(t => (t.Trait!, t.Variant)).DistinctBy(t => t.Item1.Id)];
         double? length = Mm(LengthText, "length"), iron = Mm(IronText, "iron");
         Found = Identification.Of(new IdentificationInput([.. Looks.Select((l, i) => new Observation($"o{i}", Confidence.Sure, l.Trait.Id, l.Variant))], Kind,
-            new Measurements(length, iron)), Patterns, 200);
+            new Measurements(length, iron)), Patterns, await shop.Assumed(), 200);
         Next = [.. Found.Dating.LookNext!.Where(n => !Skipped.Contains(n.Trait)).Take(Advised).Select(n => (Patterns.TraitOf(n.Trait), n))];
     }
 

@@ -45,7 +45,9 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     public (string? Mark, string? Diamond) Faults { get; private set; }
 
     /// <summary>Everything the tables hold, by picking, in groups.</summary>
-    public IEnumerable<IGrouping<string, MarkReading>> All => desk.Reader.All().GroupBy(r => r.Group);
+    public IEnumerable<IGrouping<string, MarkReading>> All => Reader.All().GroupBy(r => r.Group);
+
+    private MarkReader Reader { get; set; } = null!;
 
     /// <summary>True when corners of a diamond were given.</summary>
     public bool IsDiamond => !Request.Query.ContainsKey("mark") && Request.Query.ContainsKey("top");
@@ -53,6 +55,7 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     /// <summary>Shows the desk and what was asked.</summary>
     public async Task OnGet()
     {
+        Reader = await desk.Reader();
         Tag? tag = Number is int number ? await tags.Find(number) : null;
         Number = tag?.Number;
         if (!Request.Query.ContainsKey("mark") && !IsDiamond)
@@ -79,6 +82,7 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     /// <summary>Adds a reading to a tag as evidence.</summary>
     public async Task<IActionResult> OnPostAdd(string? key, int tag, string? part, Confidence confidence = Confidence.Sure)
     {
+        Reader = await desk.Reader();
         PatternBook book = await tags.Patterns();
         MarkReading? reading = null;
         try
@@ -112,5 +116,5 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         return LocalRedirect($"/tag/{tool.Number}/origin");
     }
 
-    private IReadOnlyList<MarkReading> Read(PatternBook book) => IsDiamond ? desk.Reader.ReadDiamond(Top, Left, Right, Bottom) : desk.Reader.Read(Mark, book);
+    private IReadOnlyList<MarkReading> Read(PatternBook book) => IsDiamond ? Reader.ReadDiamond(Top, Left, Right, Bottom) : Reader.Read(Mark, book);
 }

@@ -1,3 +1,5 @@
+using Foundling.Web.Services;
+using Foundling.Data.Shop;
 using Foundling.Core.Tags;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
@@ -6,7 +8,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages;
 
 /// <summary>The shelf: every tool, drawn to one scale.</summary>
-public sealed class ShelfModel(TagBook tags) : PageModel
+public sealed class ShelfModel(TagBook tags, ShopDesk shop, Datings datings) : PageModel
 {
     private const int PageSize = 24;
 
@@ -28,6 +30,11 @@ public sealed class ShelfModel(TagBook tags) : PageModel
     /// <summary>The pattern book they are dated by.</summary>
     public Core.Origin.PatternBook Patterns { get; private set; } = null!;
 
+    /// <summary>The dating of a tag; null when nothing was looked at.</summary>
+    public Core.Origin.DatingReport? Dated(Tag tag) => datings.Of(tag, Patterns, Assumed, weigh: false);
+
+    private Core.Assumptions Assumed { get; set; } = null!;
+
     /// <summary>How many there are in all.</summary>
     public int All { get; private set; }
 
@@ -39,6 +46,7 @@ public sealed class ShelfModel(TagBook tags) : PageModel
     {
         Leaf = Math.Clamp(Leaf, 1, 100_000);
         Patterns = await tags.Patterns();
+        Assumed = await shop.Assumed();
         (Tags, All) = await tags.Shelf(Find, Status, (Leaf - 1) * PageSize, PageSize);
     }
 }

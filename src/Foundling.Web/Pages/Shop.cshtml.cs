@@ -43,6 +43,65 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
     /// <summary>A number as a field writes it.</summary>
     public static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 
+    /// <summary>An assumed figure as the page shows it: what the book says, what the shop says otherwise, and what stands in the field.</summary>
+    public sealed record FigureShown(string Name, string Reason, string Unit, double Book, bool Own, string Typed);
+
+    /// <summary>Assumed figures under their headings.</summary>
+    public IEnumerable<(string Heading, IEnumerable<FigureShown> Figures)> Figures
+    {
+        get
+        {
+            Dictionary<string, double> own = Assumptions.Of(Settings.Assumed).List().ToDictionary(a => a.Name, a => a.Value);
+            Dictionary<string, FigureShown> all = Assumptions.Book.ToDictionary(b => b.Name, b => new FigureShown(b.Name, b.Reason, b.Unit, b.Value,
+                own[b.Name] != b.Value, Sent.GetValueOrDefault(b.Name) ?? (own[b.Name] != b.Value ? Figure(own[b.Name]) : "")));
+            return Assumptions.Headed.Select(h => (h.Heading, h.Names.Select(n => all[n])));
+        }
+    }
+
+    /// <summary>Names of figures the shop puts otherwise.</summary>
+    public IReadOnlyList<string> Differs => [.. Settings.Assumed.Select(a => a.Split('=')[0])];
+
+    private Dictionary<string, string> Sent { get; } = [];
+
+    /// <summary>An assumed figure as a field writes it.</summary>
+    public static string Figure(double value) => value.ToString("0.########", CultureInfo.InvariantCulture);
+
+    private void Judge(Action change)
+    {
+        try
+        {
+            change();
+        }
+        catch (InputException fault)
+        {
+            ModelState.AddModelError($"assume-{fault.Field}", fault.Sentence);
+        }
+    }
+
+    /// <summary>Puts assumed figures otherwise; an empty field goes back to the book, one that was not sent stays.</summary>
+    public async Task<IActionResult> OnPostAssume(bool reset = false)
+    {
+        Settings = await shop.ForChange();
+        Assumptions assumed = reset ? Assumptions.Of([]) : Assumptions.Of(Settings.Assumed);
+        foreach (AssumedFigure figure in Assumptions.Book.Where(f => !reset && Request.Form.ContainsKey($"assume-{f.Name}")))
+        {
+            string text = Sent[figure.Name] = Request.Form[$"assume-{figure.Name}"].ToString().Trim();
+            Judge(() => assumed = assumed.With(figure.Name, text.Length == 0 ? figure.Value : Parse(text, double.MinValue, double.MaxValue)
+                ?? throw new InputException("not_a_number", figure.Name, text, "a number", $"\"{Shorten.To(text, 40)}\" is no number.")));
+        }
+        if (ModelState.IsValid)
+        {
+            Judge(() => assumed.InOrder());
+        }
+        if (!ModelState.IsValid)
+        {
+            return Page();
+        }
+        Settings.Assumed = assumed.Kept();
+        await shop.Save(Settings);
+        return LocalRedirect("/shop#assumed");
+    }
+
     private string WayOf(Choice choice) => Choices.Read(Settings.Ways).TryGetValue(choice.Id, out WayId way) ? Core.Keys.KeyText.Of(way) : "";
 
     /// <summary>Keeps the settings; a field that was left alone keeps what someone else wrote meanwhile.</summary>

@@ -2,13 +2,14 @@ using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Gauges;
+using Foundling.Core.Shop;
 using Foundling.Core.Stall;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
-using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -23,20 +24,20 @@ namespace Foundling.Web.Pages;
 public sealed record StallData(double Z80, double Rate, IReadOnlyDictionary<KindId, int> OnShelf, StallWeights Weights, IReadOnlyList<StallTable> Tables);
 
 /// <summary>Two minutes at a stall: is it worth it? Works without a connection once it was opened.</summary>
-public sealed class StallModel(TagBook tags, ShopBook shop, TimeProvider time) : PageModel
+public sealed class StallModel(TagBook tags, ShopDesk shop, StallTables tables, TimeProvider time) : PageModel
 {
-    private static readonly Lazy<IReadOnlyList<StallTable>> Tables = new(() =>
-        [.. ToolCatalogue.Kinds.AsParallel().AsOrdered().Select(k => StallTable.Of(k, ReferenceData.Baths))]);
-
     /// <summary>Shows the check.</summary>
     public void OnGet()
     {
     }
 
     /// <summary>Everything the check needs away from the shop.</summary>
-    public async Task<IActionResult> OnGetData(CancellationToken cancel) =>
-        new JsonResult(new StallData(Totals.Z80, (await shop.Read(cancel)).HourRate, await tags.KindsOnShelf(cancel), StallWeights.Standard, Tables.Value),
+    public async Task<IActionResult> OnGetData(CancellationToken cancel)
+    {
+        ShopContext here = await shop.Context(cancel);
+        return new JsonResult(new StallData(Totals.Z80, here.HourRate, await tags.KindsOnShelf(cancel), StallWeights.Of(here.Assumptions), tables.Of(here)),
             new JsonSerializerOptions(GaugeCatalogue.Json));
+    }
 
     /// <summary>Makes a tag of a check. Its key lets it arrive once, however often it is sent.</summary>
     public async Task<IActionResult> OnPostKeep(string? kind, string? answers, string? price, string? source, string? note)

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Foundling.Core;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Tags;
@@ -10,20 +11,22 @@ public sealed class Datings
 {
     private const int Kept = 400;
 
-    private readonly ConcurrentDictionary<(int Number, int Version, DateTimeOffset? Came, bool Weigh), (PatternBook Book, DatingReport? Report)> _known = new();
+    private readonly ConcurrentDictionary<(int Number, int Version, DateTimeOffset? Came, Assumptions Assumed, bool Weigh),
+        (PatternBook Book, DatingReport? Report)> _known = new();
 
     /// <summary>The dating of a tag as it stands in the store; null when nothing was looked at.</summary>
     /// <param name="tag">The tag, not changed since it was read.</param>
     /// <param name="book">The pattern book.</param>
+    /// <param name="assumed">What the shop assumes.</param>
     /// <param name="weigh">With what each look did and what to look at next.</param>
-    public DatingReport? Of(Tag tag, PatternBook book, bool weigh)
+    public DatingReport? Of(Tag tag, PatternBook book, Assumptions assumed, bool weigh)
     {
-        var key = (tag.Number, tag.Version, tag.ImportedAt, weigh);
+        var key = (tag.Number, tag.Version, tag.ImportedAt, assumed, weigh);
         if (_known.TryGetValue(key, out (PatternBook Book, DatingReport? Report) known) && ReferenceEquals(known.Book, book))
         {
             return known.Report;
         }
-        DatingReport? report = TagBook.Date(tag, book, weigh ? int.MaxValue : 0, weigh);
+        DatingReport? report = TagBook.Date(tag, book, assumed, weigh ? int.MaxValue : 0, weigh);
         if (_known.Count >= Kept)
         {
             _known.Clear();

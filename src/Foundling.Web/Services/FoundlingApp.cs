@@ -97,6 +97,8 @@ public static class FoundlingApp
         services.AddScoped<ShopBook>();
         services.AddScoped<ClockBook>();
         services.AddSingleton<PlanCache>();
+        services.AddSingleton<StallTables>();
+        services.AddScoped<ShopDesk>();
         services.AddScoped<PlanShelf>();
         services.AddScoped<TagBook>();
         services.AddScoped<RodDesk>();

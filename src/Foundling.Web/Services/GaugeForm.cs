@@ -33,10 +33,13 @@ public static class GaugeForm
 {
     private static readonly Dictionary<string, string> Units = new()
     {
-        ["mm"] = "mm", ["mm2"] = "mm²", ["mm3"] = "mm³", ["deg"] = "°", ["ml"] = "mL", ["l"] = "L", ["g"] = "g", ["c"] = "°C", ["percent"] = "%", ["hours"] = "h", ["minutes"] = "min", ["a"] = "A", ["n"] = "N",
+        ["mm"] = "mm", ["mm2"] = "mm²", ["mm3"] = "mm³", ["deg"] = "°", ["ml"] = "mL", ["l"] = "L", ["g"] = "g", ["c"] = "°C", ["percent"] = "%",
+            ["hours"] = "h", ["minutes"] = "min", ["a"] = "A", ["n"] = "N",
     };
 
-    /// <summary>The fields of a gauge, or null when it needs more than plain values and lists of numbers. What may be left out and is more is left out.</summary>
+    /// <summary>
+    /// The fields of a gauge, or null when it needs more than plain values and lists of numbers. What may be left out and is more is left out.
+    /// </summary>
     public static IReadOnlyList<GaugeField>? Fields(Gauge gauge)
     {
         ParameterInfo[] parameters = gauge.Input.GetConstructors()[0].GetParameters();

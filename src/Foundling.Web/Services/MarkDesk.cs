@@ -3,15 +3,16 @@ using Foundling.Core.Marks;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Reference;
+using Foundling.Data.Shop;
 using Foundling.Web.Drawings;
 
 namespace Foundling.Web.Services;
 
 /// <summary>Looks marks up and puts them on a tag as evidence.</summary>
-public sealed class MarkDesk(TimeProvider time)
+public sealed class MarkDesk(TimeProvider time, ShopDesk shop)
 {
     /// <summary>The reader over the shipped tables.</summary>
-    public MarkReader Reader { get; } = new(ReferenceData.Marks);
+    public async Task<MarkReader> Reader() => new(ReferenceData.Marks, await shop.Assumed());
 
     /// <summary>Adds a look at the end of a tag's evidence.</summary>
     public void Add(Tag tag, Look look)

@@ -115,7 +115,8 @@ public static class Words
 
     /// <summary>When a tool was made, with its chance.</summary>
     public static string Years(Core.Origin.DatingReport dated) =>
-        dated.Lobes.Count > 1 ? Lobes(dated) : $"{dated.Interval90[0]} to {dated.Interval90[1]} ({Chance(dated.Interval90Mass)}), most likely {dated.MedianYear}";
+        dated.Lobes.Count > 1 ? Lobes(dated)
+            : $"{dated.Interval90[0]} to {dated.Interval90[1]} ({Chance(dated.Interval90Mass)}), most likely {dated.MedianYear}";
 
     /// <summary>Whether a part belongs, with its chance in words.</summary>
     /// <param name="label">"belongs", "doubtful" or "odd", as the dating says.</param>

@@ -19,10 +19,12 @@ public sealed class MarkReaderTests
                 1842, null, true, "A claim only"),
             new("gb_diamond_end", "Diamond-shaped mark", null, 1888, true, "Last issued in 1883"),
         ],
-        [new("chromium_plate", "Cold bluish-white hard plating", 1924, 1930, null, false, "Decorative chromium came about 1925"), new("spring_pin", "Rolled spring pin with a slit", 1930, 1950, null, true, "Common after 1945")],
-        [new(true, true, "X", 1842, null, false, ""), new(false, true, "X", 1868, null, false, ""), new(false, true, "W", 1878, 3, true, "Appears with G"), new(false, true, "W", 1865, null, false, ""),
+        [new("chromium_plate", "Cold bluish-white hard plating", 1924, 1930, null, false, "Decorative chromium came about 1925"),
+            new("spring_pin", "Rolled spring pin with a slit", 1930, 1950, null, true, "Common after 1945")],
+        [new(true, true, "X", 1842, null, false, ""), new(false, true, "X", 1868, null, false, ""), new(false, true, "W", 1878, 3, true, "Appears with G"),
+            new(false, true, "W", 1865, null, false, ""),
             new(true, false, "G", null, 2, false, ""), new(false, false, "G", null, 2, false, ""), new(false, false, "G", 1878, 3, true, "")],
-        [new("drp", "patents", @"\bd\.? ?r\.? ?p\b"), new("nippon", "origin", @"\bnippon\b")]));
+        [new("drp", "patents", @"\bd\.? ?r\.? ?p\b"), new("nippon", "origin", @"\bnippon\b")]), Assumptions.Standard);
 
     [Theory]
     [InlineData("1,013,095", 1912)]
@@ -177,7 +179,7 @@ public sealed class MarkReaderTests
         foreach (MarkReading reading in new[] { "1,013,095", "4-19-10", "nippon", "D.R.P.", "spring pin", "applied for 1905" }.SelectMany(t => Reader.Read(t)))
         {
             List<Observation> evidence = [.. reading.Bounds.Select((b, i) => b.ToObservation($"o{i}", "body", Confidence.Sure))];
-            DatingReport report = Dating.Report(new DatingInput(evidence, new PatternBook([], []), []));
+            DatingReport report = Dating.Report(new DatingInput(evidence, new PatternBook([], []), []), Assumptions.Standard);
             report.EntropyBits.ShouldBeLessThan(Math.Log2(201));
         }
     }

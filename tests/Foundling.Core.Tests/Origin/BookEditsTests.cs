@@ -62,8 +62,9 @@ public sealed class BookEditsTests
         PatternLine copy = Book.Copy(Line, "Thole & Daughters");
         copy.Id.ShouldBe("thole_daughters");
         PatternBook two = Book.With(copy);
-        IReadOnlyList<Observation> looks = new ToolMaker(Book, Line, 5).Draw(1905, ["side_wing", "cast_number", "knob_form"]).Looks;
-        DatingReport mine = Dating.Report(new DatingInput(looks, two, [Line])), theirs = Dating.Report(new DatingInput(looks, two, [copy.Id]));
+        IReadOnlyList<Observation> looks = new ToolMaker(Book, Line, 5, Assumptions.Standard).Draw(1905, ["side_wing", "cast_number", "knob_form"]).Looks;
+        DatingReport mine = Dating.Report(new DatingInput(looks, two, [Line]), Assumptions.Standard),
+            theirs = Dating.Report(new DatingInput(looks, two, [copy.Id]), Assumptions.Standard);
         theirs.Interval90.ShouldBe(mine.Interval90);
         theirs.ByYear.ShouldBe(mine.ByYear);
     }
@@ -86,13 +87,13 @@ public sealed class BookEditsTests
     [Fact]
     public void What_a_look_did_is_told_with_what_would_be_without_it() => Gen.Int[0, 100_000].Sample(seed =>
     {
-        var maker = new ToolMaker(Book, Line, seed);
+        var maker = new ToolMaker(Book, Line, seed, Assumptions.Standard);
         MadeUpTool tool = maker.DrawSwapped(maker.DrawYear(), maker.DrawTraits(5), 0.02);
-        DatingReport report = Dating.Report(new DatingInput(tool.Looks, Book, [Line]), weights: true);
+        DatingReport report = Dating.Report(new DatingInput(tool.Looks, Book, [Line]), Assumptions.Standard, weights: true);
         foreach (Observation look in tool.Looks)
         {
             ObservationWeight weight = report.Weights![look.Id];
-            DatingReport without = Dating.Report(new DatingInput([.. tool.Looks.Where(l => l != look)], Book, [Line]));
+            DatingReport without = Dating.Report(new DatingInput([.. tool.Looks.Where(l => l != look)], Book, [Line]), Assumptions.Standard);
             weight.WithoutInterval90.ShouldBe(without.Interval90);
             weight.WithoutByYear.Zip(without.ByYear).ShouldAllBe(p => Math.Abs(p.First - p.Second) < 1e-9);
             foreach (int[] span in weight.RuledOutYears)
@@ -109,19 +110,19 @@ public sealed class BookEditsTests
     [Fact]
     public void A_tool_of_the_book_is_named_and_a_stranger_is_not()
     {
-        var maker = new ToolMaker(Book, Line, 8);
+        var maker = new ToolMaker(Book, Line, 8, Assumptions.Standard);
         MadeUpTool tool = maker.Draw(1926, maker.Line.Variants.Keys);
-        IdentificationResult named = Identification.Of(new IdentificationInput(tool.Looks, null, new Measurements(245, 50.8)), Book);
+        IdentificationResult named = Identification.Of(new IdentificationInput(tool.Looks, null, new Measurements(245, 50.8)), Book, Assumptions.Standard);
         named.PMaker[maker.Line.Maker!].ShouldBeGreaterThan(0.9);
         named.PMaker.Values.Sum().ShouldBe(1, 1e-9);
         // Looks that never went together, in any line.
         var random = new Random(4);
         List<Observation> odd = [.. maker.Line.Variants.Keys.Select((t, i) => new Observation($"o{i}", Confidence.Sure, t,
             Book.TraitOf(t).Variants[i % 2 == 0 ? 0 : ^1]))];
-        IdentificationResult strange = Identification.Of(new IdentificationInput(odd), Book);
+        IdentificationResult strange = Identification.Of(new IdentificationInput(odd), Book, Assumptions.Standard);
         strange.PMaker[PatternLine.OtherId].ShouldBeGreaterThan(strange.PMaker[maker.Line.Maker!]);
         named.FitsNothing.ShouldBeFalse();
-        IdentificationResult hinted = Identification.Of(new IdentificationInput([odd.First(o => !Book.TraitOf(o.Trait!).Own)]), Book);
+        IdentificationResult hinted = Identification.Of(new IdentificationInput([odd.First(o => !Book.TraitOf(o.Trait!).Own)]), Book, Assumptions.Standard);
         hinted.PMaker[PatternLine.OtherId].ShouldBeGreaterThan(0.5);
         hinted.FitsNothing.ShouldBeFalse("one look of the book's own speaks for the lines that show it");
     }
@@ -135,14 +136,14 @@ public sealed class BookEditsTests
             new PatternLine("plane", 1850, 1950, new Dictionary<string, IReadOnlyDictionary<string, int?[]>>(), "P", Kinds: ["metal-bench-plane"]),
         ]);
         IReadOnlyDictionary<string, double> kinds = Identification.Of(new IdentificationInput([new Observation("o", Confidence.Sure, "nuts", "a")]),
-            book).PKind;
+            book, Assumptions.Standard).PKind;
         kinds["hand-saw"].ShouldBe(100 * kinds["metal-bench-plane"], 1e-6);
     }
 
     [Fact]
     public void A_maker_not_in_the_book_is_likely_until_a_name_is_read()
     {
-        IdentificationResult nothing = Identification.Of(new IdentificationInput([]), Book);
+        IdentificationResult nothing = Identification.Of(new IdentificationInput([]), Book, Assumptions.Standard);
         nothing.PMaker[PatternLine.OtherId].ShouldBe(Assumptions.Standard.NamelessShare, 1e-9);
         nothing.FitsNothing.ShouldBeFalse("nothing was seen that could speak against the book");
         double Other(params Observation[] looks) => OtherMaker.ShareFor(looks, Book, false, Assumptions.Standard);
@@ -160,16 +161,16 @@ public sealed class BookEditsTests
         Trait habit = Book.Traits.First(t => !t.Own && only.Variants.ContainsKey(t.Id));
         string seen = only.Variants[habit.Id].Keys.First();
         DatingReport report = Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen)], Book, [only.Id], OtherShare: 0.6,
-            OddSizeShare: 0.1));
+            OddSizeShare: 0.1), Assumptions.Standard);
         report.PLine[PatternLine.OtherId].ShouldBeGreaterThan(0.3);
         // A mark of the book says whose it is; another one says whose it is not.
         Trait mark = Book.Traits.First(t => t.Own && only.Variants.ContainsKey(t.Id));
         DatingReport With(string variant, double other) => Dating.Report(new DatingInput([new Observation("a", Confidence.Sure, habit.Id, seen),
-            new Observation("b", Confidence.Sure, mark.Id, variant)], Book, [only.Id], OtherShare: other));
+            new Observation("b", Confidence.Sure, mark.Id, variant)], Book, [only.Id], OtherShare: other), Assumptions.Standard);
         With(only.Variants[mark.Id].Keys.First(v => v != mark.None), 0.05).NamesMaker.ShouldBeTrue();
         With(Trait.Another, 0.6).NamesMaker.ShouldBeFalse();
         With(Trait.Another, 0.6).PLine[only.Id].ShouldBeLessThan(report.PLine[only.Id]);
-        Dating.Report(new DatingInput([], Book, [only.Id], OtherShare: 1)).PLine.Keys.ShouldBe([PatternLine.OtherId]);
-        Dating.Report(new DatingInput([], Book, [])).IsDated.ShouldBeFalse();
+        Dating.Report(new DatingInput([], Book, [only.Id], OtherShare: 1), Assumptions.Standard).PLine.Keys.ShouldBe([PatternLine.OtherId]);
+        Dating.Report(new DatingInput([], Book, []), Assumptions.Standard).IsDated.ShouldBeFalse();
     }
 }

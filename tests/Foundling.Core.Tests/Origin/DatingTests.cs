@@ -38,7 +38,8 @@ public sealed class DatingTests
     }
 
     private static DatingReport Date(IReadOnlyList<Observation> looks, PatternBook? book = null, params string[] lines) =>
-        Dating.Report(new DatingInput(looks, book ?? Book, lines.Length > 0 ? lines : ["pellow_tarn_bench", "brandreth_coy"]), lookNext: 50);
+        Dating.Report(new DatingInput(looks, book ?? Book, lines.Length > 0 ? lines : ["pellow_tarn_bench", "brandreth_coy"]), Assumptions.Standard,
+            lookNext: 50);
 
     [Fact]
     public void Belief_adds_up_to_one() => Looks("pellow_tarn_bench").Sample(looks =>

@@ -1,3 +1,4 @@
+using Foundling.Shared;
 using Foundling.Core.Origin;
 
 namespace Foundling.Core.Tests.Origin;
@@ -12,12 +13,12 @@ public sealed class RecoveryTests
 
     private static readonly PatternBook Book = DatingTests.Book;
 
-    private static DatingReport Date(MadeUpTool tool) => Dating.Report(new DatingInput(tool.Looks, Book, [Line]));
+    private static DatingReport Date(MadeUpTool tool) => Dating.Report(new DatingInput(tool.Looks, Book, [Line]), Assumptions.Standard);
 
     [Fact]
     public void The_true_year_lies_in_the_span_about_nine_times_in_ten()
     {
-        var maker = new ToolMaker(Book, Line, 11);
+        var maker = new ToolMaker(Book, Line, 11, Assumptions.Standard);
         const int Tools = 1000;
         int inside = Enumerable.Range(0, Tools).Count(_ =>
         {
@@ -39,7 +40,7 @@ public sealed class RecoveryTests
     [Fact]
     public void Following_the_advice_takes_fewer_looks_than_any_fixed_order_tried()
     {
-        var maker = new ToolMaker(Book, Line, 13);
+        var maker = new ToolMaker(Book, Line, 13, Assumptions.Standard);
         IReadOnlyList<(string Name, string[] Order)> orders = LookOrders.Fixed(Book, Line, 3, 14);
         int advised = 0;
         int[] taken = new int[orders.Count];
@@ -58,7 +59,8 @@ public sealed class RecoveryTests
     [Fact]
     public void The_same_seed_draws_the_same_tool()
     {
-        MadeUpTool One() => new ToolMaker(Book, Line, 99).Draw(1910, ["side_wing", "knob_form", "iron_mark"], new Dictionary<string, int> { ["iron"] = 1950 });
+        MadeUpTool One() => new ToolMaker(Book, Line, 99, Assumptions.Standard)
+            .Draw(1910, ["side_wing", "knob_form", "iron_mark"], new Dictionary<string, int> { ["iron"] = 1950 });
         One().Looks.ShouldBe(One().Looks);
         One().PartYears["body"].ShouldBe(1910);
         One().PartYears["iron"].ShouldBeInRange(1947, 1950);

@@ -60,7 +60,8 @@ public sealed class AccountTests
         }
         string way = RustWays.Choice.Take(Ask(tag)).Name;
         Account.Of(tag, LogTotals.OfSums([]), Ask(tag)).Ways.ShouldContain($"Rust comes off by {way}");
-        tag.Ways = Choices.Keep([], RustWays.Id, RustWays.Choice.Ways.First(w => w.Id != RustWays.Choice.Take(Ask(tag)).Id && !PlanStep.Fresh(Planner.Plan(Ask(tag)
+        tag.Ways = Choices.Keep([], RustWays.Id, RustWays.Choice.Ways.First(w => w.Id != RustWays.Choice.Take(Ask(tag)).Id
+            && !PlanStep.Fresh(Planner.Plan(Ask(tag)
             with { TagWays = Choices.Read([$"{RustWays.Choice.Key}={w.Key}"]) }))
             .Select(s => s.Key).Intersect(tag.Steps.Where(s => s.State == StepState.Done).Select(s => s.Key)).Any()).Id);
         Account.Of(tag, LogTotals.OfSums([]), Ask(tag)).Ways.ShouldAllBe(w => !w.StartsWith("Rust"));

@@ -1,3 +1,4 @@
+using Foundling.Core.Shop;
 using Foundling.Core.Baths;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
@@ -30,14 +31,17 @@ internal static class Asking
             "Electrolysis etched_mark ok 1", "Electrolysis wood never", "Electrolysis leather never",
     ];
 
+    /// <summary>A cool, moist shop with the usual figures.</summary>
+    public static ShopContext Shop { get; } = new(Assumptions.Standard, new Climate(16, 60), Baths);
+
     public static Finding F(PartId part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity,
         OnOrder = ordered };
 
     public static PlanQuestion Ask(KindId kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings,
-        Baths) { TemperatureC = 16, RelativeHumidityPercent = 60 };
+        Shop);
 
     /// <summary>The question a tag asks.</summary>
-    public static PlanQuestion For(Tag tag) => new(tag.Tool(), tag.Aim ?? AimKind.Work, tag.Standing(), Baths)
+    public static PlanQuestion For(Tag tag) => new(tag.Tool(), tag.Aim ?? AimKind.Work, tag.Standing(), Shop)
     {
         LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements, Tried = tag.Tried, TemperatureC = 18,
         RelativeHumidityPercent = 55,
@@ -47,9 +51,11 @@ internal static class Asking
 
     public static Finding[] Rusty { get; } =
     [
-        F(PartIds.Body, FindingKind.Rust, 3), F(PartIds.Frog, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Pitting, 3),
+        F(PartIds.Body, FindingKind.Rust, 3), F(PartIds.Frog, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2),
+            F(PartIds.Iron, FindingKind.Pitting, 3),
             F(PartIds.Iron, FindingKind.EdgeDamage, 2), F(PartIds.CapIron, FindingKind.Rust, 2),
-        F(PartIds.Body, FindingKind.CoatingLoss, 3), F(PartIds.Tote, FindingKind.Crack, 2), F(PartIds.Knob, FindingKind.Looseness, 2), F(PartIds.Adjuster, FindingKind.Seizure, 2),
+        F(PartIds.Body, FindingKind.CoatingLoss, 3), F(PartIds.Tote, FindingKind.Crack, 2), F(PartIds.Knob, FindingKind.Looseness, 2),
+            F(PartIds.Adjuster, FindingKind.Seizure, 2),
     ];
 
     public static int At(IReadOnlyList<PlanStep> plan, string key) => At(plan, DeedId.Read(key));
@@ -70,11 +76,12 @@ internal static class Asking
         }).GroupBy(f => (f.Part, f.Kind)).Select(g => g.First())];
         Dictionary<ChoiceId, WayId> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c =>
             c.Ways[random.Next(c.Ways.Count)].Id);
-        return new PlanQuestion(kind, (AimKind)random.Next(4), findings, Baths)
+        return new PlanQuestion(kind, (AimKind)random.Next(4), findings, Shop)
         {
             TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90),
             LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
-            Lacking = random.Next(4) == 0 ? new HashSet<SupplyId> { SupplyIds.ShopOven, SupplyIds.BenchGrinder, SupplyIds.BlastCabinet } : new HashSet<SupplyId>(),
+            Lacking = random.Next(4) == 0 ? new HashSet<SupplyId> { SupplyIds.ShopOven, SupplyIds.BenchGrinder, SupplyIds.BlastCabinet }
+                : new HashSet<SupplyId>(),
             Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null },
             Odd = random.Next(5) == 0 ? new HashSet<PartId> { PartIds.Wedge } : new HashSet<PartId>(), Dress = "blue",
             Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "edge_to_hard_end",

@@ -13,7 +13,8 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>Gates before steps, what steps need, aims beside each other, gauges that open filled in.</summary>
 public sealed class GateTests
 {
-    private static Tag Owned(string owner, AimKind aim = AimKind.Work) => new() { Kind = KindIds.MetalBenchPlane, Owner = owner, Aim = aim, Findings = [.. Rusty] };
+    private static Tag Owned(string owner, AimKind aim = AimKind.Work) =>
+        new() { Kind = KindIds.MetalBenchPlane, Owner = owner, Aim = aim, Findings = [.. Rusty] };
 
     [Fact]
     public void A_caution_is_seen_once_before_its_first_step()
@@ -52,7 +53,8 @@ public sealed class GateTests
         Deed Save(WayId way) => Planner.Plan(pitted.With(ChoiceId.Back, way)).Single(d => d.Id == StepKey.EdgeSave);
         WayId[] ways = [WayId.Lap, WayId.Shim, WayId.Lift, WayId.Grind];
         ways.Select(w => Save(w).Content).Distinct().Count().ShouldBe(ways.Length, "four acts share one key");
-        var mark = new StepMark { Deed = StepKey.EdgeSave, Agreed = "Piet, on the telephone: lap it", AgreedAt = DateTimeOffset.UnixEpoch, AgreedTo = Save(WayId.Lap).Content };
+        var mark = new StepMark { Deed = StepKey.EdgeSave, Agreed = "Piet, on the telephone: lap it", AgreedAt = DateTimeOffset.UnixEpoch,
+            AgreedTo = Save(WayId.Lap).Content };
         new PlanStep(Save(WayId.Lap), mark, 1).Agreed.ShouldNotBeEmpty();
         new PlanStep(Save(WayId.Grind), mark, 1).Agreed.ShouldBeEmpty();
     }
@@ -98,7 +100,7 @@ public sealed class GateTests
         IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty)));
         IReadOnlyList<KitLine> list = KitList.Of(plan);
         list.Select(l => l.Item).Distinct().Count().ShouldBe(list.Count);
-        list.Where(l => !l.Kit).ShouldAllBe(l => l.Amount > 0 && l.Unit.Length > 0 && l.Cost > 0);
+        list.Where(l => !l.Kit).ShouldAllBe(l => l.Amount > 0 && l.Unit.Length > 0 && l.Cost(Assumptions.Standard) > 0);
         KitLine oil = list.First(l => l.Item == SupplyIds.LightOil);
         oil.Amount.ShouldBe(plan.SelectMany(s => s.Needs).Where(n => n.Item == SupplyIds.LightOil).Sum(n => n.Amount));
         list.SkipWhile(l => l.Kit).ShouldAllBe(l => !l.Kit);
@@ -141,7 +143,8 @@ public sealed class GateTests
             PlanDiff real = PlanDiff.Of(Planner.Plan(Ask(AimKind.Work, Rusty)), Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Rust, way.Way.Id)));
             (way.Change!.Minutes, way.Change.Added.Count, way.Change.Gone.Count).ShouldBe((real.Minutes, real.Added.Count, real.Gone.Count));
         }
-        WayReview.Of(Choices.Find(ChoiceId.Rust), Ask(AimKind.Keep, Rusty)).Where(w => w.Blocked is null).Select(w => w.Way.Id).ShouldBe([WayId.Abrasive, WayId.Scrape]);
+        WayReview.Of(Choices.Find(ChoiceId.Rust), Ask(AimKind.Keep, Rusty)).Where(w => w.Blocked is null).Select(w => w.Way.Id)
+            .ShouldBe([WayId.Abrasive, WayId.Scrape]);
         Choices.All.SelectMany(c => c.Ways.GroupBy(w => w.Id).Where(g => g.Count() > 1)).ShouldBeEmpty();
     }
 
@@ -157,7 +160,7 @@ public sealed class GateTests
             var tag = new Tag { Kind = question.Tool.Id, LengthMm = question.LengthMm, Purpose = (Core.Soles.SolePurpose)random.Next(6),
                 Findings = [.. question.Findings], Ways = [.. question.TagWays.Select(w => $"{w.Key}={w.Value}")], Measurements = [.. question.Measurements,
                 new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "out_of_square", Value = 1.2 }] };
-            foreach (StepGauge link in PlanStep.Fresh(Planner.Plan(question)).SelectMany(s => StepGauges.For(tag, s, 15, 60)))
+            foreach (StepGauge link in PlanStep.Fresh(Planner.Plan(question)).SelectMany(s => StepGauges.For(tag, s, Asking.Shop)))
             {
                 links++;
                 seen.Add(link.Gauge.Calculation);

@@ -54,7 +54,8 @@ public sealed class HandworkTests
         MoveResult moved = Handwork.Move(plan, StepKey.Brass, StepKey.LeverCap, Question);
         moved.Forbidden.ShouldBeNull();
         AtDeed(moved.Deeds, StepKey.Brass).ShouldBe(AtDeed(moved.Deeds, StepKey.LeverCap) + 1);
-        IReadOnlyList<PlanStep> again = Replan(Rods.After(plan, moved.Deeds), Question with { Findings = [.. Rusty, F(PartIds.LeverCap, FindingKind.Packed, 2)] });
+        IReadOnlyList<PlanStep> again = Replan(Rods.After(plan, moved.Deeds),
+            Question with { Findings = [.. Rusty, F(PartIds.LeverCap, FindingKind.Packed, 2)] });
         At(again, StepKey.Brass).ShouldBe(At(again, StepKey.LeverCap) + 1);
         again.ShouldContain(s => s.Key == StepKey.WashPacked);
         again.First(s => s.Key == StepKey.Brass).Hand.ShouldBe(StepHand.Moved);
@@ -100,15 +101,16 @@ public sealed class HandworkTests
     [Fact]
     public void A_step_of_ones_own_is_kept_whatever_is_planned()
     {
-        List<PlanStep> plan = Rods.After(Made(), Handwork.Add(Made(), "  Turn a new knob ", Stage.Wood, 40, "the old one is split", StepKey.WoodClean));
+        List<PlanStep> plan = Rods.After(Made(),
+            Handwork.Add(Made(), "  Turn a new knob ", Stage.Wood, 40, "the old one is split", StepKey.WoodClean, Assumptions.Standard));
         PlanStep own = plan[At(plan, StepKey.WoodClean) + 1];
         (own.Title, own.LikelyMin, own.Hand).ShouldBe(("Turn a new knob", 40.0, StepHand.Added));
         own.Minutes.Ordered();
         IReadOnlyList<PlanStep> again = Replan(Replan(plan, Question with { Aim = AimKind.Show }), Question);
         At(again, own.Key).ShouldBe(At(again, StepKey.WoodClean) + 1);
-        Handwork.Add(plan, "Another", Stage.Wood, 5, null, null).First(s => s.Title == "Another").Id.ShouldNotBe(own.Key);
-        Should.Throw<InputException>(() => Handwork.Add(plan, " ", Stage.Wood, 5, null, null)).Sentence.ShouldBe("Say what the step is.");
-        Should.Throw<InputException>(() => Handwork.Add(plan, "x", Stage.Wood, -5, null, null)).Field.ShouldBe("minutes");
+        Handwork.Add(plan, "Another", Stage.Wood, 5, null, null, Assumptions.Standard).First(s => s.Title == "Another").Id.ShouldNotBe(own.Key);
+        Should.Throw<InputException>(() => Handwork.Add(plan, " ", Stage.Wood, 5, null, null, Assumptions.Standard)).Sentence.ShouldBe("Say what the step is.");
+        Should.Throw<InputException>(() => Handwork.Add(plan, "x", Stage.Wood, -5, null, null, Assumptions.Standard)).Field.ShouldBe("minutes");
     }
 
     [Fact]
@@ -149,7 +151,7 @@ public sealed class HandworkTests
     [Fact]
     public void A_rod_says_when_it_no_longer_fits()
     {
-        List<PlanStep> plan = Rods.After(Made(), Handwork.Add(Made(), "My own", Stage.Wood, 5, null, StepKey.WoodClean));
+        List<PlanStep> plan = Rods.After(Made(), Handwork.Add(Made(), "My own", Stage.Wood, 5, null, StepKey.WoodClean, Assumptions.Standard));
         Handwork.Stale(plan, Question).ShouldBeNull();
         plan = Rods.Stand(plan, StepState.Done, plan[0].Key);
         (IReadOnlyList<string> comes, IReadOnlyList<string> goes) = Handwork.Stale(plan, Question
@@ -213,7 +215,7 @@ public sealed class HandworkTests
         string before = PlanText.Write(new Plan(AimKind.Work, [.. plan.Select(s => s.Deed)]));
         Handwork.Split(plan, StepKey.WoodOil, "another evening", 3);
         Handwork.Move(plan, StepKey.Brass, StepKey.LeverCap, Question);
-        Handwork.Add(plan, "mine", Stage.Wood, 5, null, StepKey.WoodClean);
+        Handwork.Add(plan, "mine", Stage.Wood, 5, null, StepKey.WoodClean, Assumptions.Standard);
         Handwork.Replan(plan, Question with { Aim = AimKind.Show });
         PlanText.Write(new Plan(AimKind.Work, [.. plan.Select(s => s.Deed)])).ShouldBe(before);
     }

@@ -18,7 +18,7 @@ public sealed class OrderTests
         Deed deed = tag.Step(id)!.Deed;
         tag.Happened(BenchEvent.New(at, EventKind.Done, deed.Title, id));
         tag.Waits.FindAll(w => Waits.EndedBy(w, id)).ForEach(w => w.EndedAt = at);
-        if (Waits.After(deed, at, TimeZoneInfo.Utc) is { } wait)
+        if (Waits.After(deed, at, TimeZoneInfo.Utc, Assumptions.Standard) is { } wait)
         {
             tag.Waits.Add(wait);
         }

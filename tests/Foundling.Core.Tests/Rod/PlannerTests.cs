@@ -67,7 +67,8 @@ public sealed class PlannerTests
     [Fact]
     public void Hazardous_steps_carry_their_caution()
     {
-        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Show, [.. Rusty, F(PartIds.Iron, FindingKind.EdgeDamage, 3)]).With(ChoiceId.Rust, WayId.Citric)));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Show, [.. Rusty, F(PartIds.Iron, FindingKind.EdgeDamage, 3)])
+            .With(ChoiceId.Rust, WayId.Citric)));
         foreach (string key in new[] { "wash", "soak", "edge-grind", "edge-hone", "sole-lap", "coat-strip", "coat-bake", "free-clamp", "assemble" })
         {
             plan[At(plan, key)].Cautions.ShouldNotBeEmpty(key);
@@ -79,10 +80,10 @@ public sealed class PlannerTests
     public void A_look_in_at_night_moves_to_the_evening_before()
     {
         var start = new DateTimeOffset(2026, 3, 3, 20, 0, 0, TimeSpan.Zero);
-        Soak.LookInAt(start, 60).ShouldBe(start.AddMinutes(60));
-        Soak.LookInAt(start, 240).ShouldBe(start.AddHours(2));
-        Soak.LookInAt(start, 10 * 60).ShouldBe(start.AddHours(2));
-        Soak.LookInAt(start, 12 * 60).ShouldBe(start.AddHours(12));
+        Soak.LookInAt(start, 60, Assumptions.Standard).ShouldBe(start.AddMinutes(60));
+        Soak.LookInAt(start, 240, Assumptions.Standard).ShouldBe(start.AddHours(2));
+        Soak.LookInAt(start, 10 * 60, Assumptions.Standard).ShouldBe(start.AddHours(2));
+        Soak.LookInAt(start, 12 * 60, Assumptions.Standard).ShouldBe(start.AddHours(12));
     }
 
     [Fact]
@@ -90,7 +91,8 @@ public sealed class PlannerTests
     {
         List<BenchEvent> log =
         [
-            new() { Kind = EventKind.Started, Step = StepKey.Wash }, new() { Kind = EventKind.Stopped, Step = StepKey.Wash, Minutes = 20 }, new() { Kind = EventKind.Corrected,
+            new() { Kind = EventKind.Started, Step = StepKey.Wash }, new() { Kind = EventKind.Stopped, Step = StepKey.Wash, Minutes = 20 },
+                new() { Kind = EventKind.Corrected,
                 Step = StepKey.Wash, Minutes = -5 },
             new() { Kind = EventKind.Stopped, Step = StepKey.Soak, Minutes = 3 }, new() { Kind = EventKind.Corrected, Step = StepKey.Soak, Minutes = -9 },
                 new() { Kind = EventKind.Corrected, Minutes = 4 }, new() { Kind = EventKind.Note, Minutes = 99 },

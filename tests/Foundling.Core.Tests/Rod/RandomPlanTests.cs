@@ -99,14 +99,16 @@ public sealed class RandomPlanTests
 
     private static void NothingSoaksThatMayNot(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)
     {
-        foreach (PlanStep soak in plan.Where(s => s.Key.Step is StepKey.Soak or StepKey.SoakLift or StepKey.SoakDry or StepKey.SoakNeutralise or StepKey.SoakOil))
+        foreach (PlanStep soak in plan.Where(s =>
+            s.Key.Step is StepKey.Soak or StepKey.SoakLift or StepKey.SoakDry or StepKey.SoakNeutralise or StepKey.SoakOil))
         {
             foreach (PartId id in soak.Parts)
             {
                 PartDef part = question.Tool.Part(id)!;
                 (part.Ferrous && question.Limit(question.Bath!.Value, part).Allowed).ShouldBeTrue($"{where(soak)} takes the {part.Name}");
             }
-            (soak.Key != StepKey.Soak || soak.Deed.Lag?.MostMin is null || soak.WaitMin <= soak.Deed.Lag?.MostMin + 1).ShouldBeTrue($"{where(soak)} stays in too long");
+            (soak.Key != StepKey.Soak || soak.Deed.Lag?.MostMin is null || soak.WaitMin <= soak.Deed.Lag?.MostMin + 1)
+                .ShouldBeTrue($"{where(soak)} stays in too long");
         }
     }
 

@@ -149,7 +149,8 @@ public sealed class RuleTests
         ["say what is ours", "metal-bench-plane Own", "own-papers", "metal-bench-plane Work"],
         ["next look", "metal-bench-plane Work", "next-look", ""],
         ["wash plated screws by hand", "bolt-cutter Work bolts:PlatingLoss:2", "wash-plated", "bolt-cutter Work"],
-        ["derust what the bath may not take", "metal-bench-plane Work body:Rust:2 cap_iron:Rust:2 rust=citric", "derust-rest", "metal-bench-plane Work body:Rust:2 cap_iron:Rust:2 rust=chelating"],
+        ["derust what the bath may not take", "metal-bench-plane Work body:Rust:2 cap_iron:Rust:2 rust=citric", "derust-rest",
+            "metal-bench-plane Work body:Rust:2 cap_iron:Rust:2 rust=chelating"],
         ["name the wedge as a stranger", "rebate-plane Work odd=wedge", "wedge-note", "rebate-plane Work"],
     ];
 
@@ -170,7 +171,8 @@ public sealed class RuleTests
         string[] words = tool.Split(' ');
         string[] set = [.. words.Where(w => w.Contains('='))];
         return Asking.Ask(KindId.Of(words[0]), Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
-            Asking.F(PartId.Of(w[0]), Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), w.Length > 3))]) with
+            Asking.F(PartId.Of(w[0]), Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture),
+                w.Length > 3))]) with
         {
             TagWays = Choices.Read(set), Odd = set.Where(s => s.StartsWith("odd=", StringComparison.Ordinal)).Select(s => PartId.Of(s[4..])).ToHashSet(),
         };

@@ -37,9 +37,9 @@ public sealed class WaitEndTests
     public void A_wait_begins_with_what_its_deed_says()
     {
         Deed deed = Rods.Deed(StepKey.Soak, Stage.Derust, "Into the bath") with { Lag = Lag.Bath(120, 540, 60, StepKey.SoakLift) };
-        Wait wait = Waits.After(deed, Noon, TimeZoneInfo.Utc).ShouldNotBeNull();
+        Wait wait = Waits.After(deed, Noon, TimeZoneInfo.Utc, Assumptions.Standard).ShouldNotBeNull();
         (wait.Kind, wait.ReadyAt, wait.MustBeOutAt, wait.LookInAt).ShouldBe((LagKind.OutBy, Noon.AddHours(2), Noon.AddHours(9), Noon.AddHours(1)));
-        Waits.After(deed with { Lag = null }, Noon, TimeZoneInfo.Utc).ShouldBeNull();
+        Waits.After(deed with { Lag = null }, Noon, TimeZoneInfo.Utc, Assumptions.Standard).ShouldBeNull();
         Waits.EndedBy(wait, StepKey.SoakLift).ShouldBeTrue();
         Waits.EndedBy(wait, StepKey.SoakDry).ShouldBeFalse();
     }

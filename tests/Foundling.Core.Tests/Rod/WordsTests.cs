@@ -10,7 +10,8 @@ namespace Foundling.Core.Tests.Rod;
 public sealed class WordsTests
 {
     private static readonly Lazy<List<(ToolKind Kind, AimKind Aim, PlanStep Step)>> Steps = new(() =>
-        [.. ToolCatalogue.Kinds.AsParallel().AsOrdered().SelectMany(kind => Enum.GetValues<AimKind>().SelectMany(aim => Enumerable.Range(1, 4).SelectMany(degree => Plans(kind, aim, degree))))]);
+        [.. ToolCatalogue.Kinds.AsParallel().AsOrdered()
+            .SelectMany(kind => Enum.GetValues<AimKind>().SelectMany(aim => Enumerable.Range(1, 4).SelectMany(degree => Plans(kind, aim, degree))))]);
 
     private static IEnumerable<(ToolKind Kind, AimKind Aim, PlanStep Step)> Plans(ToolKind kind, AimKind aim, int degree)
     {
@@ -36,7 +37,8 @@ public sealed class WordsTests
             text.ShouldNotContain("..", customMessage: where);
             text.ShouldNotContain(" nothing stay", customMessage: where);
             // After a stop a new sentence begins; what a bath does comes from its table, here a stand-in.
-            (step.Key.Step is not (StepKey.Soak or StepKey.DerustRest) && System.Text.RegularExpressions.Regex.IsMatch(text, @"[a-z]\. [a-z]")).ShouldBeFalse(where);
+            (step.Key.Step is not (StepKey.Soak or StepKey.DerustRest) && System.Text.RegularExpressions.Regex.IsMatch(text, @"[a-z]\. [a-z]"))
+                .ShouldBeFalse(where);
         }
     }
 
@@ -48,7 +50,8 @@ public sealed class WordsTests
             ("casting", k => k.Parts.Any(p => p.Material == Material.CastIron)), ("machining lines", k => k.Parts.Any(p => p.Material == Material.CastIron)),
                 ("Wood swells", k => k.Parts.Any(p => p.Material == Material.Wood)),
             ("brass turns pink", k => k.Parts.Any(p => p.Material == Material.Brass)), ("on a chisel", k => k.Id == KindIds.Chisel),
-                ("planed", k => k.Family == Family.Plane), ("Every thread", k => k.Parts.Any(p => p.IsFastener || p.Joint == Joint.LockTab || p.Id == PartIds.Chuck)),
+                ("planed", k => k.Family == Family.Plane),
+                    ("Every thread", k => k.Parts.Any(p => p.IsFastener || p.Joint == Joint.LockTab || p.Id == PartIds.Chuck)),
             ("left the works baked", k => k.Parts.Any(p => p.Finish == PartFinish.Japanned)), ("lever cap", k => k.Part(PartIds.LeverCap) is not null),
                 ("lateral lever", k => k.Part(PartIds.LateralLever) is not null), ("Every screw", k => k.Parts.Any(p => p.IsFastener)),
         ];

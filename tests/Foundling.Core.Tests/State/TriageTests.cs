@@ -8,10 +8,12 @@ namespace Foundling.Core.Tests.State;
 /// <summary>What stops a restoration, what is doubtful, what is only work; looks of several rounds; measurements.</summary>
 public sealed class TriageTests
 {
-    private static Finding Found(string part, FindingKind kind, int degree, string place = "") => new() { Id = Guid.NewGuid(), Part = PartId.Of(part), Kind = kind,
+    private static Finding Found(string part, FindingKind kind, int degree, string place = "") =>
+        new() { Id = Guid.NewGuid(), Part = PartId.Of(part), Kind = kind,
         Severity = degree, Place = place };
 
-    private static TriageResult Weigh(string kind, params Finding[] findings) => Triage.Weigh(ToolCatalogue.Kind(KindId.Of(kind)), findings);
+    private static TriageResult Weigh(string kind, params Finding[] findings) =>
+        Triage.Weigh(ToolCatalogue.Kind(KindId.Of(kind)), findings, Assumptions.Standard);
 
     [Theory]
     [InlineData("metal-bench-plane", "body", FindingKind.Crack, 3, "mouth")]
@@ -50,9 +52,9 @@ public sealed class TriageTests
     {
         Finding[] pits = [Found("iron", FindingKind.Pitting, 4)];
         ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
-        Triage.Weigh(plane, pits).Verdict.ShouldBe(Verdict.RestoreIf);
-        Triage.Weigh(plane, pits, sharpeningsLeft: 200).Verdict.ShouldBe(Verdict.Restore);
-        TriageResult gone = Triage.Weigh(plane, pits, sharpeningsLeft: 8);
+        Triage.Weigh(plane, pits, Assumptions.Standard).Verdict.ShouldBe(Verdict.RestoreIf);
+        Triage.Weigh(plane, pits, Assumptions.Standard, sharpeningsLeft: 200).Verdict.ShouldBe(Verdict.Restore);
+        TriageResult gone = Triage.Weigh(plane, pits, Assumptions.Standard, sharpeningsLeft: 8);
         gone.Stoppers.Single().Sentence.ShouldContain("8 sharpenings");
         gone.WorthSaving.ShouldContain(PartIds.Tote);
     }
@@ -61,8 +63,8 @@ public sealed class TriageTests
     public void A_tool_that_works_and_is_sound_is_left_alone()
     {
         ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
-        Triage.Weigh(plane, [Found("body", FindingKind.Rust, 1)], AsFoundTry.Well).Verdict.ShouldBe(Verdict.LeaveAsItIs);
-        Triage.Weigh(plane, [Found("body", FindingKind.Rust, 3)], AsFoundTry.Well).Verdict.ShouldBe(Verdict.Restore);
+        Triage.Weigh(plane, [Found("body", FindingKind.Rust, 1)], Assumptions.Standard, AsFoundTry.Well).Verdict.ShouldBe(Verdict.LeaveAsItIs);
+        Triage.Weigh(plane, [Found("body", FindingKind.Rust, 3)], Assumptions.Standard, AsFoundTry.Well).Verdict.ShouldBe(Verdict.Restore);
     }
 
     [Fact]
@@ -77,7 +79,8 @@ public sealed class TriageTests
                 {
                     foreach (string place in PartGroups.Places(kind, part).Append(""))
                     {
-                        int[] weight = [.. Enumerable.Range(0, 5).Select(d => Weigh(kind.Id.Value, Found(part.Id.Value, found, d, place))).Select(t => t.Stoppers.Count > 0
+                        int[] weight = [.. Enumerable.Range(0, 5).Select(d => Weigh(kind.Id.Value, Found(part.Id.Value, found, d, place)))
+                            .Select(t => t.Stoppers.Count > 0
                             ? 3 : t.Doubts.Count > 0 ? 2 : t.Work.Count)];
                         weight.SequenceEqual(weight.Order()).ShouldBeTrue($"{kind.Id} {part.Id} {found} {place}: {string.Join(' ', weight)}");
                     }
@@ -102,7 +105,8 @@ public sealed class TriageTests
     {
         ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
         PartGroups.Of(plane).Single(g => g.Id == "*screws").Parts.Select(p =>
-            p.Id).ShouldBe([PartIds.FrogScrews, PartIds.LeverCapScrew, PartIds.CapIronScrew, PartIds.ToteBolt, PartIds.ToteToeScrew, PartIds.KnobBolt, PartIds.YokePin]);
+            p.Id).ShouldBe([PartIds.FrogScrews, PartIds.LeverCapScrew, PartIds.CapIronScrew, PartIds.ToteBolt, PartIds.ToteToeScrew, PartIds.KnobBolt,
+                PartIds.YokePin]);
         foreach (ToolKind kind in ToolCatalogue.Kinds)
         {
             PartGroups.Of(kind).ShouldAllBe(g => g.Parts.Count > 1 && kind.Part(PartId.Of(g.Id)) == null);

@@ -98,7 +98,8 @@ public sealed class DrawingTests
     [Fact]
     public void A_wide_chisel_keeps_its_neck_and_a_worn_one_its_handle()
     {
-        Profile nominal = Profile.Of(KindIds.Chisel), wide = Profile.Fitted(KindIds.Chisel, new FitMeasures(284, WidthMm: 50.8)), worn = Profile.Fitted(KindIds.Chisel,
+        Profile nominal = Profile.Of(KindIds.Chisel), wide = Profile.Fitted(KindIds.Chisel, new FitMeasures(284, WidthMm: 50.8)),
+            worn = Profile.Fitted(KindIds.Chisel,
             new FitMeasures(234, BladeMm: 58));
         double Down(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part.Value == part)) is var (low, high) ? high.Y - low.Y : 0;
         double Along(Profile p, string part) => Exploded.BoxOf(p.Parts.First(x => x.Part.Value == part)) is var (low, high) ? high.X - low.X : 0;

@@ -62,12 +62,12 @@ public sealed class KindChangeTests
         }
         tag.Standing().ShouldAllBe(f => tag.Tool().Part(f.Part) != null);
         // What reads a tag reads it still.
-        Triage.Of(tag);
-        SteelLeft.Of(tag);
+        Triage.Of(tag, Assumptions.Standard);
+        SteelLeft.Of(tag, Assumptions.Standard);
         List<PlanStep> plan = [.. PlanStep.Fresh(Planner.Plan(Asking.For(tag)))];
-        plan.ForEach(s => StepGauges.For(tag, s, 18, 50));
+        plan.ForEach(s => StepGauges.For(tag, s, Asking.Shop));
         Enum.GetValues<AimKind>().ToList().ForEach(aim => AimReview.Of(Asking.For(tag) with { Aim = aim }, 40, Rarity.Common));
-        TagCheck.Of(tag).ShouldBeEmpty();
+        TagCheck.Of(tag, Assumptions.Standard).ShouldBeEmpty();
 
         // And changed back, everything counts again.
         tag.Kind = KindId.Of(from);

@@ -1,3 +1,4 @@
+using Foundling.Core;
 using Foundling.Core.Marks;
 using Foundling.Data.Reference;
 
@@ -6,7 +7,7 @@ namespace Foundling.Data.Tests.Marks;
 /// <summary>What people type off a tool, read with the shipped tables and the sample pattern book.</summary>
 public sealed class ReadingTests
 {
-    private static readonly MarkReader Reader = new(ReferenceData.Marks);
+    private static readonly MarkReader Reader = new(ReferenceData.Marks, Assumptions.Standard);
 
     /// <summary>Text, key of the first likely reading with its year where it has one, and a second reading that must stand there too.</summary>
     public static TheoryData<string, string, string> Typed()

@@ -205,7 +205,8 @@ public static class OlderRod
             else if (mark.EndedAt is not null)
             {
                 bool done = mark.State == StepState.Done;
-                events.Add(BenchEvent.New(mark.EndedAt.Value, done ? EventKind.Done : EventKind.LeftOut, done ? plan.Find(mark.Deed)?.Title ?? "" : mark.SkipReason, mark.Deed));
+                events.Add(BenchEvent.New(mark.EndedAt.Value, done ? EventKind.Done : EventKind.LeftOut, done ? plan.Find(mark.Deed)?.Title ?? ""
+                    : mark.SkipReason, mark.Deed));
             }
         }
         return events;

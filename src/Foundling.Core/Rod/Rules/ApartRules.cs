@@ -29,12 +29,16 @@ internal static class ApartRules
             "Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways."),
         var k when k.Is(KindIds.RebatePlane, KindIds.ToothingPlane) => ("Free the wedge and lift out the iron",
             "Strike the heel with a mallet, wedge in hand. It frees at the second or third blow."),
-        var k when k.Is(KindIds.PloughPlane) => ("Take it apart: wedge and iron, stem wedges, fence, depth stop", "Knock the stem wedges back, never the stems forward."),
+        var k when k.Is(KindIds.PloughPlane) =>
+            ("Take it apart: wedge and iron, stem wedges, fence, depth stop", "Knock the stem wedges back, never the stems forward."),
         var k when k.Is(KindIds.BlockPlane) => ("Take it apart: lever cap, iron, adjuster, knob, toe", "Count the turns of the adjuster as it comes off."),
-        var k when k.Is(KindIds.ScraperPlane) => ("Take it apart: clamp, blade, tilt nuts, frame, knob, tote", "Tilt nuts first, both of them, or the rod bends."),
+        var k when k.Is(KindIds.ScraperPlane) =>
+            ("Take it apart: clamp, blade, tilt nuts, frame, knob, tote", "Tilt nuts first, both of them, or the rod bends."),
         var k when k.Is(KindIds.Spokeshave) => ("Take it apart: cap, iron, adjusting nuts", "Note which screw came from which hole."),
-        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) => ("Take the handle off the plate", "Hold the far side of each nut; ease all a quarter turn before any comes out."),
-        var k when k.Is(KindIds.AdjustableWrench) => ("Take it apart: spindle, knurl, sliding jaw", "Turn the jaw right out over a cloth, so that nothing rolls away."),
+        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) =>
+            ("Take the handle off the plate", "Hold the far side of each nut; ease all a quarter turn before any comes out."),
+        var k when k.Is(KindIds.AdjustableWrench) =>
+            ("Take it apart: spindle, knurl, sliding jaw", "Turn the jaw right out over a cloth, so that nothing rolls away."),
         var k when k.Is(KindIds.HandDrill) => ("Take it apart: crank, gear, pinions, chuck", "Gear off before the pinions. Chuck last, in a cloth."),
         var k when k.Is(KindIds.Brace) => ("Take it apart: chuck shell, jaws, ratchet, head", "Shell off, jaws out together. The head only if it grinds."),
         var k when k.Is(KindIds.BoltCutter) => ("Take it apart: jaw bolts, straps, jaws, pivot", "Bend the lock tabs down once, with one flat blow."),
@@ -73,6 +77,8 @@ internal static class ApartRules
         return kit;
     }
 
+    private static double Taking(PlanQuestion q, double times) => Math.Round(q.Tool.Parts.Count(p => !p.InSet) * q.Shop.Assumptions.ApartEachMin * times, 1);
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
@@ -87,22 +93,24 @@ internal static class ApartRules
             $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", 4, 8, 20)
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
-            Needs = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)] : [Need.Of(SupplyIds.NewRivet, 2)],
+            Needs = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)]
+                : [Need.Of(SupplyIds.NewRivet, 2)],
             How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
             FinishTest = "The new pieces lie on the bench.",
         }),
         PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
             q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
+            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
+                Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
             How = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet)
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
-            new Deed(StepKey.Apart, Stage.Apart, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.4, 1),
-            Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.8, 1), q.Tool.Parts.Count(p => !p.InSet) * 2)
+            new Deed(StepKey.Apart, Stage.Apart, Order(q.Tool).Title, Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
+                Taking(q, q.Shop.Assumptions.ApartSlowTimes))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
             FinishTest = q.Present.Any(p => p.IsFastener) ? "A box for every screw, in the order they came out."
@@ -128,10 +136,12 @@ internal static class ApartRules
     private static Deed Find(PlanQuestion q, PartDef part)
     {
         Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
-        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}", 5, 20,
+        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes"
+            : $"Find or make: {part.Name}", 5, 20,
             60)
         {
-            Parts = [part.Id], Needs = finding.OnOrder ? [] : [Need.Of(SupplyIds.ReplacementPart, 1)], WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "",
+            Parts = [part.Id], Needs = finding.OnOrder ? [] : [Need.Of(SupplyIds.ReplacementPart, 1)], WaitsFor = finding.OnOrder ? $"{part.Name}, on order"
+                : "",
             ArrivesOn = finding.ArrivesOn,
             How = part.IsFastener || part.Material is Material.Steel or Material.Brass
                 ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both."
@@ -153,8 +163,10 @@ internal static class ApartRules
         foreach (PartDef part in ordered)
         {
             Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25) { Parts = [part.Id],
-                Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)], WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,
+            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12,
+                25) { Parts = [part.Id],
+                Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)], WaitsFor = $"{part.Name}, on order",
+                    ArrivesOn = finding.ArrivesOn,
                 How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.",
                 FinishTest = "It beds without rocking and cuts a groove.", Cautions = [CautionId.BareEdge] };
         }

@@ -18,7 +18,8 @@ internal static class ArrivalRules
         Family.Plane when tool.HasMetalSole => "One cut in soft wood, then a marker rub: where does the sole touch?",
         Family.Plane => "One cut along the grain of soft wood. Does it jam, and where?",
         Family.Saw => "One crosscut in soft wood: does it wander, and to which side?",
-        Family.EdgeTool => tool.Id.Is(KindIds.Chisel) ? "One cut across end grain of soft wood." : tool.Id.Is(KindIds.Drawknife) ? "One pass along a piece of green wood."
+        Family.EdgeTool => tool.Id.Is(KindIds.Chisel) ? "One cut across end grain of soft wood." : tool.Id.Is(KindIds.Drawknife)
+            ? "One pass along a piece of green wood."
             : "A few cuts into green wood: does it stick, is the head tight?",
         Family.Wrench => "Close it on a nut: how far does the jaw rock?",
         Family.BoringTool => "One hole in wood: does it run true, do the jaws hold?",
@@ -58,13 +59,15 @@ internal static class ArrivalRules
         PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has(PartIds.Chuck))], _ =>
             new Deed(StepKey.PhotoChuck, Stage.AsFound, "Photograph the chuck as its parts come out", 1, 2, 4)
         {
-            Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.CameraAndRule)], How = "Lay the pieces in a row on white paper as they leave it.",
+            Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.CameraAndRule)],
+                How = "Lay the pieces in a row on white paper as they leave it.",
             Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
         }),
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>
             new Deed(StepKey.TryAsFound, Stage.AsFound, "Try it as found", 2, 5, 12)
         {
-            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose)[0].Kit.Select(k => Need.Of(k))], How = How(q.Tool), Reason = "What works already is left alone.",
+            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)[0].Kit.Select(k => Need.Of(k))], How = How(q.Tool),
+                Reason = "What works already is left alone.",
             FinishTest = "It is written down what it did.",
             Cautions = q.Tool.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 2),

@@ -31,7 +31,8 @@ internal static class BedRules
             new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 6, q.Measured("rock", PartIds.Frog) is double rock
             && rock > 0.05 ? 20 : 12, 35)
         {
-            Parts = [PartIds.Frog, PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1), Need.Of(SupplyIds.FineFile)], How = "Blue the seat, rub, take off only what is blue.",
+            Parts = [PartIds.Frog, PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1), Need.Of(SupplyIds.FineFile)],
+                How = "Blue the seat, rub, take off only what is blue.",
             Reason = q.Measured("rock", PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
                 : "Seats the iron; a rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
             MetalRemovedMm = 0.02,

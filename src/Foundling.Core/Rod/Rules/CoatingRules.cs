@@ -27,7 +27,7 @@ internal static class CoatingRules
 
     private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Coated(q));
 
-    private static Drying Enamel(PlanQuestion q) => Drying.Enamel(Assumptions.Standard).In(q.TemperatureC, q.RelativeHumidityPercent);
+    private static Drying Enamel(PlanQuestion q) => Drying.Enamel(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
 
     private static bool Japanned(PlanQuestion q) => SurfaceWays.Coated(q).Any(p => p.Finish == PartFinish.Japanned);
 
@@ -54,20 +54,23 @@ internal static class CoatingRules
         PlanRule.One("seal the coating's edge", "A lifting edge lets damp creep under.", [Has, Asked, Way(WayId.Seal)], q =>
             new Deed(StepKey.CoatSeal, Stage.Coating, "Seal the edges of the old coating with wax", 4, 8, 15)
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.MicrocrystallineWax, 5), Need.Of(SupplyIds.FineBrush)], How = "Warm the wax, brush it along every edge, wipe.",
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.MicrocrystallineWax, 5), Need.Of(SupplyIds.FineBrush)],
+                How = "Warm the wax, brush it along every edge, wipe.",
             Reason = "Keeps what is left without adding colour.", FinishTest = "No edge lifts under a soft brush.",
         }, Id, 6),
         PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way(WayId.Touch)], q =>
             new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", 8, 15, 30)
         {
             Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), Lag = Lag.Cure(Enamel(q).CureMin, 60),
-            Needs = [Need.Of(Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.WhiteSpirit, 10)],
+            Needs = [Need.Of(Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.FineBrush),
+                Need.Of(SupplyIds.WhiteSpirit, 10)],
             How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q.Tool)}.",
             Reason = Ways.SurfaceWays.Coated(q).Any(p => p.Material == Material.CastIron) ? "Bare casting rusts again; the rest is original."
                 : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Cautions = [CautionId.OldPaint],
         }, Id, 5),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatColour, Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives", 2, 5, 10)
+            new Deed(StepKey.CoatColour, Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives", 2, 5,
+                10)
         {
             Parts = Parts(q),
             How = q.Aim == AimKind.Own ? "A dab on scrap beside the last tool dressed like it, dry, in daylight."
@@ -99,14 +102,16 @@ internal static class CoatingRules
         PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Strips], q =>
             new Deed(StepKey.CoatPrime, Stage.Coating, "One thin coat of primer on the bare metal", 8, 15, 25)
         {
-            Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1, StepKey.Coat2), Needs = [Need.Of(SupplyIds.Primer, 30), Need.Of(SupplyIds.SprayGear)],
+            Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1, StepKey.Coat2),
+                Needs = [Need.Of(SupplyIds.Primer, 30), Need.Of(SupplyIds.SprayGear)],
             How = "Degrease with a clean rag first, and do not touch it again.", Reason = "It holds the paint and keeps damp out.",
             FinishTest = "An even matt film.", Cautions = [CautionId.Spray],
         }, Id),
         PlanRule.One("first coat", "Thin coats inside the recoat window.", [Has, Asked, Way(WayId.Respray)], q =>
             new Deed(StepKey.Coat1, Stage.Coating, $"First thin coat of {Colour(q)}", 8, 15, 25)
         {
-            Parts = Parts(q), Lag = Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2), Needs = [Need.Of(Paint(q), 40), Need.Of(SupplyIds.SprayGear)],
+            Parts = Parts(q), Lag = Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2),
+                Needs = [Need.Of(Paint(q), 40), Need.Of(SupplyIds.SprayGear)],
             How = $"Two light passes. The next coat goes on before {Units.Typed.Hours(Enamel(q).RecoatUntilMin ?? 0)}, or after three days and a rub-down.",
             Reason = "A thick coat sags and stays soft.", FinishTest = "Even, no runs.", Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 4),
@@ -128,5 +133,5 @@ internal static class CoatingRules
         }, Id, 14),
     ];
 
-    private static Drying Prime(PlanQuestion q) => Drying.Primer(Assumptions.Standard).In(q.TemperatureC, q.RelativeHumidityPercent);
+    private static Drying Prime(PlanQuestion q) => Drying.Primer(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
 }

@@ -36,7 +36,8 @@ internal static class DerustRules
         }, RustWays.Id),
         PlanRule.One("soak", "A bath reaches what no brush does.", [Soaks], Soaking, RustWays.Id, 14),
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
-        PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
+        PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.",
+            [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
             q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, 4, 1), ByHand(q, 8, 2), ByHand(q, 20, 4))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
@@ -44,11 +45,15 @@ internal static class DerustRules
             FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire, CautionId.Rotating], SurfaceLost = Surfaces.SomePatina,
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep,
-            Chosen(RustWays.Id, WayId.Abrasive)], q => new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2),
+            Chosen(RustWays.Id, WayId.Abrasive)], q =>
+                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2),
             ByHand(q, 10, 5), ByHand(q, 25, 10))
         {
-            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20), Need.Of(SupplyIds.CleanCloth, 2)],
-            How = q.Present.Any(q.Etched) ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool." : $"{Along(q.Rusty)}, never across. Lighter round stamps.",
+            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20),
+                Need.Of(SupplyIds.CleanCloth, 2)],
+            How = q.Present.Any(q.Etched)
+                ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool."
+                    : $"{Along(q.Rusty)}, never across. Lighter round stamps.",
             Reason = q.Present.Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
                 : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = Surfaces.SomePatina,
             Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
@@ -58,14 +63,17 @@ internal static class DerustRules
             q.Way(RustWays.Id) == WayId.Scrape || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new Deed(StepKey.DerustScrape, Stage.Derust,
             "Lift active rust with a blade held flat, leave the dark skin", 10, 25, 60)
         {
-            Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)), Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.CleanCloth, 2)],
+            Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)),
+                Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.CleanCloth, 2)],
             How = "Blade nearly flat, oil under it, stop at brown that is smooth.", Reason = "Old darkening is history; only live rust does harm.",
             FinishTest = "No orange dust after a day.", Cautions = [CautionId.BareEdge],
         }, RustWays.Id, 12),
-        PlanRule.One("blast", "It reaches corners and leaves a matt grey.", [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Blast)],
+        PlanRule.One("blast", "It reaches corners and leaves a matt grey.",
+            [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Blast)],
             q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {Names(q.Rusty)} with a soft medium", 6, 15, 35)
         {
-            Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet, Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
+            Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet,
+                Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
             How = "Mask working faces and threads. Low pressure, moving; a small compressor rests as long as it runs. Drain water from the line first.",
             Reason = "Bare metal in every corner in minutes.", FinishTest = "Even grey, no brown.", Cautions = [CautionId.Blasting], Undoable = false,
             SurfaceLost = Surfaces.Patina,
@@ -81,7 +89,8 @@ internal static class DerustRules
             $"Derust by hand: {Names(Rest(q))}", 3 + (2 * Rest(q).Count), 8 + (4 * Rest(q).Count), 20 + (8 * Rest(q).Count))
         {
             Parts = Ids(Rest(q)),
-            Needs = [Rest(q).Any(Delicate) ? Need.Of(SupplyIds.SteelWool, 1) : Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.LightOil, 15)],
+            Needs = [Rest(q).Any(Delicate) ? Need.Of(SupplyIds.SteelWool, 1) : Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.NylonAbrasivePad, 1),
+                Need.Of(SupplyIds.LightOil, 15)],
             How = Rest(q).Any(Delicate) ? "Springs, screws and plating: fine wool and oil, no wheel." : $"{Along(Rest(q))}, never across.",
             Reason = q.Bath is BathKind bath && Rest(q).Select(p => q.Limit(bath, p).Reason).FirstOrDefault(r => r is not null) is string why
                 ? $"Not for the bath: {Sentences.Middle(why)}." : "The bath would harm it.",
@@ -99,7 +108,9 @@ internal static class DerustRules
         {
             Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)),
             Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
-            How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.", Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01, Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],
+            How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.",
+            Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01,
+            Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, ChoiceId.Dark, 8),
     ];
 
@@ -123,7 +134,8 @@ internal static class DerustRules
     private static IEnumerable<PartDef> KeptOut(PlanQuestion q) => q.Present.Except(q.Discarded).Where(p => !q.SoakLoad.Contains(p)
         && (!p.Ferrous || !q.Limit(q.Bath!.Value, p).Allowed));
 
-    private static string Liquid(BathKind bath) => bath switch { BathKind.Citric => "citric acid, 5 %", BathKind.Acetic => "vinegar, 5 %",
+    private static string Liquid(BathKind bath, Assumptions a) =>
+        bath switch { BathKind.Citric => $"citric acid, {a.AcidPercent:0.#} %", BathKind.Acetic => $"vinegar, {a.AcidPercent:0.#} %",
         BathKind.Electrolysis => "the electrolysis tub", _ => "the chelating bath" };
 
     private static bool Acid(BathKind? bath) => bath is BathKind.Citric or BathKind.Acetic;
@@ -135,12 +147,15 @@ internal static class DerustRules
         _ => CautionId.Bath,
     };
 
+    /// <summary>Acid in a litre for each percent of it, g.</summary>
+    private const double GramsPerPercent = 10;
+
     /// <summary>What the bath is made of.</summary>
-    private static IReadOnlyList<Need> Mixed(BathKind bath, double litres) => bath switch
+    private static IReadOnlyList<Need> Mixed(BathKind bath, double litres, Assumptions a) => bath switch
     {
-        BathKind.Citric => [Need.Of(SupplyIds.CitricAcid, Math.Round(50 * litres))],
+        BathKind.Citric => [Need.Of(SupplyIds.CitricAcid, Math.Round(GramsPerPercent * a.AcidPercent * litres))],
         BathKind.Acetic => [Need.Of(SupplyIds.Vinegar, litres)],
-        BathKind.Electrolysis => [Need.Of(SupplyIds.WashingSoda, Math.Round(Assumptions.Standard.WashingSodaGL * litres)),
+        BathKind.Electrolysis => [Need.Of(SupplyIds.WashingSoda, Math.Round(a.WashingSodaGL * litres)),
             Need.Of(SupplyIds.PlainIronAnode, 1), Need.Of(SupplyIds.BenchPowerSupply)],
         _ => [Need.Of(SupplyIds.ChelatingBath, litres)],
     };
@@ -149,15 +164,19 @@ internal static class DerustRules
     {
         BathKind bath = q.Bath!.Value;
         LoadLimit limit = BathTable.Strictest([.. q.SoakLoad.Select(p => q.Limit(bath, p))]);
-        SoakResult soak = Soak.Time(new SoakInput(bath, q.RustLevel, q.TemperatureC, Acid(bath) ? 5 : null, RelativeHumidityPercent: q.RelativeHumidityPercent,
-            OutByHours: limit.OutByHours));
+        SoakResult soak = Soak.Time(new SoakInput(bath, q.RustLevel, q.TemperatureC, Acid(bath) ? q.Shop.Assumptions.AcidPercent : null,
+            RelativeHumidityPercent: q.RelativeHumidityPercent,
+            OutByHours: limit.OutByHours), q.Shop.Assumptions);
         double litres = Math.Max(1, Math.Ceiling((q.LengthMm ?? q.Tool.NominalLengthMm) / 60));
         List<PartDef> above = [.. q.StaysWithMetal];
-        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath)}: {Names(q.SoakLoad)}", 4, 8, 15)
+        string hang = above.Count > 0 ? $"Hang it so that the {Names(above)} {Verb(above, "stays", "stay")} a hand above the liquid."
+            : $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.";
+        string watch = q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched." : "";
+        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath, q.Shop.Assumptions)}: {Names(q.SoakLoad)}", 4, 8, 15)
         {
             Parts = Ids(q.SoakLoad), Lag = Lag.Bath(Math.Round(soak.HoursEach * 60), limit.OutByHours * 60, Math.Round(soak.LookInMinutes), StepKey.SoakLift),
-            Needs = [.. Mixed(bath, litres), Need.Of(SupplyIds.BathTub)],
-            How = $"{(above.Count > 0 ? $"Hang it so that the {Names(above)} {Verb(above, "stays", "stay")} a hand above the liquid." : "Covered by 15 mm, nothing touching.")}{(q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched." : "")}{(soak.Soaks > 1 ? $" {soak.Soaks} soaks with a scrub between." : "")}",
+            Needs = [.. Mixed(bath, litres, q.Shop.Assumptions), Need.Of(SupplyIds.BathTub)],
+            How = $"{hang}{watch}{(soak.Soaks > 1 ? $" {soak.Soaks} soaks with a scrub between." : "")}",
             Reason = $"{soak.HoursEach:0.#} h at {q.TemperatureC:0} °C for rust like this. {limit.Reason}{(limit.Reason is null ? "" : ".")}".TrimEnd(),
             FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(bath)], Bath = bath, Undoable = false, SurfaceLost = Surfaces.Patina,
         };
@@ -167,17 +186,20 @@ internal static class DerustRules
     {
         bool acid = Acid(q.Bath);
         List<PartId> parts = Ids(q.SoakLoad);
-        double within = (q.Bath == BathKind.Chelating ? 15 : 5) * (q.RelativeHumidityPercent > 60 ? 60 / q.RelativeHumidityPercent : 1);
+        double within = Soak.OilWithinMin(q.Bath, q.RelativeHumidityPercent, q.Shop.Assumptions);
         yield return new Deed(StepKey.SoakLift, Stage.Derust, "Lift out, scrub off the black, rinse", 3, 6, 12)
         {
-            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)], How = "Along the length, under running water, into every corner.",
-            Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.", Cautions = [Caution(q.Bath)],
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)],
+                How = "Along the length, under running water, into every corner.",
+            Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.",
+                Cautions = [Caution(q.Bath)],
         };
         if (acid)
         {
             yield return new Deed(StepKey.SoakNeutralise, Stage.Derust, "Neutralise in soda water until the fizzing stops", 2, 3, 5)
             {
-                Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.BakingSoda, 15)], How = "A tablespoon to the litre, then rinse once more.",
+                Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.BakingSoda, 15)],
+                    How = "A tablespoon to the litre, then rinse once more.",
                 Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.",
             };
         }
@@ -189,7 +211,8 @@ internal static class DerustRules
         };
         yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", 1, 2, 4)
         {
-            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.LightOil, 10)], Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.LightOil, 10)],
+                Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",
             FinishTest = "A thin film everywhere.",
         };
     }

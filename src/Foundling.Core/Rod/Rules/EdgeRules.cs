@@ -29,17 +29,20 @@ internal static class EdgeRules
     private static Cond Pitted { get; } = If("pits near the edge or reaching it", q => EdgeWays.Pits(q) >= 3);
 
     private static string Steel(PlanQuestion q) => EdgeWays.Steel(q) is { } s
-        ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, Assumptions.Standard)} sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
+        ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, q.Shop.Assumptions)} sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
-        q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes." : "Freehand, elbows in; marker on the bevel for the first strokes.",
+        q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
+            : "Freehand, elbows in; marker on the bevel for the first strokes.",
         q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
             ? "The flat face stays flat: only the burr is taken off it." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
-        Choices.Find(ChoiceId.Corners).Asked(q) ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
+        Choices.Find(ChoiceId.Corners).Asked(q)
+            ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
-        q.Tool.Id == KindIds.PloughPlane || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts." : "On to the finest stone, then the strop until it shines.",
+        q.Tool.Id == KindIds.PloughPlane || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
+            : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -50,7 +53,8 @@ internal static class EdgeRules
             5, 15, 40)
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
-            How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high." : q.Tool.Id == KindIds.Chisel
+            How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
+                : q.Tool.Id == KindIds.Chisel
                 ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
             Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = 0.03,
@@ -59,19 +63,23 @@ internal static class EdgeRules
             new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
             ? "Grind both bevels alike" : "Grind the bevel", 5, 12, 30)
         {
-            Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
+            Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
+                ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
             How = q.Tool.Edge == EdgeForm.TwoBevels
                 ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit."
                 : "Light touch, dip before it is warm to the finger.", Reason = "Chips come out at the wheel, not at the stone.",
             FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.",
-            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5 : 0.5,
+            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5
+                : 0.5,
         }, buys: 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground], q =>
             new Deed(StepKey.EdgeHone, Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop"
             : "Hone until a burr turns, then strop", 5, q.Tool.Edge == EdgeForm.TwoBevels ? 15 : 10, 25)
         {
             Block = Block.HonedAndCovered, Parts = Parts(q),
-            Needs = q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop), Need.Of(SupplyIds.HoningCompound, 2)] : [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)],
+            Needs = q.Way(ChoiceId.Grit) == WayId.Shines
+                ? [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop), Need.Of(SupplyIds.HoningCompound, 2)]
+                    : [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)],
             How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
         PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q =>
@@ -107,7 +115,8 @@ internal static class EdgeRules
         PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>
             new Deed(StepKey.EdgeKeep, Stage.Edge, "Oil the edge and cover it as it is", 1, 2, 4)
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Its last sharpening is part of its history.",
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
+                Reason = "Its last sharpening is part of its history.",
             FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
     ];

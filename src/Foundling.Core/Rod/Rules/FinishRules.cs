@@ -35,23 +35,24 @@ internal static class FinishRules
 
     private const double MinutesAMonth = 365.25 / 12 * 24 * 60;
 
-    private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > 60 ? Assumptions.Standard.NextLookMonths / 2
-        : Assumptions.Standard.NextLookMonths;
+    private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > q.Shop.Assumptions.DampPercent ? q.Shop.Assumptions.NextLookMonths / 2
+        : q.Shop.Assumptions.NextLookMonths;
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q), 3, 6, 12)
         {
-            Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.LintFreeCloth, 1)], How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
+            Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
             Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>
-            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose)), 5, 10, 20)
+            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), 5, 10, 20)
         {
-            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
+            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
             How = "The same test as the try as found; what it was tried on belongs to the reading.",
-            Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose)),
+            Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)),
             Cautions = q.Tool.Family == Family.Cutter ? [CautionId.BareEdge, CautionId.Shatter] : q.Tool.Family == Family.BoringTool ? [CautionId.Rotating]
                 : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, buys: 4),
@@ -79,7 +80,8 @@ internal static class FinishRules
             new Deed(StepKey.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
         {
             Lag = Lag.LookAgain(NextLookMonths(q) * MinutesAMonth),
-            Reason = q.RelativeHumidityPercent > 60 ? "This shop is damp: sooner than usual." : "A minute then saves an evening later.",
+            Reason = q.RelativeHumidityPercent > q.Shop.Assumptions.DampPercent ? "This shop is damp: sooner than usual."
+                : "A minute then saves an evening later.",
             FinishTest = "It stands on the Bench when its day comes.",
         }),
     ];

@@ -15,7 +15,8 @@ internal static class HandleRules
 
     private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured("handle_gap", p.Id)).Max();
 
-    private static List<PartDef> LooseOnTang(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Id.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
+    private static List<PartDef> LooseOnTang(PlanQuestion q) =>
+        [.. SurfaceWays.Wooden(q).Where(p => p.Id.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
         && q.Tool.Family == Family.EdgeTool && q.Worst(FindingKind.Looseness, p.Id) >= 2)];
 
     private static readonly Cond Hafted = Kind(KindIds.Axe, KindIds.HewingHatchet);
@@ -36,21 +37,23 @@ internal static class HandleRules
             [NotKeep, If("a handle on a rod is loose", q => LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) || Gap(q) > 0)], q =>
             new Deed(StepKey.RodShorten, Stage.Wood, $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", 5, 12, 25)
         {
-            Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })], Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
-            How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + Assumptions.Standard.RodClearanceMm) / 2:0.0#} mm first, refit and look, then up to {gap + Assumptions.Standard.RodClearanceMm:0.0#} mm in all. At the end with more thread; leave its own diameter in thread." : "File half of the gap, refit, look, then the rest. At the end with more thread; leave its own diameter in thread.",
+            Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })],
+                Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
+            How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + q.Shop.Assumptions.RodClearanceMm) / 2:0.0#} mm first, refit and look, then up to {gap + q.Shop.Assumptions.RodClearanceMm:0.0#} mm in all. At the end with more thread; leave its own diameter in thread." : "File half of the gap, refit, look, then the rest. At the end with more thread; leave its own diameter in thread.",
             Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.", Undoable = false,
-            MetalRemovedMm = (Gap(q) ?? 1) + Assumptions.Standard.RodClearanceMm,
+            MetalRemovedMm = (Gap(q) ?? 1) + q.Shop.Assumptions.RodClearanceMm,
         }, buys: 5),
         PlanRule.One("seat a handle on its tang", "A handle that turns is bedded, not driven harder.",
             [NotKeep, If("a handle is loose on its tang, and may stay on", q => LooseOnTang(q).Count > 0 && !q.Opened)], q => new Deed(StepKey.TangBed,
             Stage.Wood, $"Bed {Names(LooseOnTang(q))} on the tang with slow epoxy", 8, 15, 30)
         {
-            Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(Assumptions.Standard.GlueCureHours * 60, 60),
+            Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60),
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
             How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright. The sound handle stays on.", Reason = "The rivet is whole: opening it would cost more than it gives.", FinishTest = "No movement when twisted hard.", Cautions = [CautionId.Epoxy, CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",
-            [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3 && !q.Opened)], q =>
+            [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3
+                && !q.Opened)], q =>
             new Deed(StepKey.HaftWedge, Stage.Wood, "Drive the head up and set the wedge again", 5, 10, 20)
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],

@@ -25,14 +25,16 @@ internal static class MechanismRules
             new Deed(StepKey.ChuckClean, Stage.Mechanism, q.Worst(FindingKind.Seizure, PartIds.Chuck, PartIds.ChuckJaws) >= 3
             ? "Once it is free: clean the chuck and put it back in order" : "Clean the chuck and put it back in order", 6, 15, 35)
         {
-            Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
+            Parts = [PartIds.Chuck, PartIds.ChuckJaws],
+                Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "By the picture of its parts. Springs whole, jaws matched, cone clean. Dry graphite where grit is about.",
             Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Jaws open by themselves and close on a hair.", Cautions = [CautionId.Spring],
         }, buys: 18),
         PlanRule.One("ratchet", "A pawl that misses throws the hand.", [There(PartIds.Ratchet, "ratchet")], q =>
             new Deed(StepKey.RatchetClean, Stage.Mechanism, "Free ratchet and pawls, both ways and locked", 5, 10, 25)
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))), Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
+            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
+                Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
             How = "Cam ring through all its stops. Thin oil only: grease holds the pawls up.",
             Reason = "It must hold in both directions and let go in the middle.", FinishTest = "It clicks both ways and holds under the hand.",
             Cautions = [CautionId.Spring],
@@ -47,31 +49,35 @@ internal static class MechanismRules
         }, buys: 12),
         PlanRule.One("play in the jaw", "Play is shared by knurl, spindle and slide.", [NotKeep, Of(Family.Wrench),
             If("the jaw is loose, or its play was measured", q => q.Worst(FindingKind.Looseness, PartIds.SlidingJaw) >= 1
-            || Play(q) > Assumptions.Standard.JawPlayMm)], q => new Deed(StepKey.JawPlay, Stage.Mechanism,
+            || Play(q) > q.Shop.Assumptions.JawPlayMm)], q => new Deed(StepKey.JawPlay, Stage.Mechanism,
             "Find where the play comes from and take up what the knurl gives", 8, 20, 45)
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))), Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.Shim, 1)],
-            How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {Assumptions.Standard.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it stays a wrench for light nuts.", Reason = "A rocking jaw rounds nuts and slips off.", FinishTest = "The play stands on the tag, with where it comes from.",
+            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
+                Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.Shim, 1)],
+            How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {q.Shop.Assumptions.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it stays a wrench for light nuts.", Reason = "A rocking jaw rounds nuts and slips off.", FinishTest = "The play stands on the tag, with where it comes from.",
         }, buys: 16),
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q =>
             new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", 4, 8, 20)
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.Grease, 2)],
-            How = q.Has(PartIds.Bolts) ? "Bores by a roll of cloth. Worn bolts are changed in pairs." : "The bore by a roll of cloth, its faces with the brush.",
+            How = q.Has(PartIds.Bolts) ? "Bores by a roll of cloth. Worn bolts are changed in pairs."
+                : "The bore by a roll of cloth, its faces with the brush.",
             Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [Kind(KindIds.Pruner), There(PartIds.Spring, "spring"),
             If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != PartIds.Spring))], _ => new Deed(StepKey.SpringClean,
             Stage.Mechanism, "Clean and oil the spring by hand", 2, 4, 8)
         {
-            Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)], How = "Fine wool, never acid, which makes it break.",
+            Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
+                How = "Fine wool, never acid, which makes it break.",
             Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Cautions = [CautionId.Spring],
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [Kind(KindIds.PloughPlane)], q =>
             new Deed(StepKey.Slides, Stage.Mechanism, "Free the stems, the fence and the depth stop", 4, 10, 25)
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))), Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],
+            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
+                Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],
             How = "Wax, not oil, on wood. Fence parallel to the skate at both stems.", Reason = "A fence that binds is set askew.",
             FinishTest = "It slides by hand and holds by its wedges.",
         }, buys: 8),

@@ -18,7 +18,8 @@ internal static class OtherEdgeRules
         PlanRule.One("file the scraper's bevel", "The burr can only be as straight as what it is turned from.", [NotKeep, Edge(EdgeForm.Burr)], q =>
             new Deed(StepKey.BurrFile, Stage.Edge, "File the scraper iron to 45° and hone it", 5, 12, 25)
         {
-            Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
+            Block = Block.HonedAndCovered, Parts = Parts(q),
+                Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
             How = "File straight across, hone bevel and flat side until no file mark shows.", Reason = "Only when the burr no longer comes up.",
             FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = 0.2,
         }, buys: 14),
@@ -55,7 +56,8 @@ internal static class OtherEdgeRules
         PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook")], _ =>
             new Deed(StepKey.HookTrue, Stage.Edge, "True the inner face of the hook", 3, 8, 15)
         {
-            Parts = [PartIds.Anvil], Needs = [Need.Of(SupplyIds.FineFile)], How = "Flat against the blade, edge crisp, no more.", Reason = "A round hook folds the twig in.",
+            Parts = [PartIds.Anvil], Needs = [Need.Of(SupplyIds.FineFile)], How = "Flat against the blade, edge crisp, no more.",
+                Reason = "A round hook folds the twig in.",
             FinishTest = "No light between blade and hook as it closes.", Undoable = false, MetalRemovedMm = 0.1,
         }, buys: 6),
         PlanRule.One("cover the blade", "A pruner opens by itself.", [NotKeep, Edge(EdgeForm.Bypass)], q =>

@@ -27,7 +27,8 @@ internal static class SawRules
             Cautions = [CautionId.Teeth],
         }),
         PlanRule.One("straighten the plate", "A bow comes out by hand, a kink by a smith, a crease never.",
-            [NotKeep, Saw, Found(FindingKind.Bent, 1, PartIds.Plate)], q => new Deed(StepKey.SawStraight, Stage.Edge, q.Worst(FindingKind.Bent, PartIds.Plate) >= 3
+            [NotKeep, Saw, Found(FindingKind.Bent, 1, PartIds.Plate)], q =>
+                new Deed(StepKey.SawStraight, Stage.Edge, q.Worst(FindingKind.Bent, PartIds.Plate) >= 3
             ? "Ask a saw smith about the kink" : "Bend the bow out of the plate", 5, 15, 40)
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers)],
@@ -64,7 +65,8 @@ internal static class SawRules
             Cautions = [CautionId.Teeth],
         }),
         PlanRule.One("seat the back", "A back keeps the plate straight by gripping it.", [NotKeep, Kind(KindIds.BackSaw),
-            If("the back is loose, or the plate bowed", q => q.Worst(FindingKind.Looseness, PartIds.Back) >= 1 || q.Worst(FindingKind.Bent, PartIds.Plate) >= 1)], _ =>
+            If("the back is loose, or the plate bowed", q => q.Worst(FindingKind.Looseness, PartIds.Back) >= 1
+                || q.Worst(FindingKind.Bent, PartIds.Plate) >= 1)], _ =>
             new Deed(StepKey.SawBack, Stage.Together, "Tap the back down until the plate is straight", 2, 6, 15)
         {
             Parts = [PartIds.Back, PartIds.Plate], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.ScrapOfSoftwood)],

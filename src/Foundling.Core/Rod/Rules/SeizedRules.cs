@@ -34,7 +34,8 @@ internal static class SeizedRules
             [Seized(2), If("a stuck part is turned by a driver", q => Stuck(q, 2).Any(p => !Round.Contains(p.Id)))], q => new Deed(StepKey.FreeDriver,
             Stage.Apart, $"Start {Names(Stuck(q, 2).Where(p => !Round.Contains(p.Id)))} with a driver that fills the slot", 5, 12, 40)
         {
-            Parts = Ids(Stuck(q, 2).Where(p => !Round.Contains(p.Id))), Needs = [Need.Of(SupplyIds.FittedScrewdrivers), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
+            Parts = Ids(Stuck(q, 2).Where(p => !Round.Contains(p.Id))),
+                Needs = [Need.Of(SupplyIds.FittedScrewdrivers), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Fitted driver, steady pressure; a spanner on its shank for more.", Reason = "A driver that fills the slot turns what a loose one tears.",
             FinishTest = "It has moved a quarter turn.", Cautions = [CautionId.StuckScrew],
         }),

@@ -32,7 +32,8 @@ internal static class SmallPartRules
             Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", 4, 10, 25)
         {
             Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
-            Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)], How = "Tap the raised lip back, then true the slot, no deeper than it was.",
+            Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
+                How = "Tap the raised lip back, then true the slot, no deeper than it was.",
             Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.",
             Undoable = false, MetalRemovedMm = 0.1, Cautions = [CautionId.StuckScrew],
         }),
@@ -53,7 +54,8 @@ internal static class SmallPartRules
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
             new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
         {
-            Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)] : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
+            Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
+                : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
             How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
             Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.",
             FinishTest = "Clean in every corner, edges still crisp.", Cautions = q.Aim == AimKind.Show ? [CautionId.Polish] : [],
@@ -81,7 +83,8 @@ internal static class SmallPartRules
             && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new Deed(StepKey.Straighten, Stage.SmallParts,
             $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
         {
-            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
+            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate
+                && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
             Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
             Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Cautions = [CautionId.Shatter],

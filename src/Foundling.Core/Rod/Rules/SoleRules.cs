@@ -27,7 +27,8 @@ internal static class SoleRules
         PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal], q =>
             new Deed(StepKey.Tension, Stage.Together, "Draw the iron back and close the cap to working tension", 1, 2, 4)
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))), Reason = "The sole is flattened in the shape it works in.",
+            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
+                Reason = "The sole is flattened in the shape it works in.",
             FinishTest = "It closes with a firm thumb, the iron still adjusts.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("survey the sole", "Metal taken off does not come back.", [NotKeep, Metal], q =>
@@ -45,10 +46,12 @@ internal static class SoleRules
             Math.Round((q.Way(ChoiceId.Flat) == WayId.Whole ? 90 : q.Way(ChoiceId.Flat) == WayId.Cuts ? 35 : 60) * Factor(q)))
         {
             Parts = [PartIds.Body],
-            Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FlatPlate)],
+            Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1),
+                Need.Of(SupplyIds.FlatPlate)],
             How = "Marks at toe, mouth and heel; look every hundred strokes; press over the mouth. Leave out pits and a worn toe.",
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
-            FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts => "A full-width shaving at the thickness wanted.",
+            FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
+                "A full-width shaving at the thickness wanted.",
                 _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = 0.08, SurfaceLost = Surfaces.Machining,
         }, ChoiceId.Flat, 12),
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], _ =>

@@ -14,7 +14,8 @@ internal static class WashRules
     [
         PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust", 1, 3, 6)
         {
-            Needs = [Need.Of(SupplyIds.SoftBrush)], How = "Outdoors, away from the bench where finishing is done.", Reason = "Wetted dust is mud in every corner.",
+            Needs = [Need.Of(SupplyIds.SoftBrush)], How = "Outdoors, away from the bench where finishing is done.",
+                Reason = "Wetted dust is mud in every corner.",
             FinishTest = "A finger stays clean.",
         }),
         PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [Found(FindingKind.Packed)], q =>
@@ -27,9 +28,11 @@ internal static class WashRules
         PlanRule.One("sap and tar", "Sap turns hard in a bath and glues brushes.", [Found(FindingKind.Sap)], q =>
             new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}", 4, 10, 25)
         {
-            Parts = Ids(q.With(FindingKind.Sap)), Needs = [Need.Of(SupplyIds.WhiteSpirit, 60), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.CleanCloth, 2)],
+            Parts = Ids(q.With(FindingKind.Sap)),
+                Needs = [Need.Of(SupplyIds.WhiteSpirit, 60), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.CleanCloth, 2)],
             How = "Wet it, wait, wipe; alcohol for sap, white spirit for grease. Try a hidden spot where there is paint.",
-            Reason = "It shields rust, spoils the bath and fouls blasting medium.", FinishTest = "Nothing sticks to a dry finger.", Cautions = [CautionId.Solvent],
+            Reason = "It shields rust, spoils the bath and fouls blasting medium.", FinishTest = "Nothing sticks to a dry finger.",
+                Cautions = [CautionId.Solvent],
         }),
         PlanRule.One("paint splashes", "Paint that does not belong is lifted, not ground.", [Found(FindingKind.PaintSplash)], q =>
             new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.With(FindingKind.PaintSplash))}", 4, 10, 30)
@@ -41,7 +44,8 @@ internal static class WashRules
         PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Present.Any(p => p.Ferrous))], q =>
             new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", 5, 10, 22)
         {
-            Parts = Ids(q.Present.Where(p => p.Ferrous)), Needs = [Need.Of(SupplyIds.WhiteSpirit, 80), Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.CleanCloth, 2)],
+            Parts = Ids(q.Present.Where(p => p.Ferrous)),
+                Needs = [Need.Of(SupplyIds.WhiteSpirit, 80), Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.CleanCloth, 2)],
             How = "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading.", Cautions = [CautionId.Solvent],
         }, buys: 7),

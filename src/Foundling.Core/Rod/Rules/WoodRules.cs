@@ -30,9 +30,9 @@ internal static class WoodRules
 
     private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
 
-    private static Drying Wipe(PlanQuestion q) => Drying.OilWipeOff(Assumptions.Standard).In(q.TemperatureC, q.RelativeHumidityPercent);
+    private static Drying Wipe(PlanQuestion q) => Drying.OilWipeOff(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
 
-    private static double In(PlanQuestion q, Func<Assumptions, Drying> finish) => finish(Assumptions.Standard).In(q.TemperatureC,
+    private static double In(PlanQuestion q, Func<Assumptions, Drying> finish) => finish(q.Shop.Assumptions).In(q.TemperatureC,
         q.RelativeHumidityPercent).RecoatFromMin;
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -61,8 +61,9 @@ internal static class WoodRules
         PlanRule.One("glue a break", "A clean break holds better than the wood beside it.", [Has, If("wood is cracked or broken", q => Broken(q).Count > 0)],
             q => new Deed(StepKey.WoodGlue, Stage.Wood, $"Glue and clamp {Names(Broken(q))}", 8, 15, 30)
         {
-            Parts = Ids(Broken(q)), Lag = Lag.Cure(Assumptions.Standard.GlueCureHours * 60, 60), Undoable = q.Aim == AimKind.Keep,
-            Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps), Need.Of(SupplyIds.ScrapOfSoftwood)],
+            Parts = Ids(Broken(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60), Undoable = q.Aim == AimKind.Keep,
+            Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps),
+                Need.Of(SupplyIds.ScrapOfSoftwood)],
             How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Clamps off after an hour, load after a day.",
             Reason = "Glue before any finish, or it will not hold.", FinishTest = Bored(q) ? "No line to feel, bore free." : "No line to feel.",
         }, buys: 6),
@@ -71,13 +72,15 @@ internal static class WoodRules
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
             How = "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
-            Reason = "The old finish is too far gone for what is asked.", FinishTest = "Even in raking light.", Cautions = [CautionId.WoodDust], Undoable = false,
+            Reason = "The old finish is too far gone for what is asked.", FinishTest = "Even in raking light.", Cautions = [CautionId.WoodDust],
+                Undoable = false,
             SurfaceLost = Surfaces.WoodFinish,
         }, Id),
         PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
             new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", 3, 8, 15)
         {
-            Parts = Parts(q), Lag = Lag.Cure(60), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)], How = "Thin, in two goes, the second when the first is dry.",
+            Parts = Parts(q), Lag = Lag.Cure(60), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
+                How = "Thin, in two goes, the second when the first is dry.",
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.",
         }, Id),
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
@@ -105,7 +108,8 @@ internal static class WoodRules
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax)], q =>
             new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", 3, 6, 12)
         {
-            Parts = Parts(q), Lag = Lag.Cure(15), Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LintFreeCloth, 1)], How = "Thin; buff when it hazes, 5 to 15 min.",
+            Parts = Parts(q), Lag = Lag.Cure(15), Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                How = "Thin; buff when it hazes, 5 to 15 min.",
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
         PlanRule.One("shellac the wood", "Thin coats, an hour apart.", [Has, Dry, Way(WayId.Shellac)], q =>
@@ -119,7 +123,8 @@ internal static class WoodRules
         PlanRule.One("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q =>
             new Deed(StepKey.WoodLacquer, Stage.Wood, "Three thin coats of lacquer", 10, 18, 35)
         {
-            Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Lacquer), In(q, Drying.Lacquer)), Needs = [Need.Of(SupplyIds.Lacquer, 40), Need.Of(SupplyIds.SprayGear)],
+            Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Lacquer), In(q, Drying.Lacquer)),
+                Needs = [Need.Of(SupplyIds.Lacquer, 40), Need.Of(SupplyIds.SprayGear)],
             How = "Light passes. Wool between, wax at the end.", Reason = "Hard, clear and even.", FinishTest = "No bare spot in raking light.",
             Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 8),

@@ -21,7 +21,8 @@ public sealed record Way(WayId Id, string Name, string School, string Patina = "
     public IReadOnlyList<SupplyId> Kit { get; init; } = [];
 
     /// <summary>What blocks it for this tool in this shop, in a sentence; null when nothing does.</summary>
-    public string? Blocked(PlanQuestion q) => Kit.Where(q.Lacking.Contains).Select(k => (SupplyId?)k).FirstOrDefault() is SupplyId lacking ? $"The shop has no {Supplies.Find(lacking)!.Name}." : Closed(q);
+    public string? Blocked(PlanQuestion q) => Kit.Where(q.Lacking.Contains).Select(k => (SupplyId?)k).FirstOrDefault() is SupplyId lacking
+        ? $"The shop has no {Supplies.Find(lacking)!.Name}." : Closed(q);
 }
 
 /// <summary>Who a way was chosen by.</summary>

@@ -14,7 +14,7 @@ public static class EdgeWays
     public static int Pits(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id));
 
     /// <summary>The steel left in the cutting part; null when it was not measured.</summary>
-    public static SteelLeft? Steel(PlanQuestion q) => SteelLeft.Of(q.Tool, q.Findings, (part, kind) => q.Measured(kind, part));
+    public static SteelLeft? Steel(PlanQuestion q) => SteelLeft.Of(q.Tool, q.Findings, (part, kind) => q.Measured(kind, part), q.Shop.Assumptions);
 
     private static readonly Choice Back = new(ChoiceId.Back, "Pits in the back are", "how pits that stop an edge are dealt with", q => Cuts(q)
         && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace && Pits(q) >= 3,
@@ -23,15 +23,16 @@ public static class EdgeWays
         new(WayId.Shim, "passed under by a shim", "a tiny back bevel, then always") { Closed = NotOnAChisel },
         new(WayId.Lift, "lifted off by hand", "the back raised a hair on the stone") { Closed = NotOnAChisel },
         new(WayId.Grind, "ground back past", "quick where there is steel to spare") { Kit = [SupplyIds.BenchGrinder], Closed = q => Steel(q) is { } s
-            && s.Reserve.SharpeningsLeft < Assumptions.Standard.SharpeningsWorthSaving ? $"Only {s.Reserve.SharpeningsLeft} sharpenings would be left."
+            && s.Reserve.SharpeningsLeft < q.Shop.Assumptions.SharpeningsWorthSaving ? $"Only {s.Reserve.SharpeningsLeft} sharpenings would be left."
             : null },
-    ], q => Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * Assumptions.Standard.SharpeningsWorthSaving
+    ], q => Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * q.Shop.Assumptions.SharpeningsWorthSaving
         ? (WayId.Grind, "Pits that reach the edge are too deep to lap, and there is steel to spare.") : (WayId.Lap, "It costs minutes, not steel."));
 
     private static readonly Choice Hold = new(ChoiceId.Hold, "Bevels are honed", "how the angle is held", Cuts,
     [
         new(WayId.Freehand, "freehand", "quick once learned"),
-        new(WayId.Jig, "in a jig", "the same angle every time") { Kit = [SupplyIds.HoningJig], Closed = q => q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed
+        new(WayId.Jig, "in a jig", "the same angle every time") { Kit = [SupplyIds.HoningJig], Closed = q =>
+            q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed
             && !q.Tool.Id.Is(KindIds.Drawknife, KindIds.Spokeshave) ? null : "No jig holds it." },
     ], _ => (WayId.Freehand, "It works for every edge."));
 

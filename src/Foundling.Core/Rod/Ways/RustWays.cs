@@ -13,7 +13,8 @@ public static class RustWays
     private const string KeepSays = "Under Keep only live rust comes off, by hand.";
 
     /// <summary>The bath a way uses, or null.</summary>
-    public static BathKind? BathOf(WayId way) => way switch { WayId.Chelating => BathKind.Chelating, WayId.Citric => BathKind.Citric, WayId.Vinegar => BathKind.Acetic,
+    public static BathKind? BathOf(WayId way) =>
+        way switch { WayId.Chelating => BathKind.Chelating, WayId.Citric => BathKind.Citric, WayId.Vinegar => BathKind.Acetic,
         WayId.Electrolysis => BathKind.Electrolysis, _ => null };
 
     /// <summary>The choice.</summary>

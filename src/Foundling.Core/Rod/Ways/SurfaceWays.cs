@@ -29,7 +29,8 @@ public static class SurfaceWays
     ], q => q.Aim == AimKind.Show ? (WayId.Remove, "It left the works bright.") : (WayId.Keep, "Smooth dark iron does no harm."));
 
     /// <summary>The coating.</summary>
-    public static Choice Coating { get; } = new(ChoiceId.Coating, "The coating is", "how far the coating is renewed", q => Coated(q).Any() && (CoatingLoss(q) >= 1
+    public static Choice Coating { get; } = new(ChoiceId.Coating, "The coating is", "how far the coating is renewed", q => Coated(q).Any()
+        && (CoatingLoss(q) >= 1
         || q.Aim is AimKind.Show or AimKind.Own),
     [
         new(WayId.Leave, "left as it is", "what is sound stays"),
@@ -47,7 +48,8 @@ public static class SurfaceWays
         AimKind.Own => (WayId.Respray, "Dressed to this shop's taste; the papers say so."),
         AimKind.Show => CoatingLoss(q) >= 2 ? (Coated(q).Any(p => p.Finish == PartFinish.Japanned) ? WayId.Bake : WayId.Respray,
             "It left the works with an even coat.") : CoatingLoss(q) == 1 ? (WayId.Touch, "Only chips are gone.") : (WayId.Leave, "It is whole."),
-        _ => CoatingLoss(q) switch { >= 4 => (WayId.Respray, "Only traces are left."), >= 2 => (WayId.Touch, "Bare metal rusts again; the rest is original."), _ =>
+        _ => CoatingLoss(q) switch { >= 4 => (WayId.Respray, "Only traces are left."), >= 2 => (WayId.Touch, "Bare metal rusts again; the rest is original."),
+            _ =>
             (WayId.Leave, "Chips at corners do no harm.") },
     })
     {
@@ -65,7 +67,8 @@ public static class SurfaceWays
         new(WayId.Oil, "oiled", "feeds the wood, easily renewed") { Closed = q => q.Aim == AimKind.Keep && q.WorstOn(FindingKind.CoatingLoss,
             Wooden(q).Select(p => p.Id)) < 3 ? KeepSays : null },
         new(WayId.OilWax, "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
-        new(WayId.Shellac, "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
+        new(WayId.Shellac, "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep
+            ? KeepSays
             : null },
         new(WayId.Lacquer, "scraped and lacquered", "quick and hard", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
     ], q => q.Aim switch

@@ -710,6 +710,10 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<int>("Id")
                         .HasColumnType("INTEGER");
 
+                    b.PrimitiveCollection<string>("Assumed")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Dress")
                         .IsRequired()
                         .HasColumnType("TEXT");

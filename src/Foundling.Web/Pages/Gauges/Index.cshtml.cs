@@ -1,3 +1,4 @@
+using Foundling.Data.Shop;
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
@@ -9,7 +10,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages.Gauges;
 
 /// <summary>Calculators that work on their own, without a tag.</summary>
-public sealed class IndexModel(PatternShelf patterns) : PageModel
+public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
 {
     /// <summary>Gauges that can be used here, by room.</summary>
     public IReadOnlyList<IGrouping<string, Gauge>> Rooms { get; } = [.. GaugeCatalogue.All.Where(g => GaugeForm.Fields(g) is not null).GroupBy(g => g.File)];
@@ -52,7 +53,7 @@ public sealed class IndexModel(PatternShelf patterns) : PageModel
         }
         try
         {
-            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(Assumptions.Standard, await patterns.Read(cancel),
+            object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(await shop.Assumed(cancel), await patterns.Read(cancel),
                 cancel));
             Result = JsonSerializer.SerializeToElement(result, Chosen.Output, GaugeCatalogue.Json);
         }

@@ -2,6 +2,7 @@ using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Tags;
 using Foundling.Data.Papers;
+using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -12,7 +13,7 @@ namespace Foundling.Web.Pages.Mend;
 /// What does not hold together on a tag, to be taken out piece by piece. It draws nothing and reckons nothing, so that it
 /// can be shown when the tag's own pages cannot.
 /// </summary>
-public sealed class TagModel(TagBook tags, BundlesIn bundles) : SentencePageModel
+public sealed class TagModel(TagBook tags, BundlesIn bundles, ShopDesk shop) : SentencePageModel
 {
     /// <summary>The tag.</summary>
     public Tag Tool { get; private set; } = null!;
@@ -27,7 +28,7 @@ public sealed class TagModel(TagBook tags, BundlesIn bundles) : SentencePageMode
         {
             return false;
         }
-        (Tool, Faults) = (tag, TagCheck.Of(tag));
+        (Tool, Faults) = (tag, TagCheck.Of(tag, await shop.Assumed()));
         return true;
     }
 

@@ -23,7 +23,8 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
 
     /// <summary>Forms as they stand, with room for new ones.</summary>
     public IEnumerable<(string Id, string Name, VariantDrawing Drawing)> Forms =>
-        [.. (Trait?.Variants ?? []).Select(v => (v, Trait!.VariantTitle(v), Trait.DrawingOf(v) ?? new VariantDrawing())), .. Enumerable.Repeat(("", "", new VariantDrawing()), NewForms)];
+        [.. (Trait?.Variants ?? []).Select(v => (v, Trait!.VariantTitle(v), Trait.DrawingOf(v) ?? new VariantDrawing())),
+            .. Enumerable.Repeat(("", "", new VariantDrawing()), NewForms)];
 
     /// <summary>Lines that know it.</summary>
     public IEnumerable<PatternLine> Lines => Book.Lines.Where(l => Trait is not null && l.Variants.ContainsKey(Trait.Id));

@@ -1,4 +1,6 @@
+using Foundling.Core;
 using Foundling.Core.Rod;
+using Foundling.Data.Shop;
 using Foundling.Data.Stores;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -6,7 +8,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Stores;
 
 /// <summary>Kit and materials of the shop: what is there and what is not.</summary>
-public sealed class SuppliesModel(StoreRoom stores) : SentencePageModel
+public sealed class SuppliesModel(StoreRoom stores, ShopDesk shop) : SentencePageModel
 {
     /// <summary>What the shop has said, by supply.</summary>
     public IReadOnlyDictionary<SupplyId, StoreItem> Said { get; private set; } = new Dictionary<SupplyId, StoreItem>();
@@ -14,8 +16,11 @@ public sealed class SuppliesModel(StoreRoom stores) : SentencePageModel
     /// <summary>How much of a supply there is; what the shop says nothing of is taken as there.</summary>
     public Stock StockOf(Supply supply) => StoreRoom.StockOf(Said, supply.Id);
 
+    /// <summary>What the shop assumes, prices among it.</summary>
+    public Assumptions Assumed { get; private set; } = null!;
+
     /// <inheritdoc />
-    protected override async Task After() => Said = await stores.All();
+    protected override async Task After() => (Said, Assumed) = (await stores.All(), await shop.Assumed());
 
     /// <summary>Shows them.</summary>
     public void OnGet()

@@ -26,7 +26,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
     public PointGridResult? Grid { get; private set; }
 
     /// <summary>Thresholds of the colour of rust, as asked for.</summary>
-    public Assumptions Colour { get; private set; } = Assumptions.Standard;
+    public Assumptions Colour { get; private set; } = null!;
 
     /// <summary>True when the guess by colour is shown.</summary>
     public bool Guessing => Request.Query.ContainsKey("hueLow");
@@ -89,7 +89,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             return NotFound();
         }
         List<double[]> at = Corners(ends, "Ends");
-        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Profile.Of(Tool)).Laid(PartId.Of(part), new Spot(at[0][0], at[0][1]), new Spot(at[1][0], at[1][1]));
+        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Profile.Of(Tool))
+            .Laid(PartId.Of(part), new Spot(at[0][0], at[0][1]), new Spot(at[1][0], at[1][1]));
         return Content(string.Join(' ', laid.Select(c => string.Create(CultureInfo.InvariantCulture,
             $"{Math.Clamp(c.X, 0, Photo.Width):0.#},{Math.Clamp(c.Y, 0, Photo.Height):0.#}"))));
     }
@@ -178,7 +179,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         Photo = Tool.Pictures.FirstOrDefault(p => p.Id == picture)!;
         Count = Tool.Counts.FirstOrDefault(c => c.Id == id && c.PictureId == picture);
         Grid = Count?.Grid();
-        Assumptions s = Assumptions.Standard;
+        Assumptions s = Shop.Assumptions;
         double Asked(string name, double standard) => double.TryParse(Request.Query[name], CultureInfo.InvariantCulture, out double value)
             && value is >= 0 and <= 360 ? value : standard;
         Colour = s with

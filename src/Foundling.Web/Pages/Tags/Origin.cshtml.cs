@@ -44,7 +44,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     public string? MarkFault { get; private set; }
 
     /// <summary>The strata, or null when nothing was looked at.</summary>
-    public StrataView? Strata => Dated is null ? null : new StrataView(Tool, Dated, Patterns, Near);
+    public StrataView? Strata => Dated is null ? null : new StrataView(Tool, Dated, Patterns, Shop.Assumptions, Near);
 
     /// <summary>True for tools with a wedge, whose kinship to the iron can be judged.</summary>
     public bool HasWedge => Tool.Tool().Part(PartIds.Wedge) is not null;
@@ -54,7 +54,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     {
         get
         {
-            IReadOnlyList<NextLook> next = (Dated ?? TagBook.Weigh(Tool, Patterns, int.MaxValue)).LookNext ?? [];
+            IReadOnlyList<NextLook> next = (Dated ?? TagBook.Weigh(Tool, Patterns, Shop.Assumptions, int.MaxValue)).LookNext ?? [];
             var aside = Tool.Aside.GroupBy(a => a.Trait).ToDictionary(g => g.Key, g => g.Last());
             IEnumerable<Trait> rest = Patterns.Traits.Where(t => Lines.Any(l => l.Variants.ContainsKey(t.Id)) && Tool.Looks.All(k => k.Trait != t.Id)
                 && next.All(n => n.Trait != t.Id)).OrderBy(t => t.Effort);
@@ -64,7 +64,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     }
 
     /// <summary>Shows the evidence, and the readings of a mark when one was typed.</summary>
-    public void OnGet()
+    public async Task OnGet()
     {
         if (!Request.Query.ContainsKey("mark"))
         {
@@ -72,7 +72,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
         }
         try
         {
-            Readings = new ReadingsView(desk.Reader.Read(Mark, Patterns), Tool.Number, [], $"mark={Uri.EscapeDataString(Mark ?? "")}")
+            Readings = new ReadingsView((await desk.Reader()).Read(Mark, Patterns), Tool.Number, [], $"mark={Uri.EscapeDataString(Mark ?? "")}")
             {
                 Part = "body", Parts = Parts, Lines = [.. Patterns.LinesFor(Tool.Kind).Select(l => l.Id)],
             };

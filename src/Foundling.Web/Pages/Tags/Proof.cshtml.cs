@@ -20,7 +20,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
     public (string? Readings, string? Target, string? Resolution, string? Conditions, bool AsFound) Sent { get; private set; }
 
     /// <summary>Proofs of this kind of tool.</summary>
-    public IReadOnlyList<ProofKind> Kinds => Proofs.For(Tool.Tool(), Tool.Purpose);
+    public IReadOnlyList<ProofKind> Kinds => Proofs.For(Tool.Tool(), Tool.Purpose, Shop.Assumptions);
 
     /// <summary>Key of the proof that is being taken.</summary>
     [BindProperty(SupportsGet = true)]
@@ -95,7 +95,8 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         }
         if (readings is { Length: > MostLetters })
         {
-            ModelState.AddModelError("Readings", $"This is {readings.Length:#,0} letters long; {MostLetters:#,0} are the most. Take a few dozen readings at once.");
+            ModelState.AddModelError("Readings",
+                $"This is {readings.Length:#,0} letters long; {MostLetters:#,0} are the most. Take a few dozen readings at once.");
             return Page();
         }
         var values = new List<double>();
@@ -128,7 +129,8 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         CheckConditions(conditions);
         if (wanted < step)
         {
-            ModelState.AddModelError("Target", $"A target of {units.Show(wanted.Value)} is finer than a step of the instrument, {units.Show(step.Value)}: its readings could not prove it.");
+            ModelState.AddModelError("Target",
+                $"A target of {units.Show(wanted.Value)} is finer than a step of the instrument, {units.Show(step.Value)}: its readings could not prove it.");
         }
         if (ModelState.IsValid)
         {

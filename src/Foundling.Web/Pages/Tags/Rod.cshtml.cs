@@ -53,7 +53,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
             Gate.Of(Tool, step, Settings.Name, time.GetUtcNow()),
-        step.State == StepState.Open ? StepGauges.For(Tool, step, Settings.TemperatureC, Settings.HumidityPercent) : [], Sent.Step == step.Key.ToString())
+        step.State == StepState.Open ? StepGauges.For(Tool, step, Shop) : [], Sent.Step == step.Key.ToString())
     {
         Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
             StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
@@ -197,7 +197,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
         Sent = (title, minutes, reason, null);
         await Read();
         Stage where = Tool.StepNamed(behind)?.Stage ?? stage;
-        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, Behind(behind)), "a step was added");
+        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, Behind(behind), Shop.Assumptions), "a step was added");
         return ToLeaf("rod");
     }
 

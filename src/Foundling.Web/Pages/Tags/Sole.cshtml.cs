@@ -130,18 +130,18 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
     {
         double length = Tool.LengthMm ?? points.Select(p => p[0]).DefaultIfEmpty(LengthMm).Max();
         double width = Tool.SoleWidthMm ?? Math.Max(10, points.Select(p => p[1]).DefaultIfEmpty(WidthMm).Max());
-        double mouth = Tool.MouthFrontMm is double m && m < length ? m : length * (length < 300 ? 0.31 : 0.32);
+        double mouth = Tool.MouthFrontMm is double m && m < length ? m : GridSurveyInput.UsualMouthFrontMm(length, Shop.Assumptions);
         var input = new GridSurveyInput(length, width, points, mouth, Tool.Purpose ?? SolePurpose.Smoothing);
-        GridSurvey.Read(input);
+        GridSurvey.Read(input, Shop.Assumptions);
         DateTimeOffset now = time.GetUtcNow();
         Tool.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = source, Input = input });
         await Book.Save(Tool);
     }
 
-    private void Draw() => Map = Tool.Surveys.Count > 0 ? maps.Of(Tool.Surveys[^1]) : null;
+    private void Draw() => Map = Tool.Surveys.Count > 0 ? maps.Of(Tool.Surveys[^1], Shop.Assumptions) : null;
 
     /// <summary>What an earlier survey shows.</summary>
-    public GridSurveyResult Read(SoleRecord survey) => maps.Read(survey);
+    public GridSurveyResult Read(SoleRecord survey) => maps.Read(survey, Shop.Assumptions);
 
     /// <summary>Takes a survey back; the log says so.</summary>
     public async Task<IActionResult> OnPostForget(Guid id)

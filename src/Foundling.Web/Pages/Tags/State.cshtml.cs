@@ -48,7 +48,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public PartGroup? Group => PartGroups.Of(Tool.Tool()).FirstOrDefault(g => g.Id == Part);
 
     /// <summary>What the findings say.</summary>
-    public TriageResult Weighed => Triage.Of(Tool);
+    public TriageResult Weighed => Triage.Of(Tool, Shop.Assumptions);
 
     /// <summary>The round that is under way: that of the last finding.</summary>
     public Round LastRound => Tool.Findings.Count == 0 ? Round.AsFound : Tool.Findings.MaxBy(f => (f.At, f.Round))!.Round;
@@ -270,7 +270,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         Tool.Measurements.Add(new Measurement
         {
             Id = Guid.CreateVersion7(now), Part = Chosen!.Id, Kind = what.Id, Value = reading!.Value, Instrument = with,
-            UncertaintyMm = what.IsCount ? 0 : error ?? MeasureKinds.UncertaintyMm(with, Assumptions.Standard), At = now,
+            UncertaintyMm = what.IsCount ? 0 : error ?? MeasureKinds.UncertaintyMm(with, Shop.Assumptions), At = now,
         });
         await Book.Save(Tool);
         return LocalRedirect($"/tag/{Tool.Number}/state?Part={Chosen.Id}#measure");

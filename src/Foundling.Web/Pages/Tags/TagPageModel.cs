@@ -1,7 +1,9 @@
 using Foundling.Core;
 using Foundling.Core.Origin;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
+using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -28,6 +30,9 @@ public abstract class TagPageModel(TagBook tags) : PageModel
     /// <summary>The shop's pattern book.</summary>
     public PatternBook Patterns { get; private set; } = null!;
 
+    /// <summary>The shop it is worked in.</summary>
+    public ShopContext Shop { get; private set; } = null!;
+
     /// <summary>Minutes booked on it.</summary>
     public Core.Log.LogTotals Booked { get; private set; } = Core.Log.LogTotals.Of([]);
 
@@ -38,8 +43,8 @@ public abstract class TagPageModel(TagBook tags) : PageModel
 
     /// <summary>What its evidence adds up to, or null when nothing was looked at. Worked out when it is first asked for.</summary>
     public DatingReport? Dated => (_dated ??= new Lazy<DatingReport?>(() => HttpMethods.IsGet(Request.Method)
-        ? HttpContext.RequestServices.GetRequiredService<Datings>().Of(Tool, Patterns, Weigh)
-        : TagBook.Date(Tool, Patterns, Weigh ? int.MaxValue : 0, Weigh))).Value;
+        ? HttpContext.RequestServices.GetRequiredService<Datings>().Of(Tool, Patterns, Shop.Assumptions, Weigh)
+        : TagBook.Date(Tool, Patterns, Shop.Assumptions, Weigh ? int.MaxValue : 0, Weigh))).Value;
 
     private Lazy<DatingReport?>? _dated;
 
@@ -59,6 +64,7 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         }
         Tool = tag;
         Patterns = await Book.Patterns();
+        Shop = await HttpContext.RequestServices.GetRequiredService<ShopDesk>().Context();
         Booked = await Book.Booked(number);
         try
         {

@@ -1,4 +1,6 @@
-namespace Foundling.Core.Origin;
+using Foundling.Core;
+using Foundling.Core.Origin;
+namespace Foundling.Shared;
 
 /// <summary>How well a part planted from another time is told from the tool's own.</summary>
 /// <param name="Tools">Tools drawn.</param>
@@ -13,7 +15,7 @@ public sealed record Planted(int Tools, double Found, double Blamed)
     public static Planted Draw(PatternBook book, string line, int tools, int seed)
     {
         const int Looks = 9, YearsAway = 20;
-        var maker = new ToolMaker(book, line, seed);
+        var maker = new ToolMaker(book, line, seed, Assumptions.Standard);
         int found = 0, blamed = 0, drawn = 0;
         while (drawn < tools)
         {
@@ -30,7 +32,7 @@ public sealed record Planted(int Tools, double Found, double Blamed)
                 continue;
             }
             drawn++;
-            DatingReport report = Dating.Report(new DatingInput(tool.Looks, book, [line]));
+            DatingReport report = Dating.Report(new DatingInput(tool.Looks, book, [line]), Assumptions.Standard);
             found += report.PartLabel.TryGetValue(planted, out string? label) && label == "odd" ? 1 : 0;
             blamed += report.PartLabel.Any(p => p.Key != planted && p.Value == "odd") ? 1 : 0;
         }

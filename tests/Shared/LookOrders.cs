@@ -1,4 +1,6 @@
-namespace Foundling.Core.Origin;
+using Foundling.Core;
+using Foundling.Core.Origin;
+namespace Foundling.Shared;
 
 /// <summary>Counts how many looks a way of choosing them takes to date a made-up tool.</summary>
 public static class LookOrders
@@ -15,7 +17,7 @@ public static class LookOrders
         var seen = new List<Observation>();
         while (seen.Count < all.Count)
         {
-            DatingReport report = Dating.Report(new DatingInput(seen, book, [line]));
+            DatingReport report = Dating.Report(new DatingInput(seen, book, [line]), Assumptions.Standard);
             if (report.Interval90[1] - report.Interval90[0] + 1 <= spanYears)
             {
                 break;
@@ -32,7 +34,8 @@ public static class LookOrders
 
     /// <summary>The order the advice gives: most bits first.</summary>
     public static IEnumerable<string> Advised(PatternBook book, string line, IReadOnlyList<Observation> seen) =>
-        Dating.Report(new DatingInput(seen, book, [line]), lookNext: int.MaxValue).LookNext!.OrderByDescending(l => l.Bits).Select(l => l.Trait);
+        Dating.Report(new DatingInput(seen, book, [line]), Assumptions.Standard, lookNext: int.MaxValue).LookNext!.OrderByDescending(l => l.Bits)
+            .Select(l => l.Trait);
 
     /// <summary>
     /// Fixed orders worth beating: as the book lists them, the other way round, by effort, by what each tells on its own,
@@ -41,7 +44,7 @@ public static class LookOrders
     public static IReadOnlyList<(string Name, string[] Order)> Fixed(PatternBook book, string line, int random, int seed)
     {
         string[] listed = [.. book.LineOf(line).Variants.Keys];
-        var maker = new ToolMaker(book, line, seed);
+        var maker = new ToolMaker(book, line, seed, Assumptions.Standard);
         return
         [
             ("as listed", listed), ("listed backwards", [.. listed.Reverse()]), ("by effort", [.. listed.OrderBy(t => book.TraitOf(t).Effort)]),

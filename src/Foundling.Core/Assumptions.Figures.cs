@@ -1,0 +1,85 @@
+namespace Foundling.Core;
+
+/// <content>Figures of baths, soles, lapping, and of what nobody measured.</content>
+public sealed partial record Assumptions
+{
+    [Assumed("h", "a chelating bath takes light rust off at 20 °C", Heading = "Rust and soaking")] public double SoakChelatingLightHours { get; init; } = 4;
+    [Assumed("h", "a chelating bath takes medium rust off at 20 °C")] public double SoakChelatingMediumHours { get; init; } = 10;
+    [Assumed("h", "a chelating bath takes heavy rust off at 20 °C")] public double SoakChelatingHeavyHours { get; init; } = 24;
+    [Assumed("h", "citric acid of 5 % takes light rust off at 20 °C")] public double SoakCitricLightHours { get; init; } = 1.5;
+    [Assumed("h", "citric acid of 5 % takes medium rust off at 20 °C")] public double SoakCitricMediumHours { get; init; } = 5;
+    [Assumed("h", "citric acid of 5 % takes heavy rust off at 20 °C")] public double SoakCitricHeavyHours { get; init; } = 12;
+    [Assumed("h", "vinegar of 5 % takes light rust off at 20 °C")] public double SoakAceticLightHours { get; init; } = 6;
+    [Assumed("h", "vinegar of 5 % takes medium rust off at 20 °C")] public double SoakAceticMediumHours { get; init; } = 14;
+    [Assumed("h", "vinegar of 5 % takes heavy rust off at 20 °C")] public double SoakAceticHeavyHours { get; init; } = 24;
+    [Assumed("h", "phosphoric acid of 10 % takes light rust off at 20 °C")] public double SoakPhosphoricLightHours { get; init; } = 0.3;
+    [Assumed("h", "phosphoric acid of 10 % takes medium rust off at 20 °C")] public double SoakPhosphoricMediumHours { get; init; } = 0.7;
+    [Assumed("h", "phosphoric acid of 10 % takes heavy rust off at 20 °C")] public double SoakPhosphoricHeavyHours { get; init; } = 1.5;
+    [Assumed("h", "electrolysis takes light rust off at 20 °C")] public double SoakElectrolysisLightHours { get; init; } = 3;
+    [Assumed("h", "electrolysis takes medium rust off at 20 °C")] public double SoakElectrolysisMediumHours { get; init; } = 8;
+    [Assumed("h", "electrolysis takes heavy rust off at 20 °C")] public double SoakElectrolysisHeavyHours { get; init; } = 20;
+    [Assumed("mm", "depth of light rust")] public double RustDepthLightMm { get; init; } = 0.02;
+    [Assumed("mm", "depth of medium rust")] public double RustDepthMediumMm { get; init; } = 0.06;
+    [Assumed("mm", "depth of heavy rust")] public double RustDepthHeavyMm { get; init; } = 0.15;
+    [Assumed("min", "iron out of a chelating bath is oiled within")] public double OilWithinChelatingMin { get; init; } = 15;
+    [Assumed("min", "iron out of acid is oiled within")] public double OilWithinAcidMin { get; init; } = 5;
+    [Assumed("%", "damper than this bare iron must be oiled sooner, and a tool looked at again sooner")] public double DampPercent { get; init; } = 60;
+    [Assumed("%", "strength of an acid bath")] public double AcidPercent { get; init; } = 5;
+
+    [Assumed("mm", "the whole sole of a smoothing plane is flat within", Heading = "Flat enough")] public double SoleSmoothingWholeMm { get; init; } = 0.04;
+    [Assumed("mm", "toe, mouth and heel of a smoothing plane are in one plane within")] public double SoleSmoothingZonesMm { get; init; } = 0.02;
+    [Assumed("mm", "the whole sole of a jack plane is flat within")] public double SoleJackWholeMm { get; init; } = 0.1;
+    [Assumed("mm", "toe, mouth and heel of a jack plane are in one plane within")] public double SoleJackZonesMm { get; init; } = 0.05;
+    [Assumed("mm", "the whole sole of a try plane is flat within")] public double SoleTryWholeMm { get; init; } = 0.06;
+    [Assumed("mm", "toe, mouth and heel of a try plane are in one plane within")] public double SoleTryZonesMm { get; init; } = 0.03;
+    [Assumed("mm", "the whole sole of a block plane is flat within")] public double SoleBlockWholeMm { get; init; } = 0.05;
+    [Assumed("mm", "toe, mouth and heel of a block plane are in one plane within")] public double SoleBlockZonesMm { get; init; } = 0.03;
+    [Assumed("mm", "the whole sole of a rebate plane is flat within")] public double SoleRebateWholeMm { get; init; } = 0.06;
+    [Assumed("mm", "toe, mouth and heel of a rebate plane are in one plane within")] public double SoleRebateZonesMm { get; init; } = 0.03;
+    [Assumed("mm", "the whole sole of a plane of no particular purpose is flat within")] public double SoleOtherWholeMm { get; init; } = 0.05;
+    [Assumed("mm", "toe, mouth and heel of a plane of no particular purpose are in one plane within")] public double SoleOtherZonesMm { get; init; } = 0.03;
+    [Assumed("um", "P60 takes off in 100 strokes of 200 mm at 10 kPa", Heading = "What paper takes off")] public double LapP60Um { get; init; } = 12;
+    [Assumed("um", "P80 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP80Um { get; init; } = 9;
+    [Assumed("um", "P120 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP120Um { get; init; } = 6;
+    [Assumed("um", "P180 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP180Um { get; init; } = 4;
+    [Assumed("um", "P240 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP240Um { get; init; } = 3;
+    [Assumed("um", "P320 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP320Um { get; init; } = 2.2;
+    [Assumed("um", "P400 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP400Um { get; init; } = 1.6;
+
+    [Assumed("mm", "an iron nobody measured is so thick", Heading = "Sizes nobody measured")] public double UsualIronMm { get; init; } = 2.1;
+    [Assumed("deg", "a bevel nobody measured")] public double UsualBevelDeg { get; init; } = 25;
+    [Assumed("deg", "a secondary bevel nobody measured")] public double UsualSecondaryDeg { get; init; } = 30;
+    [Assumed("mm", "a mouth nobody measured")] public double UsualMouthMm { get; init; } = 1;
+    [Assumed("deg", "wear of a wooden mouth")] public double MouthWearDeg { get; init; } = 70;
+    [Assumed("mm", "length of winding sticks")] public double UsualStickMm { get; init; } = 450;
+    [Assumed("mm", "an iron nobody measured is so wide")] public double UsualIronWidthMm { get; init; } = 50;
+    [Assumed("mL", "a bath nobody measured")] public double UsualBathMl { get; init; } = 5000;
+    [Assumed("mm", "an edge is set back by")] public double UsualSetbackMm { get; init; } = 3.5;
+    [Assumed("mm", "a sole nobody measured is so wide")] public double UsualSoleWidthMm { get; init; } = 60;
+
+    [Assumed("", "a toe or heel is this share of the length of a sole", Heading = "Zones of a sole")] public double ZoneShare { get; init; } = 0.15;
+    [Assumed("mm", "the zone in front of the mouth is so long")] public double MouthBandMm { get; init; } = 10;
+    [Assumed("", "a mouth nobody measured is at this share of a short sole")] public double UsualMouthShareShort { get; init; } = 0.31;
+    [Assumed("", "a mouth nobody measured is at this share of a long sole")] public double UsualMouthShareLong { get; init; } = 0.32;
+    [Assumed("", "paper takes hardened steel off at this share of cast iron")] public double LapSteelShare { get; init; } = 0.3;
+    [Assumed("times", "paper takes brass off faster than cast iron")] public double LapBrassTimes { get; init; } = 1.5;
+
+    [Assumed("", "how strongly the time in acid follows its strength", Heading = "How baths go")] public double AcidStrengthPower { get; init; } = 0.7;
+    [Assumed("1/h", "a bath of 5 L cools towards the room at this pace")] public double CoolingPerHour { get; init; } = 0.35;
+    [Assumed("", "a spent bath still works at least at this share of its pace")] public double SpentLeastShare { get; init; } = 0.2;
+
+    [Assumed("", "work stops paying at this share of what it buys", Heading = "Work and when to stop")] public double StopShare { get; init; } = 0.8;
+    [Assumed("", "a stop later than this share of the work is no stop")] public double StopLastShare { get; init; } = 0.93;
+    [Assumed("", "a step of your own may go this much quicker")] public double OwnLowShare { get; init; } = 0.6;
+    [Assumed("times", "a step of your own may take this much longer")] public double OwnHighTimes { get; init; } = 2;
+    [Assumed("min", "taking apart, each part")] public double ApartEachMin { get; init; } = 0.8;
+    [Assumed("", "taking apart may go at this share of that")] public double ApartQuickShare { get; init; } = 0.5;
+    [Assumed("times", "taking apart may take this much longer")] public double ApartSlowTimes { get; init; } = 2.5;
+
+    [Assumed("min", "a stopper at the stall weighs as much as so much work", Heading = "What to look at next at the stall")]
+    public double StallStopperMin { get; init; } = 240;
+    [Assumed("min", "the first doubt at the stall weighs as much as so much work")] public double StallDoubtMin { get; init; } = 60;
+    [Assumed("min", "a further doubt at the stall weighs as much as so much work")] public double StallFurtherDoubtMin { get; init; } = 15;
+    [Assumed("", "a minute of work itself weighs so much at the stall")] public double StallMinuteShare { get; init; } = 0.15;
+    [Assumed("times", "a bad answer is so much likelier once another has raised it")] public double StallRaisedTimes { get; init; } = 2.5;
+}
