@@ -48,7 +48,8 @@ public sealed partial record Assumptions
     }
 
     private static IEnumerable<Line> Materials() =>
-        Supplies.All.Where(s => !s.Kit).Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? Prices : "", false,
+        Supplies.All.Where(s => !s.Kit)
+            .Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? Prices : "", false,
             a => a.PriceOf(s), (a, value) => a with { OwnPrices = new Dictionary<SupplyId, double>(a.OwnPrices) { [s.Id] = value } }));
 
     /// <summary>Every assumption with its unit and reason, for the Shop page, the papers and the API.</summary>

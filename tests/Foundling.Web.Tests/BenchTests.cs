@@ -1,8 +1,10 @@
-using Foundling.Core.Rod;
-using Foundling.Core.Tools;
 using System.Net;
 using AngleSharp.Html.Dom;
+using Foundling.Core.Rod;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Shop;
 using Foundling.Data.Store;
 using Foundling.Data.Tags;
 using Microsoft.Extensions.DependencyInjection;
@@ -56,12 +58,14 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
         text.ShouldContain("in the citric tub");
         text.ShouldContain("oil on the handle");
         text.ShouldContain("promised");
+        IHtmlDocument all = await host.Visit().Page("/?jobs=true");
         foreach (int number in Enumerable.Range(last - 89, 90).Where(n => n != last - 1))
         {
+            all.QuerySelectorAll($"#jobs form input[name=number][value='{number}']").Length.ShouldBe(1, $"{number}");
             bench.QuerySelectorAll($"a[href='/tag/{number}/rod']").Length.ShouldBeGreaterThan(0, $"{number}");
         }
         bench.QuerySelectorAll("details summary").Select(s => s.TextContent).ShouldContain(s => s.Contains("more tools"));
-        bench.QuerySelectorAll("details summary").Select(s => s.TextContent).ShouldContain(s => s.Contains("more jobs"));
+        bench.QuerySelector("a[href='/?jobs=true#jobs']")!.TextContent.ShouldContain("more jobs");
         (await host.Visit().Page("/clock")).Body!.TextContent.ShouldContain("more jobs");
         (await host.Visit().Page("/marks?mark=1905")).QuerySelectorAll("option").ShouldContain(o => o.TextContent.Contains($"Chisel {last}"));
     }
@@ -88,5 +92,37 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
             EventKind.WaitBegun], ignoreOrder: true);
         (await host.Visit().Page($"/tag/{tag.Number}/log")).Body!.TextContent.ShouldContain("taken up again");
         (await host.Visit().Get("/")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    private const int MostBytes = 120_000;
+
+    [Fact]
+    public async Task The_bench_stays_light_with_sixty_rods_in_hand_and_says_every_wait()
+    {
+        await using (AsyncServiceScope scope = host.Services.CreateAsyncScope())
+        {
+            TagBook book = scope.ServiceProvider.GetRequiredService<TagBook>();
+            ShopContext shop = await scope.ServiceProvider.GetRequiredService<ShopDesk>().Context(TestContext.Current.CancellationToken);
+            int first = await Fill(0);
+            DateTimeOffset now = host.Time.GetUtcNow();
+            foreach (int i in Enumerable.Range(1, 60))
+            {
+                ToolKind kind = ToolCatalogue.Kinds[i % ToolCatalogue.Kinds.Count];
+                var rust = new Finding { Id = Guid.NewGuid(), Part = kind.Parts[0].Id, Kind = FindingKind.Rust, Severity = 3 };
+                await book.BookIn(new Tag
+                {
+                    Number = first + i, Kind = kind.Id, Name = $"{kind.Name} {i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now,
+                        Aim = AimKind.Work,
+                    Findings = [rust], Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(kind, AimKind.Work, [rust], shop))),
+                    Waits = [new Wait { Id = Guid.NewGuid(), Step = StepKey.Soak, What = $"soak number {i}.", StartedAt = now, ReadyAt = now.AddMinutes(i) }],
+                });
+            }
+        }
+        string html = await (await host.Visit().Get("/")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        html.Length.ShouldBeLessThan(MostBytes);
+        foreach (int i in Enumerable.Range(1, 60))
+        {
+            html.ShouldContain($"soak number {i}.");
+        }
     }
 }

@@ -1,3 +1,4 @@
+using System.Xml.Linq;
 using Foundling.Core;
 using Foundling.Core.Rod;
 using System.Globalization;
@@ -132,8 +133,15 @@ public sealed partial class DrawingTests
     }
 
     [Fact]
-    public void Tokens_have_the_corners_of_their_design() => Enumerable.Range(1, 60).Select(n => new TokenView(n)).ShouldAllBe(t =>
-        t.Corners.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length == t.Design.Sides && t.Turns.Count() == t.Design.Count);
+    public void Tokens_have_the_corners_and_figures_of_their_design() => Enumerable.Range(1, 60).ShouldAllBe(n => Fits(n));
+
+    private static bool Fits(int number)
+    {
+        TokenDesign design = TokenDesign.Of(number);
+        XElement svg = XElement.Parse($"<svg>{new TokenView(number).Shapes()}</svg>");
+        int corners = svg.Element("polygon")?.Attribute("points")!.Value.Split(' ').Length ?? 0;
+        return corners == design.Sides && svg.Elements("g").Count() == design.Count;
+    }
 
     [Theory]
     [InlineData(0.99, "almost certain")]

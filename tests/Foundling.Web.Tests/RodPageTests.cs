@@ -127,6 +127,12 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         (await visitor.Page("/tag/42/ways")).QuerySelector("#rust")!.TextContent.ShouldContain("chosen for this tool");
         page = await Post(visitor, page, ".notice form", "Take", new() { ["_once"] = "back" });
         page.QuerySelector("#step-soak").ShouldNotBeNull();
+        // The plan by the wire wheel is kept, and set beside the one that stands.
+        IElement since = (await visitor.Page("/tag/42/rules")).QuerySelectorAll(".since tr").ShouldHaveSingleItem();
+        since.TextContent.ShouldContain("wire wheel");
+        since.TextContent.ShouldContain("Out: Wire wheel on blade");
+        since.TextContent.ShouldContain("In: Not for the bath");
+        since.TextContent.ShouldContain("at the bench");
     }
 
     [Fact]

@@ -43,6 +43,9 @@ public sealed record DrawnPart(PartId Part, IReadOnlyList<Shape> Shapes, Spot An
 /// <param name="Parts">Parts, back to front.</param>
 public sealed record Profile(KindId Kind, double Width, double Height, double RestY, IReadOnlyList<DrawnPart> Parts)
 {
+    /// <summary>What it was fitted to; null for the nominal drawing.</summary>
+    public FitMeasures? FittedTo { get; init; }
+
     /// <summary>Margin on every side, mm.</summary>
     public const double Margin = 6;
 
@@ -123,7 +126,7 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
         return KnownFits.GetOrAdd((kind, measures), _ =>
         {
             Profile fitted = ProfileFits.Of(kind, measures) is Map map ? nominal.Stretched(map) : nominal.Scaled(measures.LengthMm / length);
-            return SawTeeth.Redraw(fitted, measures.PointsPerInch);
+            return SawTeeth.Redraw(fitted, measures.PointsPerInch) with { FittedTo = measures };
         });
     }
 

@@ -38,12 +38,16 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     ];
 
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>
-    public async Task Aim(Tag tag, AimKind aim, CancellationToken cancel = default)
+    /// <param name="tag">The tag.</param>
+    /// <param name="aim">How far to go.</param>
+    /// <param name="why">Why it is planned, in a few words; null to say what the aim says.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task Aim(Tag tag, AimKind aim, string? why = null, CancellationToken cancel = default)
     {
-        bool same = tag.Aim == aim;
+        why ??= tag.Aim == aim ? "planned again" : $"the aim is {aim}";
         tag.Aim = aim;
         PlanQuestion question = await Question(tag, aim, cancel).ConfigureAwait(false);
-        await Keep(tag, Handwork.Replan(tag.Steps, question), same ? "planned again" : $"the aim is {aim}", question.TagWays, cancel).ConfigureAwait(false);
+        await Keep(tag, Handwork.Replan(tag.Steps, question), why, question.TagWays, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Chooses a way for this tag, or takes the choice back, and plans anew.</summary>
@@ -60,7 +64,8 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         tag.Ways = Choices.Keep(tag.Ways, asked.Id, taken?.Id);
         // The reason was for the way that stood before.
         tag.WayReasons = Choices.KeepReason(tag.WayReasons, asked.Id, null);
-        await Aim(tag, aim, cancel).ConfigureAwait(false);
+        string why = $"{asked.Question.ToLowerInvariant()}: {taken?.Name ?? "as the book advises"}";
+        await Aim(tag, aim, why, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Keeps a rod that was changed.</summary>

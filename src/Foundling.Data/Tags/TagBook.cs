@@ -71,9 +71,15 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     private IQueryable<BenchEvent> LogOf(int number) => db.Set<BenchEvent>().AsNoTracking().Where(e => EF.Property<int>(e, "TagNumber") == number);
 
-    /// <summary>Tags to choose from: those that have not left the shop, newest first, without anything on them.</summary>
-    public Task<List<Tag>> Here(CancellationToken cancel = default) =>
-        db.Tags.AsNoTracking().Where(t => t.Status != TagStatus.Left).OrderByDescending(t => t.Number).ToListAsync(cancel);
+    /// <summary>As many tags as a list can be chosen from.</summary>
+    private const int MostToChooseFrom = 300;
+
+    /// <summary>Tags to choose from: those in hand and then those that have not left the shop, newest first, without anything on them.</summary>
+    /// <param name="loose">Only those that are in no lot.</param>
+    /// <param name="cancel">Stops it.</param>
+    public Task<List<Tag>> Here(bool loose = false, CancellationToken cancel = default) =>
+        db.Tags.AsNoTracking().Where(t => t.Status != TagStatus.Left && (!loose || t.LotId == null)).OrderByDescending(t => t.Status == TagStatus.InHand)
+            .ThenByDescending(t => t.Number).Take(MostToChooseFrom).ToListAsync(cancel);
 
     /// <summary>Everything that stands and waits, soonest due first, wherever its tool stands.</summary>
     public async Task<List<(Tag Tag, Wait Wait)>> Standing(CancellationToken cancel = default)

@@ -62,6 +62,15 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
         return view with { WidthPx = Math.Round(view.Profile.Width * pxPerMm, 1) };
     }
 
+    /// <summary>Where the drawing is to be had as a picture of its own, for lists of many tools.</summary>
+    public string Address => Api.DrawingApi.Address(Profile, Missing);
+
+    /// <summary>Classes of a part's group.</summary>
+    public string Css(PartId part) => Missing.Contains(part) ? "gone" : (Odd.Contains(part) ? "odd" : "") + (Lit is not null && Lit != part ? " dim" : "");
+
+    /// <summary>Shapes of a part that are drawn: of a missing one only its outline.</summary>
+    public IEnumerable<Shape> Shapes(DrawnPart part) => Missing.Contains(part.Part) ? part.Shapes.Take(1) : part.Shapes.Where(s => !Plain || !s.Fine);
+
     /// <summary>Pins with stacked ones moved apart.</summary>
     public IEnumerable<(double X, double Y, string Text)> PlacedPins()
     {

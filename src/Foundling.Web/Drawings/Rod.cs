@@ -19,10 +19,26 @@ public enum RodZoom
 }
 
 /// <summary>One length of a rod.</summary>
-public sealed record RodPiece(double X, double Width, bool Wait, StepState State, string Label, string Title, DeedId Key, bool Running);
+public sealed record RodPiece(double X, double Width, bool Wait, StepState State, string Label, string Title, DeedId Key, bool Running)
+{
+    /// <summary>How it looks.</summary>
+    public string Css =>
+        $"seg{(Wait ? " wait" : "")}{(State == StepState.Done && !Wait ? " gone" : "")}{(State == StepState.Skipped ? " skip" : "")}{(Running ? " running" : "")}";
+
+    /// <summary>A step wide enough for the notch at its start.</summary>
+    public bool Notched => !Wait && Width > 5;
+
+    /// <summary>A finished length wide enough for its tick.</summary>
+    public bool Ticked => State == StepState.Done && Width > 3;
+}
 
 /// <summary>A stretch over several lengths: a stage above the rod, an unbroken block below it.</summary>
 public sealed record RodSpan(double X, double Width, string Label);
+
+/// <summary>Lengths that look alike, as one path; a rod in a list says no more of each.</summary>
+/// <param name="Css">Classes of all of them.</param>
+/// <param name="Path">Their outlines.</param>
+public sealed record RodLengths(string Css, string Path);
 
 /// <summary>A rod drawn to time: solid where hands work, hatched where it waits.</summary>
 public sealed class RodView
@@ -140,6 +156,19 @@ public sealed class RodView
 
     /// <summary>Where the work stands.</summary>
     public double? Now { get; }
+
+    /// <summary>The lengths of a rod in a list, those that look alike in one path.</summary>
+    /// <param name="top">Top of the rod.</param>
+    /// <param name="height">Its height.</param>
+    public IEnumerable<RodLengths> Plain(double top, double height) =>
+    [
+        .. Pieces.GroupBy(p => p.Css).Select(g => new RodLengths(g.Key, Joined(g, p => $"M{p.X:0.#} {top}h{p.Width:0.#}v{height}h{-p.Width:0.#}z"))),
+        new RodLengths("notch", Joined(Pieces.Where(p => p.Notched), p => $"M{p.X:0.#} {top}l-3 0l3 6l3 -6z")),
+        new RodLengths("tick", Joined(Pieces.Where(p => p.Ticked), p => $"M{p.X + 1.5:0.#} {top + height - 4}h{p.Width - 3:0.#}")),
+    ];
+
+    private static string Joined(IEnumerable<RodPiece> pieces, Func<RodPiece, FormattableString> path) =>
+        string.Concat(pieces.Select(p => FormattableString.Invariant(path(p))));
 
     private static double Shown(PlanStep step) => Math.Min(WaitShown, step.WaitMin ?? 0);
 

@@ -2,6 +2,7 @@ using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages;
@@ -10,7 +11,11 @@ namespace Foundling.Web.Pages;
 public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time) : PageModel
 {
     /// <summary>Jobs and tools shown at once; the rest is one touch away.</summary>
-    public const int JobsShown = 8, ToolsShown = 16;
+    public const int JobsShown = 8, ToolsShown = 16, WaitsShown = 24;
+
+    /// <summary>True to show every job that can be done now.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool Jobs { get; set; }
 
     /// <summary>Tags in hand, newest first.</summary>
     public List<Tag> InHand { get; private set; } = [];

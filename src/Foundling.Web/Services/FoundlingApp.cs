@@ -191,6 +191,7 @@ public static class FoundlingApp
         app.MapRazorPages();
         GaugeApi.Map(app);
         PictureApi.Map(app);
+        DrawingApi.Map(app);
         app.MapOpenApi();
     }
 

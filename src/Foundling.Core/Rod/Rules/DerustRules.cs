@@ -109,7 +109,8 @@ internal static class DerustRules
             Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)),
             Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.",
-            Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false, SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01,
+            Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
+                SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01,
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, ChoiceId.Dark, 8),
     ];
@@ -171,7 +172,8 @@ internal static class DerustRules
         List<PartDef> above = [.. q.StaysWithMetal];
         string hang = above.Count > 0 ? $"Hang it so that the {Names(above)} {Verb(above, "stays", "stay")} a hand above the liquid."
             : $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.";
-        string watch = q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched." : "";
+        string watch = q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched."
+            : "";
         return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath, q.Shop.Assumptions)}: {Names(q.SoakLoad)}", 4, 8, 15)
         {
             Parts = Ids(q.SoakLoad), Lag = Lag.Bath(Math.Round(soak.HoursEach * 60), limit.OutByHours * 60, Math.Round(soak.LookInMinutes), StepKey.SoakLift),

@@ -21,7 +21,7 @@ public sealed class IndexModel(LotBook lots, TagBook tags) : SentencePageModel
     protected override async Task After()
     {
         Lots = await lots.All();
-        Loose = [.. (await tags.Here()).Where(t => t.LotId is null)];
+        Loose = Lots.Count > 0 ? await tags.Here(loose: true) : [];
     }
 
     /// <summary>Shows them.</summary>

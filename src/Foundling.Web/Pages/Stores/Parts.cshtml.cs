@@ -20,7 +20,7 @@ public sealed class PartsModel(PartsBox box, TagBook tags) : SentencePageModel
     protected override async Task After()
     {
         Kinds = [.. (await box.InBox()).GroupBy(p => p.Kind)];
-        InHand = await tags.Here();
+        InHand = Kinds.Count > 0 ? await tags.Here() : [];
     }
 
     /// <summary>Shows it.</summary>

@@ -1,0 +1,87 @@
+using System.Globalization;
+using System.Text;
+using Foundling.Core.Tools;
+using Foundling.Web.Drawings;
+
+namespace Foundling.Web.Api;
+
+/// <summary>Small drawings as pictures of their own: a list of many tools then says each drawing's address, not its lines.</summary>
+internal static class DrawingApi
+{
+    /// <summary>Width tools are drawn for, px; they scale.</summary>
+    private const double Width = 104;
+
+    private const double MostMm = 10_000;
+
+    private const string ProfileRules = "profile.css", TokenRules = "token.css";
+
+    private static readonly Dictionary<string, string> Rules = new[] { ProfileRules, TokenRules }.ToDictionary(n => n, name =>
+    {
+        using var reader = new StreamReader(typeof(DrawingApi).Assembly.GetManifestResourceStream(name)!);
+        return reader.ReadToEnd();
+    });
+
+    /// <summary>Changes with the program, so that a kept picture is never older than the rules that draw it.</summary>
+    private static readonly string Version = $"{typeof(DrawingApi).Module.ModuleVersionId:N}"[..8] + $"{typeof(Profile).Module.ModuleVersionId:N}"[..8];
+
+    /// <summary>Where the drawing of a tool is to be had.</summary>
+    public static string Address(Profile profile, IReadOnlySet<PartId> missing)
+    {
+        var at = new StringBuilder($"/drawings/{profile.Kind}.svg?v={Version}");
+        if (profile.FittedTo is { } m)
+        {
+            (string Name, double? Value)[] measures =
+                [("length", m.LengthMm), ("mouth", m.MouthMm), ("width", m.WidthMm), ("blade", m.BladeMm), ("points", m.PointsPerInch)];
+            foreach ((string name, double? value) in measures.Where(v => v.Value is not null))
+            {
+                at.Append(CultureInfo.InvariantCulture, $"&{name}={value:R}");
+            }
+        }
+        return (missing.Count > 0 ? at.Append($"&gone={string.Join('+', missing.Select(p => p.Value).Order(StringComparer.Ordinal))}") : at).ToString();
+    }
+
+    /// <summary>Where a token is to be had.</summary>
+    public static string Token(int number) => $"/drawings/tokens/{number}.svg?v={Version}";
+
+    public static void Map(WebApplication app)
+    {
+        app.MapGet("/drawings/tokens/{number:int:min(1)}.svg", (int number, HttpContext context) =>
+            Picture(context, "token", "-20 -20 40 40", TokenRules, new TokenView(number).Shapes())).ExcludeFromDescription();
+        app.MapGet("/drawings/{kind}.svg", (string kind, double? length, double? mouth, double? width, double? blade, double? points, string? gone,
+            HttpContext context) =>
+        {
+            double?[] measures = [length, mouth, width, blade, points];
+            if (ToolCatalogue.Kinds.FirstOrDefault(k => k.Id == KindId.Of(kind)) is not { } tool || measures.Any(m => m is not null and not (> 0 and < MostMm)))
+            {
+                return Results.NotFound();
+            }
+            PartId[] missing = [.. (gone ?? "").Split([' ', '+'], StringSplitOptions.RemoveEmptyEntries).Select(PartId.Of)
+                .Where(p => tool.Part(p) is not null)];
+            Profile profile = length is double fit ? Profile.Fitted(tool.Id, new FitMeasures(fit, mouth, width, blade, points)) : Profile.Of(tool.Id);
+            return Picture(context, "prof", string.Create(CultureInfo.InvariantCulture, $"0 0 {profile.Width:0.##} {profile.Height:0.##}"), ProfileRules,
+                Lines(new ProfileView(profile, Width, tool.Name) { Missing = missing.ToHashSet() }));
+        }).ExcludeFromDescription();
+    }
+
+    private static IResult Picture(HttpContext context, string css, string box, string rules, string shapes)
+    {
+        context.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+        return Results.Text($"<svg xmlns=\"http://www.w3.org/2000/svg\" class=\"{css}\" viewBox=\"{box}\"><style>{Rules[rules]}</style>{shapes}</svg>",
+            "image/svg+xml");
+    }
+
+    private static string Lines(ProfileView view)
+    {
+        var svg = new StringBuilder();
+        foreach (DrawnPart part in view.Profile.Parts)
+        {
+            svg.Append($"<g class=\"{view.Css(part.Part)}\">");
+            foreach (Shape shape in view.Shapes(part))
+            {
+                svg.Append($"<path class=\"{shape.Class}\"{(shape.EvenOdd ? " fill-rule=\"evenodd\"" : "")} d=\"{shape.Path}\"/>");
+            }
+            svg.Append("</g>");
+        }
+        return svg.ToString();
+    }
+}
