@@ -1,5 +1,8 @@
 namespace Foundling.Core;
 
+// Each figure says what it is in its attribute, which the program shows; a comment would only repeat it.
+#pragma warning disable CS1591
+
 /// <content>Figures of baths, soles, lapping, and of what nobody measured.</content>
 public sealed partial record Assumptions
 {

@@ -14,6 +14,9 @@ public sealed class AssumedAttribute(string unit, string reason) : Attribute
     public string Heading { get; init; } = "";
 }
 
+// Each figure says what it is in its attribute, which the program shows; a comment would only repeat it.
+#pragma warning disable CS1591
+
 /// <summary>
 /// Every assumed constant of the program, in one place. A shop may put any of them otherwise; nothing else in the code
 /// repeats these figures.

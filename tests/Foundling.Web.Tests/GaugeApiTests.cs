@@ -102,6 +102,13 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
             description.ShouldContain($"\"{gauge.Path}\"");
         }
         description.ShouldContain("\"bevel_face_mm\"");
+        JsonElement schemas = JsonDocument.Parse(description).RootElement.GetProperty("components").GetProperty("schemas");
+        schemas.GetProperty("BevelInput").GetProperty("properties").GetProperty("thickness_mm").GetProperty("description").GetString()
+            .ShouldBe("Of the steel, at the place measured, mm.");
+        schemas.EnumerateObject().SelectMany(s => s.Value.TryGetProperty("properties", out JsonElement fields)
+            ? fields.EnumerateObject().Where(f => !f.Value.TryGetProperty("$ref", out _) && !f.Value.TryGetProperty("oneOf", out _)
+                && !f.Value.TryGetProperty("description", out _)).Select(f => $"{s.Name}.{f.Name}")
+            : []).ShouldBeEmpty();
     }
 
     [Fact]

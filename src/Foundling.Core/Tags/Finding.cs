@@ -23,7 +23,7 @@ public sealed class Finding
     /// <summary>When it was seen; a later look stands for the part in the place of an earlier one.</summary>
     public Round Round { get; set; }
 
-    /// <summary>Place on the part, from <see cref="PartGroups.Places"/>; empty when it does not matter.</summary>
+    /// <summary>Place on the part, from <see cref="PartGroups.Places(Tools.ToolKind, Tools.PartDef)"/>; empty when it does not matter.</summary>
     public string Place { get; set; } = "";
 
     /// <summary>Picture of the tag that shows it.</summary>

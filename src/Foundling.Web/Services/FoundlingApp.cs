@@ -165,7 +165,7 @@ public static class FoundlingApp
                 json.SerializerOptions.Converters.Add(converter);
             }
         });
-        services.AddOpenApi();
+        services.AddOpenApi(api => api.AddSchemaTransformer<FieldDescriptions>());
     }
 
     /// <summary>The order requests go through.</summary>
