@@ -37,6 +37,9 @@ public sealed class ShopPageTests(DemoHost host) : IClassFixture<DemoHost>
         Line(page, "fine_shaving_mm").ClassList.ShouldContain("own");
         Line(page, "fine_shaving_mm").TextContent.ShouldContain("The book says 0.05 mm");
         page.QuerySelectorAll("details.assumed .own").Length.ShouldBe(2);
+        // What Enter in a field presses is the first button; it must not be the one that throws everything away.
+        page.QuerySelector($"{Form} button")!.HasAttribute("name").ShouldBeFalse();
+        page.QuerySelector($"{Form} button[name=reset]").ShouldNotBeNull();
         (await visitor.Page("/stores/supplies")).Body!.TextContent.ShouldContain("0.03 a mL");
 
         // One goes back when its field is emptied; the other stays.
