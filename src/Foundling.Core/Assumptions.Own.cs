@@ -21,16 +21,16 @@ public sealed partial record Assumptions
     /// <summary>The values the book starts with; first here, because the list below is made from it.</summary>
     public static Assumptions Standard { get; } = new();
 
-    private const string Prices = "What materials cost", Day = "o'clock", Times = "times";
+    private const string PriceHeading = "What materials cost", Day = "o'clock", Times = "times";
 
     private static readonly List<Line> Lines = [.. Properties(), .. Materials()];
 
     private static readonly Dictionary<string, Line> ByName = Lines.ToDictionary(l => l.Name);
 
-    private Dictionary<SupplyId, double> OwnPrices { get; init; } = [];
+    private OwnPrices Prices { get; init; } = OwnPrices.None;
 
     /// <summary>What a unit of a supply costs, in the shop's money; 0 for kit.</summary>
-    public double PriceOf(Supply supply) => OwnPrices.TryGetValue(supply.Id, out double own) ? own : supply.Cost;
+    public double PriceOf(Supply supply) => Prices.Of(supply.Id) ?? supply.Cost;
 
     private static IEnumerable<Line> Properties() =>
         from property in typeof(Assumptions).GetProperties()
@@ -49,8 +49,8 @@ public sealed partial record Assumptions
 
     private static IEnumerable<Line> Materials() =>
         Supplies.All.Where(s => !s.Kit)
-            .Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? Prices : "", false,
-            a => a.PriceOf(s), (a, value) => a with { OwnPrices = new Dictionary<SupplyId, double>(a.OwnPrices) { [s.Id] = value } }));
+            .Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
+            a => a.PriceOf(s), (a, value) => a with { Prices = a.Prices.With(s, value) }));
 
     /// <summary>Every assumption with its unit and reason, for the Shop page, the papers and the API.</summary>
     public IEnumerable<AssumedFigure> List() => Lines.Select(l => new AssumedFigure(l.Name, l.Read(this), l.Unit, l.Reason));

@@ -51,22 +51,6 @@ public sealed partial class InputException : ArgumentException
     public static string InWords(string field) =>
         UnitSuffix().Replace(field, "").Replace('_', ' ');
 
-    /// <summary>The unit a field carries in its name: <c>thickness_mm</c> is in mm; empty for none.</summary>
-    public static string UnitOf(string field) => UnitSuffix().Match(field).Groups[1].Value switch
-    {
-        "mm2" => "mm²",
-        "mm3" => "mm³",
-        "deg" => "°",
-        "ml" => "mL",
-        "l" => "L",
-        "c" => "°C",
-        "n" => "N",
-        "a" => "A",
-        "percent" => "%",
-        "min" => "minutes",
-        var plain => plain,
-    };
-
     [GeneratedRegex("_(mm|mm2|mm3|deg|ml|l|g|c|n|a|min|percent|hours)$")]
     private static partial Regex UnitSuffix();
 }

@@ -248,7 +248,7 @@ public sealed class FuzzTests : IDisposable
 
     private static IEnumerable<(string Path, JsonObject Input)> GaugeInputs()
     {
-        foreach (string file in Directory.GetFiles(Path.Combine(RunningShop.Root, "tests", "worked-examples"), "*.json").Order())
+        foreach (string file in Directory.GetFiles(Tree.Path("tests", "worked-examples"), "*.json").Order())
         {
             JsonNode root = JsonNode.Parse(File.ReadAllText(file))!;
             foreach (JsonNode? example in (root as JsonArray) ?? root["examples"]!.AsArray())

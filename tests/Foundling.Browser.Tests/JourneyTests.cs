@@ -102,7 +102,7 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
 
         // The sample survey.
         _b.Go(Tag("sole", number));
-        _b.Find("#file").SendKeys(Path.Combine(RunningShop.Root, "src", "Foundling.Web", "wwwroot", "samples", "sole-sample.csv"));
+        _b.Find("#file").SendKeys(Tree.Path("src", "Foundling.Web", "wwwroot", "samples", "sole-sample.csv"));
         _b.Click("form[data-keep^=sole] button.do");
         _b.Until(() => _b.Has("svg.map"), "the map is drawn");
         _b.Text("[data-flatness]").ShouldMatch(@"^0\.1\d mm$");

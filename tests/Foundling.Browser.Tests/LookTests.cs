@@ -6,7 +6,7 @@ namespace Foundling.Browser.Tests;
 /// <summary>Every page at both sizes: nothing overflows, nothing is refused by the browser, nothing shuts anyone out.</summary>
 public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
 {
-    private static readonly string Axe = File.ReadAllText(Path.Combine(RunningShop.Root, "node_modules", "axe-core", "axe.min.js"));
+    private static readonly string Axe = File.ReadAllText(Tree.Path("node_modules", "axe-core", "axe.min.js"));
 
     public static TheoryData<string, int> Pages()
     {

@@ -28,8 +28,6 @@ public sealed class RunningShop : IDisposable
         }
     }
 
-    public static string Root { get; } = FindRoot();
-
     public bool Demo { get; }
 
     public string Folder { get; }
@@ -41,16 +39,6 @@ public sealed class RunningShop : IDisposable
         l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[^2]) / 1024;
 
     public string Address => $"http://localhost:{Port}";
-
-    private static string FindRoot()
-    {
-        string at = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(at, "Foundling.slnx")))
-        {
-            at = Path.GetDirectoryName(at)!;
-        }
-        return at;
-    }
 
     public void Start()
     {

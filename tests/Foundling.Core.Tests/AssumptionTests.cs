@@ -54,6 +54,19 @@ public sealed class AssumptionTests
         Assumptions.Standard.Kept().ShouldBeEmpty();
     }
 
+    /// <summary>What is reckoned is kept by what it was reckoned with, so shops that assume the same must be told apart from no other.</summary>
+    [Theory]
+    [InlineData("price_light_oil=0.03", "swap_iron=0.5")]
+    [InlineData("price_light_oil=0.03", "price_clean_cloth=0.1")]
+    public void Shops_that_assume_the_same_are_equal(string one, string two)
+    {
+        (Assumptions a, Assumptions b) = (Assumptions.Of([one, two]), Assumptions.Of([two, one]));
+        a.ShouldBe(b);
+        a.GetHashCode().ShouldBe(b.GetHashCode());
+        a.ShouldNotBe(Assumptions.Of([one]));
+        a.ShouldNotBe(Assumptions.Of([one.Replace("0.03", "0.04", StringComparison.Ordinal), two]));
+    }
+
     [Fact]
     public void Every_figure_stands_under_one_heading() =>
         Assumptions.Headed.SelectMany(h => h.Names).ShouldBe(Assumptions.Book.Select(f => f.Name));

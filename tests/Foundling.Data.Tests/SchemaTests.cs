@@ -12,8 +12,6 @@ public sealed class SchemaTests
 
     private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true, IndentSize = 1 };
 
-    private static string Root(string folder) => File.Exists(Path.Combine(folder, "Foundling.slnx")) ? folder : Root(Path.GetDirectoryName(folder)!);
-
     /// <summary>Keys and enums are written by converters, which a schema cannot look into; they are words.</summary>
     private static JsonNode Worded(JsonSchemaExporterContext context, JsonNode schema) =>
         schema.GetValueKind() == JsonValueKind.True ? new JsonObject { ["type"] = "string" } : schema;
@@ -23,7 +21,7 @@ public sealed class SchemaTests
     {
         JsonNode schema = BundleDesk.Json.GetJsonSchemaAsNode(typeof(TagDocument),
             new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true, TransformSchemaNode = Worded });
-        string path = Path.Combine(Root(AppContext.BaseDirectory), Name), text = schema.ToJsonString(Indented) + "\n";
+        string path = Tree.Path(Name), text = schema.ToJsonString(Indented) + "\n";
         if (Environment.GetEnvironmentVariable("FOUNDLING_WRITE_SCHEMA") is not null)
         {
             File.WriteAllText(path, text);

@@ -8,17 +8,13 @@ public sealed partial class HouseTests
 {
     private const int LongestLine = 160;
 
-    private static readonly string Root = Up(AppContext.BaseDirectory);
-
-    private static string Up(string folder) => File.Exists(Path.Combine(folder, "Foundling.slnx")) ? folder : Up(Path.GetDirectoryName(folder)!);
-
     /// <summary>Sources a person writes, by path from the root, below these folders.</summary>
     private static Dictionary<string, string> Sources(string pattern, params string[] folders) => folders
-        .SelectMany(f => Directory.GetFiles(Path.Combine(Root, f), pattern, SearchOption.AllDirectories))
-            .Select(f => Path.GetRelativePath(Root, f).Replace('\\', '/'))
+        .SelectMany(f => Directory.GetFiles(Tree.Path(f), pattern, SearchOption.AllDirectories))
+            .Select(f => Path.GetRelativePath(Tree.Root, f).Replace('\\', '/'))
         .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/bin/", StringComparison.Ordinal)
             && !f.Contains("/Migrations/", StringComparison.Ordinal))
-        .ToDictionary(f => f, f => File.ReadAllText(Path.Combine(Root, f)));
+        .ToDictionary(f => f, f => File.ReadAllText(Tree.Path(f)));
 
     [Fact]
     public void Core_references_only_mathematics() =>
@@ -48,7 +44,8 @@ public sealed partial class HouseTests
     /// <summary>A sentence or a pattern may run on; the code round it may not.</summary>
     [Fact]
     public void Lines_are_short_enough_to_read() =>
-        Sources("*.cs", "src", "tests", "bench").SelectMany(s => s.Value.Split('\n').Select((line, i) => (At: $"{s.Key}:{i + 1}", Line: line.TrimStart())))
+        Sources("*.cs", "src", "tests", "bench").Concat(Sources("*.css", "src/Foundling.Web/Styles")).Concat(Sources("*.js", "src/Foundling.Web/wwwroot/js"))
+            .SelectMany(s => s.Value.Split('\n').Select((line, i) => (At: $"{s.Key}:{i + 1}", Line: line.TrimStart())))
             .Where(l => (l.Line.StartsWith("//", StringComparison.Ordinal) ? l.Line : Bare(l.Line)).Length > LongestLine).Select(l => l.At).ShouldBeEmpty();
 
     /// <summary>
@@ -58,7 +55,7 @@ public sealed partial class HouseTests
     [Fact]
     public void Figures_of_the_trade_stand_in_the_list_of_assumptions_or_in_a_table()
     {
-        Dictionary<string, int> allowed = File.ReadLines(Path.Combine(Root, "tests", "Foundling.Web.Tests", "figures-allowed.txt")).Where(l => l.Length > 0
+        Dictionary<string, int> allowed = File.ReadLines(Tree.Path("tests", "Foundling.Web.Tests", "figures-allowed.txt")).Where(l => l.Length > 0
             && l[0] != '#')
             .Select(l => l.Split(' ', 3)).ToDictionary(l => l[1], l => int.Parse(l[0], System.Globalization.CultureInfo.InvariantCulture));
         Dictionary<string, int> found = Sources("*.cs", "src").Where(s => !s.Key.Contains("/Assumptions", StringComparison.Ordinal)

@@ -132,12 +132,7 @@ public sealed class PageTests(DemoHost host) : IClassFixture<DemoHost>
     [Fact]
     public void Scripts_stay_light()
     {
-        string root = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(root, "Foundling.slnx")))
-        {
-            root = Path.GetDirectoryName(root)!;
-        }
-        string[] scripts = Directory.GetFiles(Path.Combine(root, "src", "Foundling.Web", "wwwroot", "js"));
+        string[] scripts = Directory.GetFiles(Tree.Path("src", "Foundling.Web", "wwwroot", "js"));
         scripts.Length.ShouldBeGreaterThan(3);
         scripts.Sum(f => new FileInfo(f).Length).ShouldBeLessThan(80_000);
     }

@@ -6,8 +6,6 @@ namespace Foundling.Web.Tests;
 /// <summary>What the shop hands out fits the schema in docs.</summary>
 public sealed class SchemaFitTests(DemoHost host) : IClassFixture<DemoHost>
 {
-    private static string Root(string folder) => File.Exists(Path.Combine(folder, "Foundling.slnx")) ? folder : Root(Path.GetDirectoryName(folder)!);
-
     /// <summary>Where a document says something its schema does not, in paths.</summary>
     private static IEnumerable<string> Misfits(JsonNode? node, JsonObject root, JsonNode? schema, string at)
     {
@@ -39,7 +37,7 @@ public sealed class SchemaFitTests(DemoHost host) : IClassFixture<DemoHost>
     [InlineData(38)]
     public async Task A_bundle_fits_the_schema(int number)
     {
-        JsonObject schema = JsonNode.Parse(await File.ReadAllTextAsync(Path.Combine(Root(AppContext.BaseDirectory), "docs", "tag-bundle.schema.json"),
+        JsonObject schema = JsonNode.Parse(await File.ReadAllTextAsync(Tree.Path("docs", "tag-bundle.schema.json"),
             TestContext.Current.CancellationToken))!.AsObject();
         HttpResponseMessage answer = await host.Visit().Get($"/tag/{number}/papers?handler=Bundle");
         using var zip = new ZipArchive(await answer.Content.ReadAsStreamAsync(TestContext.Current.CancellationToken));

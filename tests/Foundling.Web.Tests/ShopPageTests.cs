@@ -1,7 +1,6 @@
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
-using AngleSharp.Html.Parser;
 using Foundling.Data.Shop;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -17,8 +16,6 @@ public sealed class ShopPageTests(DemoHost host) : IClassFixture<DemoHost>
         await using AsyncServiceScope scope = host.Services.CreateAsyncScope();
         return (await scope.ServiceProvider.GetRequiredService<ShopBook>().Read(TestContext.Current.CancellationToken)).Assumed;
     }
-
-    private static async Task<IHtmlDocument> Read(HttpResponseMessage answer) => new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
 
     private static IElement Line(IHtmlDocument page, string name) => page.GetElementById($"assume-{name}")!.ParentElement!;
 
@@ -55,7 +52,7 @@ public sealed class ShopPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         HttpResponseMessage answer = await visitor.Submit(await visitor.Page("/shop"), Form,
             new() { ["assume-swap_iron"] = "1.5", ["assume-glue_cure_hours"] = "a day", ["assume-lens_minutes"] = "3" });
-        IHtmlDocument page = await Read(answer);
+        IHtmlDocument page = await Visitor.Read(answer);
         Line(page, "swap_iron").QuerySelector(".fault")!.TextContent.ShouldBe("Give a number from 0.0035 to 0.99.");
         Line(page, "glue_cure_hours").QuerySelector(".fault")!.TextContent.ShouldBe("\"a day\" is no number.");
         page.GetElementById("assume-swap_iron")!.GetAttribute("value").ShouldBe("1.5");
@@ -63,7 +60,7 @@ public sealed class ShopPageTests(DemoHost host) : IClassFixture<DemoHost>
         Line(page, "swap_iron").Closest("details")!.HasAttribute("open").ShouldBeTrue();
         (await Kept()).ShouldBeEmpty();
 
-        page = await Read(await visitor.Submit(await visitor.Page("/shop"), Form, new() { ["assume-enamel_recoat_from_hours"] = "30" }));
+        page = await Visitor.Read(await visitor.Submit(await visitor.Page("/shop"), Form, new() { ["assume-enamel_recoat_from_hours"] = "30" }));
         Line(page, "enamel_recoat_until_hours").QuerySelector(".fault")!.TextContent.ShouldContain("less than 30");
     }
 }

@@ -12,7 +12,9 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions assumption
 {
     private const int LongestMark = 200;
 
-    private readonly Assumptions _assumptions = assumptions;
+    /// <summary>What it assumes of patents.</summary>
+    public Assumptions Assumed { get; } = assumptions;
+
     private readonly MarkWordings _wordings = new(tables);
 
     /// <summary>All sensible readings of a text: what it most likely says first, the most telling before the others; unlikely ones last.</summary>
@@ -59,7 +61,7 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions assumption
     /// <summary>How much a reading says about years, in bits.</summary>
     private double Tells(MarkReading reading) =>
         -Dating.Report(new DatingInput([.. reading.Bounds.Select((b, i) => b.ToObservation($"b{i}", "body", Confidence.Sure))], new PatternBook([], []), []),
-            assumptions: _assumptions).EntropyBits;
+            assumptions: Assumed).EntropyBits;
 
     private static IEnumerable<MarkReading> Founded(MarkText mark)
     {
@@ -124,15 +126,15 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions assumption
             : date.Weekday is DayOfWeek weekday and not DayOfWeek.Tuesday && date.Year >= 1848
                 ? $"US patents were issued on Tuesdays and this was a {weekday}: look at the figures again."
             : null;
-        return new MarkReading("dated", $"Patent of {date.Shown}", $"not before {date.Year}; fades from {date.Year + _assumptions.PatentTermYears + 1:0} on",
-            $"A granted patent can be named from its issue on. After the term of {_assumptions.PatentTermYears:0} years the habit of printing it dies away.",
+        return new MarkReading("dated", $"Patent of {date.Shown}", $"not before {date.Year}; fades from {date.Year + Assumed.PatentTermYears + 1:0} on",
+            $"A granted patent can be named from its issue on. After the term of {Assumed.PatentTermYears:0} years the habit of printing it dies away.",
                 [new MarkBound(MarkKind.PatentGranted, IssueYear: date.Year)], Doubt: doubt);
     }
 
     private MarkReading Applied(MarkDate? date) => date is null
         ? _wordings.Entry("patent_applied")
-        : new MarkReading("applied", $"Patent applied for, {date.Year}", $"{date.Year} to {date.Year + _assumptions.PatentPendingYears}",
-            $"Between filing and grant, which rarely took more than {_assumptions.PatentPendingYears} years. If {date.Year} is the year of grant, add the patent itself instead.",
+        : new MarkReading("applied", $"Patent applied for, {date.Year}", $"{date.Year} to {date.Year + Assumed.PatentPendingYears}",
+            $"Between filing and grant, which rarely took more than {Assumed.PatentPendingYears} years. If {date.Year} is the year of grant, add the patent itself instead.",
             [new MarkBound(MarkKind.PatentApplied, FilingYear: date.Year)]);
 
     [GeneratedRegex(@"\bpat\w*'?\w?\.?'? ?(?:pend\w*|app?l(?:ie)?\.?'?d\b\.?(?: for)?|appl\b\.?|app?l?\.? for|app?'?d\.? for)|\bapplied for|\bpending\b")]

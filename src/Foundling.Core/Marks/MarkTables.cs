@@ -58,6 +58,15 @@ public sealed record MarkTables(
 public sealed record MarkBound(MarkKind Kind, bool Soft = false, int? NotBefore = null, int? NotAfter = null, int? IssueYear = null, int? FilingYear = null,
     int? GrantYear = null)
 {
+    /// <summary>
+    /// First and last year it allows, open where it says nothing. A window without a beginning begins where another statement
+    /// of the same mark does; a filing without a grant was granted within the time a patent may pend.
+    /// </summary>
+    /// <param name="all">Every statement of the mark.</param>
+    /// <param name="assumptions">How long a patent pends.</param>
+    public (int? From, int? To) Years(IReadOnlyList<MarkBound> all, Assumptions assumptions) =>
+        (NotBefore ?? IssueYear ?? FilingYear ?? all.Max(o => o.NotBefore), NotAfter ?? GrantYear ?? FilingYear + assumptions.PatentPendingYears);
+
     /// <summary>The evidence it makes on a part.</summary>
     public Observation ToObservation(string id, string part, Confidence confidence) =>
         new(id, confidence, Part: part, Mark: Kind, Soft: Soft, NotBeforeYear: NotBefore, NotAfterYear: NotAfter, IssueYear: IssueYear, FilingYear: FilingYear,

@@ -1,3 +1,5 @@
+using Foundling.Core.Units;
+using System.Globalization;
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
 using Foundling.Core.Safety;
@@ -212,6 +214,16 @@ public sealed class Tag
 
     /// <summary>A tag number as it is written.</summary>
     public static string LabelOf(int number) => $"F-{number:0000}";
+
+    /// <summary>Reads a tag number as people write it: "F-0042", "f42", "42".</summary>
+    /// <exception cref="InputException">It is no tag number.</exception>
+    public static int ReadNumber(string text)
+    {
+        string digits = text.Trim().TrimStart('F', 'f').TrimStart('-', ' ');
+        return int.TryParse(digits, NumberStyles.None, CultureInfo.InvariantCulture, out int number) && number > 0 ? number
+            : throw new InputException("unknown_tag", "tag", text, "a tag of this shop",
+                $"\"{Shorten.To(text, 40)}\" is no tag number; write it like {LabelOf(42)}.");
+    }
 
     /// <summary>The catalogue entry of this kind.</summary>
     public ToolKind Tool() => ToolCatalogue.Kind(Kind);

@@ -84,9 +84,13 @@ public sealed class PlanShelf(FoundlingDb db, PlanCache cache, TimeProvider time
         return found.Plan?.Find(id);
     }
 
-    /// <summary>The plans of a tag, newest first.</summary>
-    public async Task<IReadOnlyList<PlanRow>> All(int tag, CancellationToken cancel = default) =>
-        await db.Set<PlanRow>().AsNoTracking().Where(p => p.TagNumber == tag).OrderByDescending(p => p.Version).ToListAsync(cancel).ConfigureAwait(false);
+    /// <summary>The plans of a tag before the one that stands, newest first.</summary>
+    /// <param name="tag">The tag.</param>
+    /// <param name="most">As many of them.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<IReadOnlyList<PlanRow>> Earlier(Tag tag, int most, CancellationToken cancel = default) =>
+        await db.Set<PlanRow>().AsNoTracking().Where(p => p.TagNumber == tag.Number && p.Id != tag.PlanId).OrderByDescending(p => p.Version).Take(most)
+            .ToListAsync(cancel).ConfigureAwait(false);
 
     /// <summary>Adds the plan of a tag to what is kept when it is another than the one kept; it goes with the next saving.</summary>
     public async Task Keep(Tag tag, CancellationToken cancel = default)

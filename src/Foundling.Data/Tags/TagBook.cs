@@ -71,8 +71,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
 
     private IQueryable<BenchEvent> LogOf(int number) => db.Set<BenchEvent>().AsNoTracking().Where(e => EF.Property<int>(e, "TagNumber") == number);
 
-    /// <summary>As many tags as a list can be chosen from.</summary>
-    private const int MostToChooseFrom = 300;
+    /// <summary>As many tags as one can choose from in a list.</summary>
+    public const int MostToChooseFrom = 300;
 
     /// <summary>Tags to choose from: those in hand and then those that have not left the shop, newest first, without anything on them.</summary>
     /// <param name="loose">Only those that are in no lot.</param>

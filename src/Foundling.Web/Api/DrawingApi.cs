@@ -70,18 +70,6 @@ internal static class DrawingApi
             "image/svg+xml");
     }
 
-    private static string Lines(ProfileView view)
-    {
-        var svg = new StringBuilder();
-        foreach (DrawnPart part in view.Profile.Parts)
-        {
-            svg.Append($"<g class=\"{view.Css(part.Part)}\">");
-            foreach (Shape shape in view.Shapes(part))
-            {
-                svg.Append($"<path class=\"{shape.Class}\"{(shape.EvenOdd ? " fill-rule=\"evenodd\"" : "")} d=\"{shape.Path}\"/>");
-            }
-            svg.Append("</g>");
-        }
-        return svg.ToString();
-    }
+    private static string Lines(ProfileView view) =>
+        string.Concat(view.Profile.Parts.Select(p => $"<g class=\"{view.Css(p.Part)}\">{view.Paths(p)}</g>"));
 }

@@ -1,4 +1,3 @@
-using Foundling.Core;
 using Foundling.Core.Gauges;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.OpenApi;
@@ -15,8 +14,8 @@ internal sealed class FieldDescriptions : IOpenApiSchemaTransformer
         {
             if (field is OpenApiSchema { Description: null or "" } own)
             {
-                string unit = InputException.UnitOf(name);
-                own.Description = $"{Words.Start(FieldWords.Of(name) ?? InputException.InWords(name))}{(unit.Length > 0 ? $", {unit}" : "")}.";
+                (string label, string unit) = GaugeForm.Label(name);
+                own.Description = $"{Words.Start(FieldWords.Of(name) ?? label)}{(unit.Length > 0 ? $", {unit}" : "")}.";
             }
         }
         return Task.CompletedTask;

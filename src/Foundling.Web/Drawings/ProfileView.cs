@@ -71,6 +71,10 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     /// <summary>Shapes of a part that are drawn: of a missing one only its outline.</summary>
     public IEnumerable<Shape> Shapes(DrawnPart part) => Missing.Contains(part.Part) ? part.Shapes.Take(1) : part.Shapes.Where(s => !Plain || !s.Fine);
 
+    /// <summary>The same as paths of SVG, on a page and in a picture of its own.</summary>
+    public string Paths(DrawnPart part) =>
+        string.Concat(Shapes(part).Select(s => $"<path class=\"{s.Class}\"{(s.EvenOdd ? " fill-rule=\"evenodd\"" : "")} d=\"{s.Path}\"/>"));
+
     /// <summary>Pins with stacked ones moved apart.</summary>
     public IEnumerable<(double X, double Y, string Text)> PlacedPins()
     {

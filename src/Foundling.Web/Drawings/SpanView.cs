@@ -21,8 +21,8 @@ public sealed record SpanView(IReadOnlyList<MarkBound> Bounds, Assumptions Assum
     /// <summary>Bars to draw.</summary>
     public IEnumerable<(double X, double Width, bool Soft)> Bars() => Bounds.Select(b =>
     {
-        double from = At(b.NotBefore ?? b.IssueYear ?? b.FilingYear ?? Bounds.Max(o => o.NotBefore) ?? From), to = At(b.NotAfter ?? b.GrantYear
-            ?? (b.FilingYear is int f ? f + Assumed.PatentPendingYears : To));
+        (int? first, int? last) = b.Years(Bounds, Assumed);
+        double from = At(first ?? From), to = At(last ?? To);
         return (from, Math.Max(2, to - from), b.Soft);
     });
 

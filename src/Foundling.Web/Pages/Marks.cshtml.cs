@@ -47,7 +47,8 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     /// <summary>Everything the tables hold, by picking, in groups.</summary>
     public IEnumerable<IGrouping<string, MarkReading>> All => Reader.All().GroupBy(r => r.Group);
 
-    private MarkReader Reader { get; set; } = null!;
+    /// <summary>Reads marks as this shop does.</summary>
+    public MarkReader Reader { get; private set; } = null!;
 
     /// <summary>True when corners of a diamond were given.</summary>
     public bool IsDiamond => !Request.Query.ContainsKey("mark") && Request.Query.ContainsKey("top");
@@ -70,7 +71,8 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
                 a.Item2 is not null).Select(a => $"{a.Item1}={Uri.EscapeDataString(a.Item2!)}"));
             Readings = new ReadingsView(Read(book), Number, [.. inHand.Select(t => (t.Number, t.Title))], asked)
             {
-                Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag), Lines = tag is null ? null : [.. book.LinesFor(tag.Kind).Select(l => l.Id)],
+                Assumed = Reader.Assumed, Parts = tag is null ? [("body", "")] : MarkDesk.Parts(tag), Lines = tag is null ? null
+                    : [.. book.LinesFor(tag.Kind).Select(l => l.Id)],
             };
         }
         catch (InputException fault)

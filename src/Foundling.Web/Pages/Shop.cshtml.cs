@@ -58,9 +58,6 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
         }
     }
 
-    /// <summary>Names of figures the shop puts otherwise.</summary>
-    public IReadOnlyList<string> Differs => [.. Settings.Assumed.Select(a => a.Split('=')[0])];
-
     private Dictionary<string, string> Sent { get; } = [];
 
     /// <summary>An assumed figure as a field writes it.</summary>

@@ -52,6 +52,9 @@ public sealed class MarkDesk(TimeProvider time, ShopDesk shop)
 /// <param name="Asked">What was asked, as a query.</param>
 public sealed record ReadingsView(IReadOnlyList<MarkReading> Readings, int? Tag, IReadOnlyList<(int Number, string Title)> Tags, string Asked)
 {
+    /// <summary>What the shop assumes of patents.</summary>
+    public required Core.Assumptions Assumed { get; init; }
+
     /// <summary>Part chosen first.</summary>
     public string Part { get; init; } = "body";
 

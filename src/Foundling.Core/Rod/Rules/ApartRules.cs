@@ -136,12 +136,11 @@ internal static class ApartRules
     private static Deed Find(PlanQuestion q, PartDef part)
     {
         Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
-        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, finding.OnOrder ? $"Fit the {part.Name} when it comes"
-            : $"Find or make: {part.Name}", 5, 20,
-            60)
+        string title = finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}";
+        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, title, 5, 20, 60)
         {
-            Parts = [part.Id], Needs = finding.OnOrder ? [] : [Need.Of(SupplyIds.ReplacementPart, 1)], WaitsFor = finding.OnOrder ? $"{part.Name}, on order"
-                : "",
+            Parts = [part.Id], Needs = finding.OnOrder ? [] : [Need.Of(SupplyIds.ReplacementPart, 1)],
+            WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "",
             ArrivesOn = finding.ArrivesOn,
             How = part.IsFastener || part.Material is Material.Steel or Material.Brass
                 ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both."
@@ -163,12 +162,13 @@ internal static class ApartRules
         foreach (PartDef part in ordered)
         {
             Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12,
-                25) { Parts = [part.Id],
-                Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)], WaitsFor = $"{part.Name}, on order",
-                    ArrivesOn = finding.ArrivesOn,
+            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25)
+            {
+                Parts = [part.Id], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
+                WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,
                 How = "Does its taper fit the wedge and its groove the skate?", Reason = "An iron from elsewhere seldom beds at once.",
-                FinishTest = "It beds without rocking and cuts a groove.", Cautions = [CautionId.BareEdge] };
+                FinishTest = "It beds without rocking and cuts a groove.", Cautions = [CautionId.BareEdge],
+            };
         }
     }
 }

@@ -37,9 +37,12 @@ public sealed class IndexModel(LotBook lots, TagBook tags) : SentencePageModel
     }
 
     /// <summary>Puts a tag in.</summary>
-    public async Task<IActionResult> OnPostPut(int id, int tag)
+    /// <param name="id">The lot.</param>
+    /// <param name="tag">The tag chosen from the list.</param>
+    /// <param name="other">Another one by its number; it goes before the list.</param>
+    public async Task<IActionResult> OnPostPut(int id, int tag, string? other)
     {
-        await lots.Put(tag, (await Known(id)).Lot.Id);
+        await lots.Put(string.IsNullOrWhiteSpace(other) ? tag : Tag.ReadNumber(other), (await Known(id)).Lot.Id);
         return LocalRedirect($"/lots#lot-{id}");
     }
 

@@ -14,13 +14,13 @@ public sealed class PartsModel(PartsBox box, TagBook tags) : SentencePageModel
     public IReadOnlyList<IGrouping<KindId, OrphanPart>> Kinds { get; private set; } = [];
 
     /// <summary>Tags a part can go to.</summary>
-    public IReadOnlyList<Tag> InHand { get; private set; } = [];
+    public IReadOnlyList<Tag> Here { get; private set; } = [];
 
     /// <inheritdoc />
     protected override async Task After()
     {
         Kinds = [.. (await box.InBox()).GroupBy(p => p.Kind)];
-        InHand = Kinds.Count > 0 ? await tags.Here() : [];
+        Here = Kinds.Count > 0 ? await tags.Here() : [];
     }
 
     /// <summary>Shows it.</summary>
@@ -37,9 +37,12 @@ public sealed class PartsModel(PartsBox box, TagBook tags) : SentencePageModel
     }
 
     /// <summary>Takes a part out for a tool.</summary>
-    public async Task<IActionResult> OnPostUse(int id, int tag)
+    /// <param name="id">The part.</param>
+    /// <param name="tag">The tag chosen from the list.</param>
+    /// <param name="other">Another one by its number; it goes before the list.</param>
+    public async Task<IActionResult> OnPostUse(int id, int tag, string? other)
     {
-        await box.Use(id, tag);
+        await box.Use(id, string.IsNullOrWhiteSpace(other) ? tag : Tag.ReadNumber(other));
         return LocalRedirect("/stores/parts");
     }
 }

@@ -74,7 +74,7 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
         {
             Readings = new ReadingsView((await desk.Reader()).Read(Mark, Patterns), Tool.Number, [], $"mark={Uri.EscapeDataString(Mark ?? "")}")
             {
-                Part = "body", Parts = Parts, Lines = [.. Patterns.LinesFor(Tool.Kind).Select(l => l.Id)],
+                Assumed = Shop.Assumptions, Part = "body", Parts = Parts, Lines = [.. Patterns.LinesFor(Tool.Kind).Select(l => l.Id)],
             };
         }
         catch (InputException fault)

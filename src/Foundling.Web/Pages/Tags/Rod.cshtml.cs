@@ -13,16 +13,13 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The rod: every step in order.</summary>
-public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoom stores, ClockBook clock, TimeProvider time) : TagPageModel(tags)
+public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, ClockBook clock, TimeProvider time) : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "rod";
 
     /// <summary>The running clock.</summary>
     public RunningClock? Running { get; private set; }
-
-    /// <summary>The shop.</summary>
-    public ShopSettings Settings { get; private set; } = new();
 
     /// <summary>How much of the rod is drawn.</summary>
     public RodZoom Zoom { get; private set; }
@@ -52,7 +49,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     /// <summary>A step as a line of the list.</summary>
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
-            Gate.Of(Tool, step, Settings.Name, time.GetUtcNow()),
+            Gate.Of(Tool, step, Shop.Name, time.GetUtcNow()),
         step.State == StepState.Open ? StepGauges.For(Tool, step, Shop) : [], Sent.Step == step.Key.ToString())
     {
         Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
@@ -66,7 +63,6 @@ public sealed class RodModel(TagBook tags, RodDesk rods, ShopBook shop, StoreRoo
     {
         Said = await stores.All();
         Running = await clock.Running();
-        Settings = await shop.Read();
     }
 
     /// <summary>Shows the rod.</summary>

@@ -20,7 +20,7 @@ public sealed class RulesModel(TagBook tags, RodDesk rods, PlanShelf plans) : Ta
     public IReadOnlyList<(PlanRow Plan, PlanDiff Since)> Earlier { get; private set; } = [];
 
     /// <summary>Earlier plans that are kept but not shown.</summary>
-    public int More { get; private set; }
+    public int More => Math.Max(0, (Tool.Plan?.Version ?? 1) - 1 - Earlier.Count);
 
     /// <summary>Traces the plan of the chosen aim; of Work when none is chosen.</summary>
     public async Task OnGet()
@@ -29,9 +29,7 @@ public sealed class RulesModel(TagBook tags, RodDesk rods, PlanShelf plans) : Ta
         Rooms = [.. Planner.Rooms.Select(r => (r.Name, (IReadOnlyList<RuleTrace>)[.. r.Rules.Select(x => traced[x.Name])]))];
         if (Tool.Plan is { } stands)
         {
-            IReadOnlyList<PlanRow> earlier = [.. (await plans.All(Tool.Number)).Where(p => p.Id != Tool.PlanId)];
-            Earlier = [.. earlier.Take(MostEarlier).Select(p => (p, PlanDiff.Of(p.Read().Deeds, stands.Deeds)))];
-            More = Math.Max(0, earlier.Count - MostEarlier);
+            Earlier = [.. (await plans.Earlier(Tool, MostEarlier)).Select(p => (p, PlanDiff.Of(p.Read().Deeds, stands.Deeds)))];
         }
     }
 }

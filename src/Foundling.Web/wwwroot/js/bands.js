@@ -72,7 +72,10 @@ function yearAt(chart, x) {
   return x < left - 6 || x > left + span + 6 ? null : Math.round(from + ((x - left) / span) * (to - from));
 }
 
-/** Moves an end; the others give way so that the order holds. @param {{grip: SVGGElement, band: SVGGElement, years: (number | null)[]}} held @param {number | null} year */
+/**
+ * Moves an end; the others give way so that the order holds.
+ * @param {{grip: SVGGElement, band: SVGGElement, years: (number | null)[]}} held @param {number | null} year
+ */
 function move({ grip, band, years }, year) {
   const at = order.indexOf(grip.dataset.h ?? 'a');
   const pair = at < 2 ? [0, 1] : [2, 3];

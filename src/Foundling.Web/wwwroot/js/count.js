@@ -20,12 +20,14 @@ function outline() {
   const shown = svg.viewBox.baseVal;
   const step = Number(svg.dataset.step);
   const cross = { x: shown.x + shown.width / 2, y: shown.y + shown.height / 2 };
-  const field = () => /** @type {HTMLInputElement} */ (document.getElementById(document.querySelector('input[name=tap]:checked')?.getAttribute('value') ?? 'outline'));
+  const tapped = () => document.querySelector('input[name=tap]:checked')?.getAttribute('value') ?? 'outline';
+  const field = () => /** @type {HTMLInputElement} */ (document.getElementById(tapped()));
   const show = () => {
     for (const [id, css] of [['outline', '.rim'], ['reference', '.reference']]) {
       svg.querySelector(css)?.setAttribute('points', /** @type {HTMLInputElement} */ (document.getElementById(id)).value);
     }
-    svg.querySelector('.cross')?.setAttribute('d', document.activeElement === svg ? `M${cross.x - step * 2} ${cross.y}h${step * 4}M${cross.x} ${cross.y - step * 2}v${step * 4}` : '');
+    const lines = `M${cross.x - step * 2} ${cross.y}h${step * 4}M${cross.x} ${cross.y - step * 2}v${step * 4}`;
+    svg.querySelector('.cross')?.setAttribute('d', document.activeElement === svg ? lines : '');
   };
   const add = (/** @type {number} */ x, /** @type {number} */ y) => {
     const input = field();
@@ -106,7 +108,8 @@ function points() {
       const percent = (/** @type {number} */ v) => Math.round(v * 100);
       put('share', result ? `${percent(result.share)} %` : '–');
       put('range', result ? `between ${percent(result.low_95)} and ${percent(result.high_95)}` : '');
-      put('more', !result ? '' : result.more_points_for_5 > 0 ? `${result.more_points_for_10} more points for ±10, ${result.more_points_for_5} for ±5` : 'close enough: within ±5');
+      put('more', !result ? '' : result.more_points_for_5 > 0 ? `${result.more_points_for_10} more points for ±10, ${result.more_points_for_5} for ±5`
+        : 'close enough: within ±5');
     } catch {
       lost.hidden = false;
     }
@@ -123,7 +126,8 @@ function points() {
     if (button) answer(button.getAttribute('data-answer') ?? '');
   });
   document.addEventListener('keydown', (event) => {
-    if (!room.isConnected || event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof Element && event.target.closest('input, select, textarea, summary, a'))) return;
+    if (!room.isConnected || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.target instanceof Element && event.target.closest('input, select, textarea, summary, a')) return;
     const what = { ' ': 'y', n: 'n', s: 's', u: 'u', Backspace: 'u' }[event.key];
     if (!what) return;
     event.preventDefault();

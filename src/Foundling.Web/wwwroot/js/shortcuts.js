@@ -3,7 +3,8 @@ export function shortcuts() {
   const dialog = /** @type {HTMLDialogElement | null} */ (document.getElementById('keys'));
 
   /** @param {EventTarget | null} target */
-  const typing = (target) => target instanceof HTMLElement && target.closest('input:not([type=radio]):not([type=checkbox]), textarea, select, [contenteditable]');
+  const typing = (target) => target instanceof HTMLElement
+    && target.closest('input:not([type=radio]):not([type=checkbox]), textarea, select, [contenteditable]');
 
   document.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
@@ -13,7 +14,8 @@ export function shortcuts() {
     }
     if (dialog?.open) return;
     if (event.key === ' ' && !(event.target instanceof Element && event.target.closest('a, button, summary, input, [role=button], [role=slider]'))) {
-      const button = /** @type {HTMLElement | null} */ (document.querySelector('[data-clock-button=stop]') ?? document.querySelector('[data-clock-button=start]'));
+      const button = /** @type {HTMLElement | null} */ (document.querySelector('[data-clock-button=stop]')
+        ?? document.querySelector('[data-clock-button=start]'));
       if (button) {
         event.preventDefault();
         button.click();

@@ -2,7 +2,8 @@
  * The stall check. What each answer means was worked out by the shop; here answers are only added up, so that it works
  * without a connection. A check that became a tag waits in this browser until the shop has taken it, once.
  * @typedef {{mean: number, variance: number, cost: number}} Work
- * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[], adds: Record<string, Work>, share: number, raises: string[]}} Effect
+ * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[],
+ *   adds: Record<string, Work>, share: number, raises: string[]}} Effect
  * @typedef {{stopper: number, doubt: number, further_doubt: number, minute: number, raised: number}} Weights
  * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], many: boolean, answers: Effect[]}} Row
  * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
@@ -49,7 +50,8 @@ export function stall() {
     const weight = (/** @type {Row} */ r) => {
       const raised = soFar.some((e) => e.raises.includes(r.id)) ? w.raised : 1;
       const shares = r.answers.map((a, i) => (i === 0 ? 1 : raised) * a.share);
-      const hangs = (/** @type {Effect} */ a) => a.stoppers.length * w.stopper + a.doubts.length * (doubted ? w.further_doubt : w.doubt) + w.minute * Math.abs(a.adds.Work.mean);
+      const hangs = (/** @type {Effect} */ a) => a.stoppers.length * w.stopper
+        + a.doubts.length * (doubted ? w.further_doubt : w.doubt) + w.minute * Math.abs(a.adds.Work.mean);
       return r.answers.reduce((sum, a, i) => sum + shares[i] * hangs(a), 0) / shares.reduce((a, b) => a + b, 0);
     };
     return rows.sort((a, b) => weight(b) - weight(a))[0];
@@ -99,7 +101,9 @@ export function stall() {
     const stoppers = all.flatMap((e) => e.stoppers);
     const doubts = all.flatMap((e) => e.doubts);
     const state = stoppers.length > 0 ? 'stop' : doubts.length > 0 ? 'if' : 'go';
-    for (const word of /** @type {NodeListOf<HTMLElement>} */ (room?.querySelectorAll('[data-verdict]') ?? [])) word.hidden = word.dataset.verdict !== state || now.path.length === 0;
+    for (const word of /** @type {NodeListOf<HTMLElement>} */ (room?.querySelectorAll('[data-verdict]') ?? [])) {
+      word.hidden = word.dataset.verdict !== state || now.path.length === 0;
+    }
     part('kind').textContent = `${at.name}${asking ? ', so far' : ''}`;
     lines('reasons', [...stoppers, ...doubts, ...(asking ? [] : all.flatMap((e) => e.work))], 'p');
     part('aims').replaceChildren(...Object.keys(at.base).map((aim) => {
@@ -123,7 +127,9 @@ export function stall() {
     price();
     const like = data?.on_shelf[at.kind] ?? 0;
     part('shelf').textContent = like === 0 ? 'None like it on the shelf.' : `${like} like it on the shelf already.`;
-    const unsure = asking ? [] : at.rows.filter((r) => now.path.some(([q, a]) => q === r.id && ((a === '' && !r.many) || r.answers.find((x) => x.id === a)?.doubts.length)) || !now.path.some(([q]) => q === r.id));
+    const unsure = asking ? [] : at.rows.filter((r) =>
+      now.path.some(([q, a]) => q === r.id && ((a === '' && !r.many) || r.answers.find((x) => x.id === a)?.doubts.length))
+      || !now.path.some(([q]) => q === r.id));
     part('before').hidden = unsure.length === 0 || stoppers.length > 0;
     part('before-title').textContent = now.pictures ? 'Pictures to ask for' : 'Look at this before paying';
     lines('before-list', unsure.slice(0, 5).map((r) => (now.pictures ? r.picture : `${r.ask} ${r.look}`)), 'li');
@@ -144,7 +150,8 @@ export function stall() {
     }
     const materials = Number(work?.cost ?? 0);
     const left = worth - materials - (money('rate') ?? 0) * (Number(work?.mean ?? 0) / 60) - (money('selling') ?? 0);
-    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.' : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work, with about ${materials.toFixed(0)} for materials counted (assumed).`;
+    part('price').textContent = left <= 0 ? 'Not at any price, at that worth.'
+      : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work, with about ${materials.toFixed(0)} for materials counted (assumed).`;
   }
 
   /** @param {string} name */
@@ -156,7 +163,8 @@ export function stall() {
 
   /** @param {string} name @param {string[]} texts @param {string} tag */
   function lines(name, texts, tag) {
-    part(name).replaceChildren(...texts.map((text) => Object.assign(document.createElement(tag), { textContent: text, className: tag === 'p' ? 'small' : '' })));
+    part(name).replaceChildren(...texts.map((text) =>
+      Object.assign(document.createElement(tag), { textContent: text, className: tag === 'p' ? 'small' : '' })));
   }
 
   room.addEventListener('click', async (event) => {
@@ -224,9 +232,12 @@ async function resend(go = false) {
     while (queue().length > 0) {
       const [item, ...rest] = queue();
       const page = await (await fetch('/stall', { cache: 'no-store' })).text();
-      const token = new DOMParser().parseFromString(page, 'text/html').querySelector('[data-stall-send] [name=__RequestVerificationToken]')?.getAttribute('value');
+      const token = new DOMParser().parseFromString(page, 'text/html')
+        .querySelector('[data-stall-send] [name=__RequestVerificationToken]')?.getAttribute('value');
       const body = new FormData();
-      for (const [name, value] of Object.entries({ ...item, _once: item.id, __RequestVerificationToken: token ?? '' })) if (name !== 'id') body.append(name, value);
+      for (const [name, value] of Object.entries({ ...item, _once: item.id, __RequestVerificationToken: token ?? '' })) {
+        if (name !== 'id') body.append(name, value);
+      }
       const answer = await fetch('/stall?handler=Keep', { method: 'POST', body });
       if (!answer.redirected) throw new Error('not taken');
       put(rest);
@@ -240,7 +251,8 @@ async function resend(go = false) {
   const waiting = /** @type {HTMLElement | null} */ (document.querySelector('[data-stall-waiting]'));
   if (waiting) {
     waiting.hidden = queue().length === 0 && !to;
-    waiting.textContent = queue().length > 0 ? `${queue().length} waiting to be sent to the shop. Kept here until the connection is back.` : 'Sent to the shop.';
+    waiting.textContent = queue().length > 0
+      ? `${queue().length} waiting to be sent to the shop. Kept here until the connection is back.` : 'Sent to the shop.';
   }
   if (go && to) location.href = to;
 }
