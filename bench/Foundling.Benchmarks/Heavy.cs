@@ -1,5 +1,7 @@
-using Foundling.Core.Rod;
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;

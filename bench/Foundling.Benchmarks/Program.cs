@@ -1,12 +1,14 @@
-using Foundling.Core;
 using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Running;
 using Foundling.Benchmarks;
-using Foundling.Core.Origin;
+using Foundling.Core;
 using Foundling.Core.Aim;
+using Foundling.Core.Log;
+using Foundling.Core.Origin;
 using Foundling.Core.Rod;
 using Foundling.Core.Shop;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Demo;
@@ -104,15 +106,14 @@ namespace Foundling.Benchmarks
         [GlobalSetup]
         public void Setup()
         {
-            _question = new PlanQuestion(ToolCatalogue.Kind(KindIds.MetalBenchPlane), AimKind.Work,
+            _question = new PlanQuestion(new Facts(ToolCatalogue.Kind(KindIds.MetalBenchPlane),
             [
-                new Finding { Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 3 },
-                    new Finding { Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 3 },
-                    new Finding { Part = PartIds.Tote, Kind = FindingKind.Crack, Severity = 4 },
-                new Finding { Part = PartIds.Body, Kind = FindingKind.CoatingLoss, Severity = 3 },
-                    new Finding { Part = PartIds.Adjuster, Kind = FindingKind.Seizure,
-                    Severity = 2 },
-            ], new ShopContext(Assumptions.Standard, new Climate(), ReferenceData.Baths));
+                new Found(PartIds.Body, FindingKind.Rust, 3),
+                new Found(PartIds.Iron, FindingKind.Pitting, 3),
+                new Found(PartIds.Tote, FindingKind.Crack, 4),
+                new Found(PartIds.Body, FindingKind.CoatingLoss, 3),
+                new Found(PartIds.Adjuster, FindingKind.Seizure, 2),
+            ]), AimKind.Work, new ShopContext(Assumptions.Standard, new Climate(), ReferenceData.Baths));
             _made = PlanStep.Fresh(Planner.Plan(_question));
             var random = new Random(3);
             _sole = new GridSurveyInput(245, 60, [.. Enumerable.Range(0, 54).Select(i =>

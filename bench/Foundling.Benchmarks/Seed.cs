@@ -1,4 +1,6 @@
 using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Shop;
 using Foundling.Core.Tags;
@@ -55,7 +57,7 @@ internal static class Seed
         tag.Looks.AddRange(traits.Take(4).Select((t, i) => new Look { Id = Guid.NewGuid(), Order = i + 1, Trait = t.Id, Variant = t.Answers[0], At = at }));
         tag.Pictures.AddRange(Enumerable.Range(0, 3)
             .Select(_ => new Picture { Id = Guid.NewGuid(), File = $"{Guid.NewGuid():N}.jpg", Width = 1600, Height = 1200, At = at }));
-        tag.Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(tag.Tool(), AimKind.Work, tag.Findings, Here)));
+        tag.Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(tag.Facts(), AimKind.Work, Here)));
         List<PlanStep> steps = [.. tag.Steps.Take(tag.Status == TagStatus.Done ? tag.Steps.Count : random.Next(tag.Steps.Count))];
         foreach (PlanStep step in steps)
         {

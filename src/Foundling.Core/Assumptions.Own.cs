@@ -1,6 +1,6 @@
 using System.Globalization;
 using System.Reflection;
-using Foundling.Core.Rod;
+using Foundling.Core.Stores;
 
 namespace Foundling.Core;
 
@@ -37,7 +37,7 @@ public sealed partial record Assumptions
         let mark = property.GetCustomAttribute<AssumedAttribute>()
         where mark is not null
         let whole = property.PropertyType == typeof(int)
-        select new Line(Gauges.SnakeCase.Of(property.Name), mark.Unit, mark.Reason, mark.Heading, whole,
+        select new Line(Keys.SnakeCase.Of(property.Name), mark.Unit, mark.Reason, mark.Heading, whole,
             a => Convert.ToDouble(property.GetValue(a), CultureInfo.InvariantCulture), (a, value) => Copy(a, property, whole ? (object)(int)value : value));
 
     private static Assumptions Copy(Assumptions one, PropertyInfo property, object value)

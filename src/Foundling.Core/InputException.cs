@@ -45,7 +45,7 @@ public sealed partial class InputException : ArgumentException
 
     /// <summary>Turns a C# expression such as <c>input.ThicknessMm</c> into its field name <c>thickness_mm</c>.</summary>
     internal static string FieldOf(string expression) =>
-        Gauges.SnakeCase.Of(expression[(expression.LastIndexOf('.') + 1)..].TrimEnd('!', '?'));
+        Keys.SnakeCase.Of(expression[(expression.LastIndexOf('.') + 1)..].TrimEnd('!', '?'));
 
     /// <summary>A field name in words: <c>thickness_mm</c> reads "thickness".</summary>
     public static string InWords(string field) =>

@@ -1,4 +1,4 @@
-using Foundling.Core.Rod;
+using Foundling.Core.Stores;
 
 namespace Foundling.Core;
 

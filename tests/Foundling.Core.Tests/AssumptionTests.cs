@@ -1,5 +1,6 @@
 using System.Globalization;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Shop;
@@ -138,8 +139,7 @@ public sealed class AssumptionTests
             }
             AimReview review = AimReview.Of(question, 40, Rarity.Scarce);
             (double.IsFinite(review.MaterialsCost) && double.IsFinite(review.Minutes.P80)).ShouldBeTrue($"seed {seed}");
-            var tag = new Tag { Kind = question.Tool.Id, Findings = [.. question.Findings], Measurements = [.. question.Measurements] };
-            Triage.Of(tag, odd).Stoppers.ShouldAllBe(r => !r.Sentence.Contains("NaN", StringComparison.Ordinal));
+            Triage.Of(question.Facts, odd).Stoppers.ShouldAllBe(r => !r.Sentence.Contains("NaN", StringComparison.Ordinal));
             if (seed % 10 == 0)
             {
                 StallTable.Of(question.Tool, question.Shop).Rows.ShouldAllBe(r => double.IsFinite(r.Weight));

@@ -2,6 +2,7 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 
 namespace Foundling.Core.Tests;
@@ -23,7 +24,7 @@ public sealed class GivenAssumptionTests
     {
         try
         {
-            return JsonSerializer.Serialize(GaugeCatalogue.Run(gauge, input, context), gauge.Output, GaugeCatalogue.Json);
+            return JsonSerializer.Serialize(GaugeCatalogue.Run(gauge, input, context), gauge.Output, OpenJson.Options);
         }
         catch (InputException fault)
         {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 
 namespace Foundling.Core.Tests;
@@ -44,7 +45,7 @@ public sealed class WorkedExampleTests
             }
             return;
         }
-        JsonElement actual = JsonSerializer.SerializeToElement(GaugeCatalogue.Run(gauge, input, context), GaugeCatalogue.Json);
+        JsonElement actual = JsonSerializer.SerializeToElement(GaugeCatalogue.Run(gauge, input, context), OpenJson.Options);
         WorkedExamples.Compare(expected, actual, example.GetProperty("tolerance"), "").ShouldBeEmpty();
     }
 

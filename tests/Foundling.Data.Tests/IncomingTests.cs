@@ -1,8 +1,12 @@
-using Foundling.Core.Rod;
 using System.IO.Compression;
 using System.Text;
 using System.Text.Json.Nodes;
 using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
+using Foundling.Core.Rod;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Papers;
@@ -44,7 +48,7 @@ public sealed class IncomingTests : IDisposable
             Looks = [new Look { Id = Guid.NewGuid(), Mark = Core.Origin.MarkKind.Window, NotBeforeYear = 1900, Part = "body", Reading = "x", At = at }],
             Findings = [new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Rust, Severity = 2, CountHits = 4, CountPoints = 10,
                 At = at }],
-            Measurements = [new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = "thickness", Value = 2, At = at }],
+            Measurements = [new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = MeasureIds.Thickness, Value = 2, At = at }],
             Plan = new Plan(AimKind.Work, [new Deed(StepKey.Photos, Stage.AsFound, "Photograph it", 1, 2, 3)
             {
                 Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.LightOil, 5)], Lag = Lag.Cure(60),

@@ -1,10 +1,11 @@
-using Foundling.Data.Tags;
-using Foundling.Data.Origin;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
+using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Tags;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;

@@ -1,9 +1,11 @@
-using Foundling.Core;
 using System.IO.Compression;
 using System.Text.Json.Nodes;
+using Foundling.Core;
+using Foundling.Core.Bench;
 using Foundling.Core.Log;
+using Foundling.Core.Log.Older;
 using Foundling.Core.Rod;
-using Foundling.Core.Rod.Older;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Papers;

@@ -2,6 +2,7 @@ using System.IO.Compression;
 using System.Text;
 using CsCheck;
 using Foundling.Core;
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 using Foundling.Data.Demo;
 using Foundling.Data.Papers;

@@ -1,11 +1,12 @@
+using System.Text.Json;
 using CsCheck;
 using Foundling.Core;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 using Foundling.Data.Origin;
 using Foundling.Data.Reference;
 using Foundling.Data.Store;
-using System.Text.Json;
 
 namespace Foundling.Data.Tests;
 
@@ -18,7 +19,7 @@ public sealed class PatternTests : IDisposable
 
     public void Dispose() => _shop.Dispose();
 
-    private static string Json(PatternBook book) => JsonSerializer.Serialize(book, GaugeCatalogue.Json);
+    private static string Json(PatternBook book) => JsonSerializer.Serialize(book, OpenJson.Options);
 
     private async Task<T> With<T>(Func<PatternShelf, Task<T>> act)
     {

@@ -1,9 +1,12 @@
-using Foundling.Core.Tools;
 using Foundling.Core.Aim;
+using Foundling.Core.Bench;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
 

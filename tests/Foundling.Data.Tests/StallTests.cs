@@ -31,7 +31,7 @@ public sealed class StallTests
             question.Answers.Sum(a => a.Share).ShouldBe(1, 1e-9, question.Id);
             question.Answers.Select(a => a.Id).Distinct().Count().ShouldBe(question.Answers.Count);
             (question.Ask.EndsWith('?') && question.Look.Length > 0 && question.Picture.Length > 0).ShouldBeTrue(question.Id);
-            foreach (Finding finding in question.Answers.SelectMany(a => a.Findings))
+            foreach (Found finding in question.Answers.SelectMany(a => a.Findings))
             {
                 PartDef part = kind.Part(finding.Part).ShouldNotBeNull(question.Id);
                 Faults.For(kind, part).ShouldContain(finding.Kind, $"{id} {question.Id}");
@@ -91,8 +91,8 @@ public sealed class StallTests
                 answers.Add(($"{row.Id}/{answer}", row.Answers.Single(a => a.Id == answer)));
             }
             double added = table.Base["Work"].Mean + answers.Sum(a => a.Effect.Adds["Work"].Mean);
-            double whole = Totals.Of(Planner.Plan(new PlanQuestion(kind, AimKind.Work, StallCheck.Findings(kind, answers.Select(a => a.Key)),
-                Here)).Select(s => s.Minutes)).Mean;
+            double whole = Totals.Of(Planner.Plan(new PlanQuestion(new Facts(kind, StallCheck.Findings(kind, answers.Select(a => a.Key))),
+                AimKind.Work, Here)).Select(s => s.Minutes)).Mean;
             worst = Math.Max(worst, Math.Abs(added - whole) / whole);
             sum += Math.Abs(added - whole) / whole;
         }
@@ -141,9 +141,9 @@ public sealed class StallTests
         // What a stall cannot show stays open.
         if (questions.Any(q => q.Id == "moves"))
         {
-            Finding stuck = StallCheck.Findings(kind, ["moves/stuck"]).ShouldHaveSingleItem();
+            Found stuck = StallCheck.Findings(kind, ["moves/stuck"]).ShouldHaveSingleItem();
             stuck.Doubt.ShouldContain("oil");
-            Triage.Weigh(kind, [stuck], Assumptions.Standard).Doubts.ShouldHaveSingleItem().Sentence.ShouldContain("not move by hand");
+            Triage.Weigh(new Facts(kind, [stuck]), Assumptions.Standard).Doubts.ShouldHaveSingleItem().Sentence.ShouldContain("not move by hand");
         }
     }
 
@@ -158,10 +158,10 @@ public sealed class StallTests
     public void Answers_become_findings_and_the_worse_of_two_counts()
     {
         ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
-        IReadOnlyList<Finding> found = StallCheck.Findings(plane, ["edge_there/yes", "steel/half", "edge/chipped", "crack/there"]);
+        IReadOnlyList<Found> found = StallCheck.Findings(plane, ["edge_there/yes", "steel/half", "edge/chipped", "crack/there"]);
         found.Single(f => f.Kind == FindingKind.EdgeDamage).Severity.ShouldBe(3);
         found.Single(f => f.Kind == FindingKind.Crack).Place.ShouldBe("mouth");
-        Triage.Weigh(plane, found, Assumptions.Standard).Verdict.ShouldBe(Verdict.Parts);
+        Triage.Weigh(new Facts(plane, found), Assumptions.Standard).Verdict.ShouldBe(Verdict.Parts);
         Should.Throw<InputException>(() => StallCheck.Findings(plane, ["crack/perhaps"])).Sentence.ShouldContain("no answer");
         // Asking again gives fresh findings, not the ones handed out before.
         StallCheck.Findings(plane, ["edge/nicked"]).Single().Severity.ShouldBe(2);

@@ -1,4 +1,5 @@
 using Foundling.Core;
+using Foundling.Core.Aim;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Rod;

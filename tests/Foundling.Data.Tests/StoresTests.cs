@@ -1,4 +1,5 @@
 using Foundling.Core;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Store;
@@ -182,7 +183,7 @@ public sealed class StoresTests : IDisposable
             t.Aside.Add(new LookAside { Id = Guid.NewGuid(), Trait = "frog_seat", Reason = AsideReason.WhenApart, At = at });
             t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Crack, Severity = 2, Place = "mouth", Round = Round.Apart,
                 At = at });
-            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = "thickness", Value = 2.05, Instrument = Instrument.Caliper,
+            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = MeasureIds.Thickness, Value = 2.05, Instrument = Instrument.Caliper,
                 UncertaintyMm = 0.03, At = at });
         });
         Tag kept = await Tag(number);

@@ -1,7 +1,10 @@
 using System.Net;
 using AngleSharp.Html.Dom;
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Shop;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Shop;
@@ -113,7 +116,7 @@ public sealed class BenchTests(EmptyHost host) : IClassFixture<EmptyHost>
                 {
                     Number = first + i, Kind = kind.Id, Name = $"{kind.Name} {i}", ArrivedOn = DateOnly.FromDateTime(now.Date), BookedAt = now,
                         Aim = AimKind.Work,
-                    Findings = [rust], Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(kind, AimKind.Work, [rust], shop))),
+                    Findings = [rust], Plan = new Plan(AimKind.Work, Planner.Plan(new PlanQuestion(new Facts(kind, [rust.Fact()]), AimKind.Work, shop))),
                     Waits = [new Wait { Id = Guid.NewGuid(), Step = StepKey.Soak, What = $"soak number {i}.", StartedAt = now, ReadyAt = now.AddMinutes(i) }],
                 });
             }

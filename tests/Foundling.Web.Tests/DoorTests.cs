@@ -1,7 +1,4 @@
 using System.Net;
-using ArchUnitNET.Domain;
-using ArchUnitNET.Loader;
-using Foundling.Core;
 using Foundling.Data.Store;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Builder;
@@ -9,7 +6,6 @@ using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
-using static ArchUnitNET.Fluent.ArchRuleDefinition;
 
 namespace Foundling.Web.Tests;
 
@@ -87,23 +83,4 @@ public sealed class DoorTests(GuardedHost host) : IClassFixture<GuardedHost>
         listener.Start();
         return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
-}
-
-public sealed class ArchitectureTests
-{
-    private static readonly Architecture Solution = new ArchLoader().LoadAssemblies(typeof(Check).Assembly, typeof(FoundlingDb).Assembly,
-        typeof(FoundlingApp).Assembly).Build();
-
-    private static void Holds<T>(T rule)
-        where T : ArchUnitNET.Fluent.IArchRule => rule.Evaluate(Solution).Where(r => !r.Passed).Select(r => r.Description).ShouldBeEmpty();
-
-    [Fact]
-    public void Core_knows_nothing_of_the_other_layers() =>
-        Holds(Types().That().ResideInAssembly(typeof(Check).Assembly).Should().NotDependOnAny(Types().That()
-            .ResideInAssembly(typeof(FoundlingDb).Assembly, typeof(FoundlingApp).Assembly)));
-
-    [Fact]
-    public void Data_knows_nothing_of_the_web() =>
-        Holds(Types().That().ResideInAssembly(typeof(FoundlingDb).Assembly).Should().NotDependOnAny(Types().That()
-            .ResideInAssembly(typeof(FoundlingApp).Assembly)));
 }

@@ -1,9 +1,10 @@
-using System.Xml.Linq;
-using Foundling.Core;
-using Foundling.Core.Rod;
 using System.Globalization;
 using System.Text.RegularExpressions;
+using System.Xml.Linq;
+using Foundling.Core;
+using Foundling.Core.Log;
 using Foundling.Core.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;

@@ -1,5 +1,6 @@
 using System.Net;
 using AngleSharp.Html.Dom;
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 using Foundling.Data.Pictures;
 using Foundling.Data.Store;

@@ -235,7 +235,7 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/stores/supplies");
         page.QuerySelectorAll("tr.lack").ShouldContain(r => r.TextContent.Contains("Saw files"));
-        page.QuerySelectorAll(".needs tr").Length.ShouldBe(Core.Rod.Supplies.All.Count);
+        page.QuerySelectorAll(".needs tr").Length.ShouldBe(Core.Stores.Supplies.All.Count);
         page = await Post(visitor, page, ".needs form", "Stock", new() { ["item"] = "winding-sticks", ["stock"] = "OnOrder", ["arrives"] = "2031-02-03" });
         page.QuerySelectorAll("tr.lack").First(r => r.TextContent.Contains("Winding sticks", StringComparison.Ordinal))
             .TextContent.ShouldContain("expected 3 Feb");

@@ -3,6 +3,8 @@ using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
 using AngleSharp.Html.Dom;
+using Foundling.Core.Log;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Store;

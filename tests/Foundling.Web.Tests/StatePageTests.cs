@@ -1,3 +1,4 @@
+using Foundling.Core.Edges;
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
@@ -202,7 +203,7 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         var tag = new Tag { Kind = KindIds.MetalBenchPlane, IronWidthMm = 51 };
         IronView.Of(tag, Assumptions.Standard).ShouldBeNull();
-        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "edge_to_slot", Value = 30 });
+        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = MeasureIds.EdgeToSlot, Value = 30 });
         tag.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = FindingKind.Pitting, Severity = 2, FromEdgeMm = 3 });
         IronView iron = IronView.Of(tag, Assumptions.Standard)!;
         iron.Steel.Reserve.ReserveMm.ShouldBe(24);

@@ -1,53 +1,80 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Foundling.Core.Keys;
+
 namespace Foundling.Core.Aim;
 
-/// <summary>Original surfaces a step may cost, and how much of a tool's surface worth each is.</summary>
-public static class Surfaces
+/// <summary>An original surface a step may cost.</summary>
+public enum SurfaceId
 {
     /// <summary>The skin of age on iron.</summary>
-    public const string Patina = "patina";
+    Patina,
 
     /// <summary>Part of that skin.</summary>
-    public const string SomePatina = "some patina";
+    SomePatina,
 
     /// <summary>The coating of the works.</summary>
-    public const string Coating = "the original coating";
+    Coating,
 
     /// <summary>Lines of the machine on working faces.</summary>
-    public const string Machining = "machining marks";
+    Machining,
 
     /// <summary>The finish of the works on wood.</summary>
-    public const string WoodFinish = "the old finish on the wood";
+    WoodFinish,
 
     /// <summary>The brown of use on brass.</summary>
-    public const string Brass = "the brown of use on brass";
+    Brass,
 
     /// <summary>A joint made at the works.</summary>
-    public const string Joint = "a joint made at the works";
+    Joint,
 
-    /// <summary>Share of the original surface each stands for; assumptions.</summary>
-    public static double Share(string surface, Assumptions a) => surface switch
+    /// <summary>The whole shell of a body that is drilled into.</summary>
+    Shell,
+}
+
+/// <summary>What original surfaces are called, and how much of a tool's surface worth each is.</summary>
+public static class Surfaces
+{
+    private static readonly Dictionary<SurfaceId, string> Words = new()
     {
-        Patina => a.SurfacePatina,
-        SomePatina => a.SurfacePatina / 2,
-        Coating => a.SurfaceCoating,
-        Machining => a.SurfaceMachining,
-        WoodFinish => a.SurfaceWood,
-        Brass => a.SurfaceBrass,
-        Joint => a.SurfaceJoint,
-        _ => 0,
+        [SurfaceId.Patina] = "patina",
+        [SurfaceId.SomePatina] = "some patina",
+        [SurfaceId.Coating] = "the original coating",
+        [SurfaceId.Machining] = "machining marks",
+        [SurfaceId.WoodFinish] = "the old finish on the wood",
+        [SurfaceId.Brass] = "the brown of use on brass",
+        [SurfaceId.Joint] = "a joint made at the works",
+        [SurfaceId.Shell] = "two holes in the shell",
     };
 
-    /// <summary>Share of the original surface that a plan costs, 0 to 1; what is lost twice counts once.</summary>
-    public static double Lost(IEnumerable<Rod.Deed> steps, Assumptions assumptions)
-    {
-        Assumptions a = assumptions;
-        return Math.Min(1, Named(steps).Sum(s => Share(s, a)));
-    }
+    /// <summary>What is lost, in words.</summary>
+    public static string Name(SurfaceId surface) => Words[surface];
 
-    /// <summary>The original surfaces a plan costs, each once; who loses the patina does not lose some of it too.</summary>
-    public static IReadOnlyList<string> Named(IEnumerable<Rod.Deed> steps)
+    /// <summary>Reads a key, or the words older plans name a surface by; null for neither.</summary>
+    public static SurfaceId? Read(string? text) =>
+        KeyText.Read<SurfaceId>(text) ?? Words.Where(w => w.Value == text).Select(w => (SurfaceId?)w.Key).FirstOrDefault();
+
+    /// <summary>Share of the original surface each stands for; assumptions.</summary>
+    public static double Share(SurfaceId surface, Assumptions a) => surface switch
     {
-        List<string> lost = [.. steps.Select(s => s.SurfaceLost).Where(s => s.Length > 0).Distinct()];
-        return lost.Contains(Patina) ? [.. lost.Where(s => s != SomePatina)] : lost;
-    }
+        SurfaceId.Patina => a.SurfacePatina,
+        SurfaceId.SomePatina => a.SurfacePatina / 2,
+        SurfaceId.Coating => a.SurfaceCoating,
+        SurfaceId.Machining => a.SurfaceMachining,
+        SurfaceId.WoodFinish => a.SurfaceWood,
+        SurfaceId.Brass => a.SurfaceBrass,
+        SurfaceId.Joint => a.SurfaceJoint,
+        _ => 0,
+    };
+}
+
+/// <summary>Writes a surface by its key and reads it by its key or by the words of older plans.</summary>
+public sealed class SurfaceJson : JsonConverter<SurfaceId>
+{
+    /// <inheritdoc />
+    public override SurfaceId Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        Surfaces.Read(reader.GetString()) ?? throw new JsonException("It names a surface the program does not know.");
+
+    /// <inheritdoc />
+    public override void Write(Utf8JsonWriter writer, SurfaceId value, JsonSerializerOptions options) => writer.WriteStringValue(KeyText.Of(value));
 }

@@ -79,7 +79,7 @@ public static class SaveTheBack
         BackWay Way(double minutes, double metal, double setback)
         {
             double left = Math.Max(0, reserve - setback);
-            return new BackWay(minutes, metal, setback, left, State.IronReserve.SharpeningsIn(left, a));
+            return new BackWay(minutes, metal, setback, left, IronReserve.SharpeningsIn(left, a));
         }
         double lapped = w * a.StoppingPitWithinMm * deepest;
         BackWay lap = Way(Edge.Minutes(lapped, input.LapOn, a), lapped, deepest / Math.Tan(beta));

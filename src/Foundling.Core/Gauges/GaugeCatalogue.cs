@@ -1,8 +1,8 @@
 using System.Text.Json;
-using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
 using Foundling.Core.Edges;
+using Foundling.Core.Keys;
 using Foundling.Core.Proof;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
@@ -34,9 +34,6 @@ public sealed record Gauge(string File, string Calculation, string About, Type I
 /// <summary>All gauges, their names and the format they speak.</summary>
 public static class GaugeCatalogue
 {
-    /// <summary>JSON as the open formats write it: snake case, required fields, enums in words.</summary>
-    public static JsonSerializerOptions Json { get; } = MakeJson();
-
     /// <summary>Every gauge of the program.</summary>
     public static IReadOnlyList<Gauge> All { get; } =
     [
@@ -101,7 +98,7 @@ public static class GaugeCatalogue
         try
         {
             (JsonElement own, Assumptions assumed) = GivenAssumptions.Take(gauge, input, context.Assumptions);
-            return InputGuard.Reckoned(gauge.Run(InputGuard.Check(own.Deserialize(gauge.Input, Json)!), context with { Assumptions = assumed }));
+            return InputGuard.Reckoned(gauge.Run(InputGuard.Check(own.Deserialize(gauge.Input, OpenJson.Options)!), context with { Assumptions = assumed }));
         }
         catch (OverflowException)
         {
@@ -129,18 +126,4 @@ public static class GaugeCatalogue
         where TIn : notnull
         where TOut : notnull =>
         new(file, calculation, about, typeof(TIn), typeof(TOut), (input, context) => run((TIn)input, context)) { Uses = uses ?? [] };
-
-    private static JsonSerializerOptions MakeJson()
-    {
-        var policy = new SnakeCase();
-        var options = new JsonSerializerOptions
-        {
-            PropertyNamingPolicy = policy,
-            RespectRequiredConstructorParameters = true,
-            RespectNullableAnnotations = true,
-            Converters = { new Keys.KeyJson(), new JsonStringEnumConverter(policy, allowIntegerValues: false) },
-        };
-        options.MakeReadOnly(populateMissingResolver: true);
-        return options;
-    }
 }

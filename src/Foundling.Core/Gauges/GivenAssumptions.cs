@@ -2,6 +2,7 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Gauges;
 
@@ -109,7 +110,7 @@ internal static class GivenAssumptions
     public static (JsonElement Input, Assumptions Assumptions) Take(Gauge gauge, JsonElement input, Assumptions shop)
     {
         Dictionary<string, PropertyInfo> constants = gauge.Uses.Select(u => typeof(Assumptions).GetProperty(u)!).ToDictionary(p => SnakeCase.Of(p.Name));
-        JsonTypeInfo type = GaugeCatalogue.Json.GetTypeInfo(gauge.Input);
+        JsonTypeInfo type = OpenJson.Options.GetTypeInfo(gauge.Input);
         HashSet<string> own = [.. type.Properties.Select(p => p.Name)];
         Assumptions assumed = shop with { };
         var rest = new JsonObject();
@@ -151,7 +152,7 @@ internal static class GivenAssumptions
     /// <summary>Refuses unknown keys of the things inside an input.</summary>
     private static void KnownInside(JsonElement value, Type type, string path)
     {
-        JsonTypeInfo info = GaugeCatalogue.Json.GetTypeInfo(Nullable.GetUnderlyingType(type) ?? type);
+        JsonTypeInfo info = OpenJson.Options.GetTypeInfo(Nullable.GetUnderlyingType(type) ?? type);
         switch (info.Kind)
         {
             case JsonTypeInfoKind.Object when value.ValueKind == JsonValueKind.Object:

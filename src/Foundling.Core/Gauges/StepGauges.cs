@@ -1,9 +1,10 @@
 using System.Globalization;
 using Foundling.Core.Baths;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod;
-using Foundling.Core.Rod.Ways;
 using Foundling.Core.Shop;
-using Foundling.Core.Tags;
+using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Gauges;
@@ -21,58 +22,59 @@ public sealed record StepGauge(string About, Gauge Gauge, IReadOnlyList<(string 
 /// <summary>Which gauges belong to which step.</summary>
 public static class StepGauges
 {
-    /// <summary>The gauges of a step of a tag.</summary>
-    /// <param name="tag">The tag.</param>
-    /// <param name="step">One of its steps.</param>
+    /// <summary>The gauges of a step.</summary>
+    /// <param name="facts">What is known of the tool.</param>
+    /// <param name="ways">Ways chosen for it.</param>
+    /// <param name="step">The step.</param>
     /// <param name="shop">The shop it is worked in.</param>
-    public static IReadOnlyList<StepGauge> For(Tag tag, PlanStep step, ShopContext shop)
+    public static IReadOnlyList<StepGauge> For(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, Deed step, ShopContext shop)
     {
         Assumptions a = shop.Assumptions;
-        ToolKind tool = tag.Tool();
+        ToolKind tool = facts.Tool;
         PartId edge = tool.Edges.FirstOrDefault()?.Id ?? PartId.None;
-        double thickness = tag.Measured(edge, "thickness")?.Value ?? a.UsualIronMm, width = tag.IronWidthMm ?? a.UsualIronWidthMm, bed = tool.BedDeg;
+        double thickness = facts.Measured(MeasureIds.Thickness, edge) ?? a.UsualIronMm, width = facts.Build.WidthMm ?? a.UsualIronWidthMm, bed = tool.BedDeg;
         bool up = tool.BevelUp;
-        return step.Key.Step switch
+        return step.Id.Step switch
         {
-            StepKey.Soak => Soaking(step, tag, shop),
+            StepKey.Soak => Soaking(step, facts, shop),
             StepKey.EdgeHone or StepKey.FinalHone when tool.Edge == EdgeForm.TwoBevels =>
                 [Make("edges", "knife_angle", "The angle behind the edge", ("thickness_mm", thickness), ("distance_behind_edge_mm", 6))],
             StepKey.EdgeHone when tool.Family == Family.Plane => [Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed),
                 ("bevel_deg", a.UsualBevelDeg), ("secondary_bevel_deg", a.UsualSecondaryDeg), ("bevel_up", up)), Make("edges", "secondary_bevel",
                 "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg), ("secondary_bevel_deg", a.UsualSecondaryDeg), ("thickness_mm", thickness),
-                ("honings", 10)), .. Camber(tag, width, bed)],
+                ("honings", 10)), .. Camber(facts, ways, width, bed)],
             StepKey.EdgeHone => [Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg), ("secondary_bevel_deg",
                 a.UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10))],
-            StepKey.EdgeGrind when tool.Edge != EdgeForm.TwoBevels => [.. tag.Measured(edge, "out_of_square")?.Value is double out_
+            StepKey.EdgeGrind when tool.Edge != EdgeForm.TwoBevels => [.. facts.Measured(MeasureIds.OutOfSquare, edge) is double out_
                 ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", out_))]
                 : Array.Empty<StepGauge>(), Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
                 ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1)))],
-            StepKey.EdgeSave => Reserve(tag, edge, a),
-            StepKey.SetMouth => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value
+            StepKey.EdgeSave => Reserve(facts, edge, a),
+            StepKey.SetMouth => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body)
                 ?? a.UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", up))],
             StepKey.JawDress or StepKey.SetStops => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm",
-                Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.2)), ("pivot_to_stop_mm", Math.Round((tag.LengthMm ?? tool.NominalLengthMm) * 0.07)))],
+                Math.Round(facts.LengthMm * 0.2)), ("pivot_to_stop_mm", Math.Round(facts.LengthMm * 0.07)))],
             StepKey.SoleWood or StepKey.MouthCheck when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
-                ("stick_difference_mm", tag.Measured(PartIds.Body, "wind")?.Value ?? 0.5), ("stick_length_mm", a.UsualStickMm),
-                    ("body_width_mm", tag.SoleWidthMm
+                ("stick_difference_mm", facts.Measured(MeasureIds.Wind, PartIds.Body) ?? 0.5), ("stick_length_mm", a.UsualStickMm),
+                    ("body_width_mm", facts.Build.SoleWidthMm
                 ?? a.UsualSoleWidthMm), ("bed_deg", bed), ("wear_deg", a.MouthWearDeg),
-                    ("mouth_mm", tag.Measured(PartIds.Body, "mouth")?.Value ?? a.UsualMouthMm))],
+                    ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm))],
             _ => [],
         };
     }
 
-    private static IEnumerable<StepGauge> Camber(Tag tag, double width, double bed)
+    private static IEnumerable<StepGauge> Camber(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, double width, double bed)
     {
-        if (Choices.Read(tag.Ways).GetValueOrDefault(ChoiceId.Corners, WayId.Eased) == WayId.Cambered || tag.Purpose == Soles.SolePurpose.Jack)
+        if (ways.GetValueOrDefault(ChoiceId.Corners, WayId.Eased) == WayId.Cambered || facts.Build.Purpose == SolePurpose.Jack)
         {
             yield return Make("edges", "camber", "How deep the camber is", ("width_mm", width), ("shaving_mm", 0.3), ("bed_deg", bed));
         }
     }
 
-    private static List<StepGauge> Soaking(PlanStep step, Tag tag, ShopContext shop)
+    private static List<StepGauge> Soaking(Deed step, Facts facts, ShopContext shop)
     {
-        string bath = SnakeCase.Of((step.Deed.Bath ?? BathKind.Chelating).ToString());
-        string rust = SnakeCase.Of(PlanQuestion.LevelOf(tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => f.Severity).DefaultIfEmpty(0).Max())
+        string bath = SnakeCase.Of((step.Bath ?? BathKind.Chelating).ToString());
+        string rust = SnakeCase.Of(PlanQuestion.LevelOf(facts.Worst(FindingKind.Rust))
             .ToString());
         var values = new List<(string, object)> { ("bath", bath), ("rust", rust), ("temperature_c", shop.Climate.TemperatureC), ("relative_humidity_percent",
             shop.Climate.RelativeHumidityPercent) };
@@ -80,7 +82,7 @@ public static class StepGauges
         {
             values.Add(("percent", shop.Assumptions.AcidPercent));
         }
-        if (step.Deed.Lag?.MostMin is double by)
+        if (step.Lag?.MostMin is double by)
         {
             values.Add(("out_by_hours", Math.Round(by / 60, 2)));
         }
@@ -93,10 +95,10 @@ public static class StepGauges
         return gauges;
     }
 
-    private static IReadOnlyList<StepGauge> Reserve(Tag tag, PartId edge, Assumptions a)
+    private static IReadOnlyList<StepGauge> Reserve(Facts facts, PartId edge, Assumptions a)
     {
-        var lines = new (string Field, double? Value)[] { ("edge_to_slot_end_mm", tag.Measured(edge, "edge_to_slot")?.Value), ("edge_to_bit_line_mm",
-            tag.Measured(edge, "edge_to_bit_line")?.Value), ("edge_to_hard_end_mm", tag.Measured(edge, "edge_to_hard_end")?.Value) };
+        var lines = new (string Field, double? Value)[] { ("edge_to_slot_end_mm", facts.Measured(MeasureIds.EdgeToSlot, edge)), ("edge_to_bit_line_mm",
+            facts.Measured(MeasureIds.EdgeToBitLine, edge)), ("edge_to_hard_end_mm", facts.Measured(MeasureIds.EdgeToHardEnd, edge)) };
         return lines.All(l => l.Value is null) ? [] : [Make("state", "iron_reserve", "Steel and sharpenings left",
             [("iron_kind", (object)(lines[1].Value is null ? "solid" : "laid_on")), .. lines.Where(l => l.Value is not null).Select(l =>
             (l.Field, (object)l.Value!.Value)), ("planned_setback_mm", a.UsualSetbackMm)])];

@@ -25,7 +25,7 @@ public static class KeyText
         Known.GetOrAdd((type, joint), static key =>
     {
         var values = Enum.GetValuesAsUnderlyingType(key.Item1).Cast<object>().Select(v => Enum.ToObject(key.Item1, v))
-            .ToDictionary(v => v, v => Gauges.SnakeCase.Of(v.ToString()!).Replace('_', key.Item2));
+            .ToDictionary(v => v, v => SnakeCase.Of(v.ToString()!).Replace('_', key.Item2));
         return (values.ToDictionary(v => v.Value, v => v.Key), values);
     });
 }

@@ -1,4 +1,4 @@
-using Foundling.Core.Tags;
+
 
 namespace Foundling.Core.Log;
 

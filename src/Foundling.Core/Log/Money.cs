@@ -1,4 +1,4 @@
-using Foundling.Core.Tags;
+
 
 namespace Foundling.Core.Log;
 
@@ -9,10 +9,11 @@ namespace Foundling.Core.Log;
 public sealed record Money(decimal? Paid, decimal Spent, decimal? Sold)
 {
     /// <summary>The money of a tag.</summary>
-    /// <param name="tag">The tag.</param>
+    /// <param name="paid">Price paid for it.</param>
+    /// <param name="sold">What it was sold for.</param>
     /// <param name="spent">Log entries of what was spent.</param>
-    public static Money Of(Tag tag, IEnumerable<BenchEvent> spent) => new(tag.Price, spent.Where(e => e.Kind == EventKind.Spent).Sum(e => e.Amount ?? 0),
-        tag.SoldFor);
+    public static Money Of(decimal? paid, decimal? sold, IEnumerable<BenchEvent> spent) =>
+        new(paid, spent.Where(e => e.Kind == EventKind.Spent).Sum(e => e.Amount ?? 0), sold);
 
     /// <summary>Everything that went into it.</summary>
     public decimal Cost => (Paid ?? 0) + Spent;

@@ -1,5 +1,4 @@
 using Foundling.Core.Rod;
-using Foundling.Core.Tags;
 
 namespace Foundling.Core.Log;
 

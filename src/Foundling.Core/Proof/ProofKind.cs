@@ -1,5 +1,5 @@
-using Foundling.Core.Rod;
 using Foundling.Core.Soles;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Proof;

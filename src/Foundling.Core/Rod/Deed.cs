@@ -2,7 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
-using Foundling.Core.Rod.Ways;
+using Foundling.Core.Keys;
 using Foundling.Core.Safety;
 
 namespace Foundling.Core.Rod;
@@ -85,8 +85,9 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
     /// <summary>True for a case that may never come up; the title then begins with the case.</summary>
     public bool OnlyIfNeeded { get; init; }
 
-    /// <summary>Original surface it costs, in words; empty for none.</summary>
-    public string SurfaceLost { get; init; } = "";
+    /// <summary>Original surface it costs; null for none.</summary>
+    [JsonConverter(typeof(SurfaceJson))]
+    public SurfaceId? SurfaceLost { get; init; }
 
     /// <summary>Metal it takes off, mm.</summary>
     public double MetalRemovedMm { get; init; }
@@ -124,6 +125,7 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
     /// </summary>
     [JsonIgnore]
     public string Content => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n',
-        [Id.ToString(), Kind.ToString(), Title, How, SurfaceLost, MetalRemovedMm.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture),
+        [Id.ToString(), Kind.ToString(), Title, How, SurfaceLost is { } lost ? Surfaces.Name(lost) : "",
+            MetalRemovedMm.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture),
             Final ? "final" : "", .. Parts.Select(p => p.Value), .. Needs.Select(n => n.Item.Value)]))))[..16];
 }

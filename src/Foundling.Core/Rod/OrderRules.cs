@@ -1,6 +1,5 @@
-using Foundling.Core.Rod.Ways;
-using Foundling.Core.Tags;
-using Foundling.Core.Tools;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Rod;
 

@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
-using Foundling.Core.Rod.Ways;
-using Foundling.Core.Tags;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Rod;
 

@@ -1,21 +1,22 @@
 using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
+using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Shop;
 using Foundling.Core.Soles;
-using Foundling.Core.Tags;
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod;
 
 /// <summary>Everything a plan is made from.</summary>
-/// <param name="Tool">Kind of tool with its parts.</param>
+/// <param name="Facts">What is known of the tool.</param>
 /// <param name="Aim">How far to go.</param>
-/// <param name="Findings">What stands: for each part and kind the finding of the latest look.</param>
 /// <param name="Shop">The shop it is planned in.</param>
-public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Finding> Findings, ShopContext Shop)
+public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 {
     private static readonly Dictionary<ChoiceId, WayId> None = [];
 
@@ -64,23 +65,46 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
         init => Shop = Shop with { Climate = Shop.Climate with { RelativeHumidityPercent = value } };
     }
 
-    /// <summary>Length of the tool, mm.</summary>
-    public double? LengthMm { get; init; }
+    /// <summary>Its kind with its parts.</summary>
+    public ToolKind Tool => Facts.Tool;
+
+    /// <summary>What stands: for each part and fault what the latest look says.</summary>
+    public IReadOnlyList<Found> Findings
+    {
+        get => Facts.Findings;
+        init => Facts = Facts with { Findings = value };
+    }
+
+    /// <summary>Length of the tool as measured, mm.</summary>
+    public double? LengthMm
+    {
+        get => Facts.Build.LengthMm;
+        init => Facts = Facts with { Build = Facts.Build with { LengthMm = value } };
+    }
 
     /// <summary>Width of its iron or blade, mm.</summary>
-    public double? WidthMm { get; init; }
+    public double? WidthMm
+    {
+        get => Facts.Build.WidthMm;
+        init => Facts = Facts with { Build = Facts.Build with { WidthMm = value } };
+    }
 
     /// <summary>What its sole is for.</summary>
-    public SolePurpose? Purpose { get; init; }
-
-    /// <summary>What was measured, the latest last.</summary>
-    public IReadOnlyList<Measurement> Measurements { get; init; } = [];
+    public SolePurpose? Purpose
+    {
+        get => Facts.Build.Purpose;
+        init => Facts = Facts with { Build = Facts.Build with { Purpose = value } };
+    }
 
     /// <summary>Parts that do not belong to it, as far as their evidence says.</summary>
     public IReadOnlySet<PartId> Odd { get; init; } = new HashSet<PartId>();
 
     /// <summary>What it did when it was tried as found.</summary>
-    public State.AsFoundTry? Tried { get; init; }
+    public AsFoundTry? Tried
+    {
+        get => Facts.Tried;
+        init => Facts = Facts with { Tried = value };
+    }
 
     /// <summary>How this shop dresses its own tools: a colour, a grip.</summary>
     public string Dress
@@ -89,25 +113,14 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
         init => Shop = Shop with { Dress = value };
     }
 
-    /// <summary>Worst degree of a kind of finding, on any part or on those given; 0 when there is none.</summary>
-    public int Worst(FindingKind kind, params PartId[] parts)
-    {
-        int worst = 0;
-        foreach (Finding f in Findings)
-        {
-            if (f.Kind == kind && f.Severity > worst && (parts.Length == 0 || parts.Contains(f.Part)))
-            {
-                worst = f.Severity;
-            }
-        }
-        return worst;
-    }
+    /// <summary>Worst degree of a fault, on any part or on those given; 0 when there is none.</summary>
+    public int Worst(FindingKind kind, params ReadOnlySpan<PartId> parts) => Facts.Worst(kind, parts);
 
     /// <summary>Worst degree of a kind of finding on these parts and no others; 0 when there is none.</summary>
     public int WorstOn(FindingKind kind, IEnumerable<PartId> parts) => parts.Select(p => Worst(kind, p)).DefaultIfEmpty(0).Max();
 
     /// <summary>True when the tool has the part and it is not missing.</summary>
-    public bool Has(PartId part) => Tool.Part(part) is not null && Worst(FindingKind.Missing, part) == 0;
+    public bool Has(PartId part) => Facts.Has(part);
 
     /// <summary>Parts of the tool that are there.</summary>
     public IEnumerable<PartDef> Present => Tool.Parts.Where(p => Has(p.Id));
@@ -118,8 +131,8 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     /// <summary>Parts that are missing.</summary>
     public IEnumerable<PartDef> Gone => Tool.Parts.Where(p => Worst(FindingKind.Missing, p.Id) >= 1);
 
-    /// <summary>The latest measurement of a kind, on any of these parts; null when it was not taken.</summary>
-    public double? Measured(string kind, params PartId[] parts) => Measurements.LastOrDefault(m => m.Kind == kind && parts.Contains(m.Part))?.Value;
+    /// <summary>The latest value of a measure, on any of these parts; null when it was not taken.</summary>
+    public double? Measured(MeasureId measure, params ReadOnlySpan<PartId> parts) => Facts.Measured(measure, parts);
 
     /// <summary>The cutting parts that are there.</summary>
     public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
@@ -177,7 +190,7 @@ public sealed record PlanQuestion(ToolKind Tool, AimKind Aim, IReadOnlyList<Find
     private const double HeavyFromMm = 500;
 
     /// <summary>True for a casting that crushes fingers when it slips.</summary>
-    public bool Heavy => Tool.HasMetalSole && (LengthMm ?? Tool.NominalLengthMm) > HeavyFromMm;
+    public bool Heavy => Tool.HasMetalSole && (Facts.LengthMm) > HeavyFromMm;
 
     /// <summary>Keys of the cautions that go with handling the whole tool: its springs, its edge or teeth, its weight.</summary>
     public IReadOnlyList<CautionId> Handling(bool heavy = false) =>

@@ -1,4 +1,5 @@
-using Foundling.Core.Tags;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod;
@@ -15,11 +16,11 @@ public sealed record Cond(string Words, Func<PlanQuestion, bool> Holds);
 /// <param name="Steps">The steps it gives.</param>
 /// <param name="Choice">The choice of ways it belongs to; null when no way changes it.</param>
 /// <param name="Buys">How much of the result it buys, beside the other rules of the plan; 0 for what is only needed on the way.</param>
-public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<Deed>> Steps, Ways.ChoiceId? Choice = null,
+public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When, Func<PlanQuestion, IEnumerable<Deed>> Steps, ChoiceId? Choice = null,
     double Buys = 0)
 {
     /// <summary>A rule that gives one step.</summary>
-    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, Deed> step, Ways.ChoiceId? choice = null,
+    public static PlanRule One(string name, string why, IReadOnlyList<Cond> when, Func<PlanQuestion, Deed> step, ChoiceId? choice = null,
         double buys = 0) =>
         new(name, why, when, q => [step(q)], choice, buys);
 
@@ -74,7 +75,7 @@ internal static class When
         return new($"{FindingScales.Name(kind, named)}, \"{FindingScales.Sight(kind, degree, named)}\" or worse{on}", q => q.Worst(kind, parts) >= degree);
     }
 
-    public static Cond Chosen(Ways.ChoiceId choice, params Ways.WayId[] ways) =>
+    public static Cond Chosen(ChoiceId choice, params WayId[] ways) =>
         new($"{Ways.Choices.Find(choice).Question}: {string.Join(" or ", ways.Select(w => Ways.Choices.Find(choice).Find(w).Name))}", q =>
             ways.Contains(q.Way(choice)));
 

@@ -1,14 +1,14 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Rod;
 
 /// <summary>Plans as they are written and read, in one place.</summary>
 public static class PlanText
 {
-    private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json)
+    private static readonly JsonSerializerOptions Json = new(OpenJson.Options)
     {
         DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull, TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { LeaveOutNothings } },
     };

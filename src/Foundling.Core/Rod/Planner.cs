@@ -1,7 +1,5 @@
 using System.Collections.Concurrent;
-using Foundling.Core.Aim;
 using Foundling.Core.Rod.Rules;
-using Foundling.Core.Tags;
 
 namespace Foundling.Core.Rod;
 
@@ -46,7 +44,7 @@ public static class Planner
             foreach (Deed deed in rule.Steps(question))
             {
                 deed.Minutes.Ordered();
-                yield return deed with { Rule = rule.Name, Choice = rule.Choice, Cautions = Supplies.Cautioned(deed) };
+                yield return deed with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(deed) };
             }
         }
     }
@@ -95,7 +93,4 @@ public static class Planner
             : Speaking(early.Id.Step, late.Id.Step).FirstOrDefault(r => !r.Soft && (r.When is null || (question is not null && r.When.Holds(question))))?.Why;
         return why is null ? null : new Follows(early.Id, why, early.Lag is { Kind: not LagKind.LookAgain } ? early.Lag : null);
     }
-
-    /// <summary>Total hands-on time of the steps still open.</summary>
-    public static TotalsResult Remaining(IEnumerable<PlanStep> steps) => Totals.Of(steps.Where(s => s.State == StepState.Open).Select(s => s.Minutes));
 }

@@ -1,5 +1,5 @@
 using Foundling.Core.Baths;
-using Foundling.Core.Rod.Ways;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Shop;
 

@@ -1,4 +1,4 @@
-using Foundling.Core.Tags;
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Stall;
@@ -9,7 +9,7 @@ namespace Foundling.Core.Stall;
 /// <param name="Share">How often this is the answer, of tools seen at stalls.</param>
 /// <param name="Findings">The findings it stands for.</param>
 /// <param name="Raises">Questions whose bad answers it makes more likely.</param>
-public sealed record StallAnswer(string Id, string Text, double Share, IReadOnlyList<Finding> Findings, IReadOnlyList<string> Raises);
+public sealed record StallAnswer(string Id, string Text, double Share, IReadOnlyList<Found> Findings, IReadOnlyList<string> Raises);
 
 /// <summary>One question at the stall.</summary>
 /// <param name="Id">Key.</param>
@@ -137,7 +137,7 @@ public static class StallQuestions
         }
         List<PartDef> seen = [.. kind.Parts.Where(p => p.Ferrous && p.On is null && !p.InSet)];
         PartDef main = seen.FirstOrDefault(p => p == body) ?? seen.FirstOrDefault(p => p != edge) ?? seen[0];
-        Finding[] All(int degree, int onMain) => [.. seen.Select(p => F(p.Id, FindingKind.Rust, p == main ? onMain : degree))];
+        Found[] All(int degree, int onMain) => [.. seen.Select(p => F(p.Id, FindingKind.Rust, p == main ? onMain : degree))];
         yield return Q("rust", "How rusty is it?", "Scratch it with a nail: does it catch?", "The rustiest side, in daylight",
             A("bright", "bright or dark and smooth", 0.2), A("bloom", "a brown bloom", 0.3, All(1, 1)), A("brown", "brown all over", 0.32, All(2, 2)),
             A("crust", seen.Count > 1 ? $"brown, crust on the {main.Name}" : "crust that catches the nail", 0.13, All(2, 3)), A("scale", seen.Count > 1
@@ -202,15 +202,11 @@ public static class StallQuestions
     private static StallQuestion Q(string id, string ask, string look, string picture, params StallAnswer[] answers) => new(id, ask, look, picture, answers,
         []);
 
-    private static StallAnswer A(string id, string text, double share, params Finding[] findings) => new(id, text, share, findings, []);
+    private static StallAnswer A(string id, string text, double share, params Found[] findings) => new(id, text, share, findings, []);
 
-    private static Finding F(PartId part, FindingKind kind, int degree, string place = "") => new() { Part = part, Kind = kind, Severity = degree,
-        Place = place, Note = "seen at the stall" };
+    private static Found F(PartId part, FindingKind kind, int degree, string place = "") =>
+        new(part, kind, degree) { Place = place, Note = "seen at the stall" };
 
     /// <summary>What was seen where the scale cannot say it, and what is still to be found out.</summary>
-    private static Finding Doubtful(Finding finding, string seen, string doubt)
-    {
-        (finding.Note, finding.Doubt) = (seen, doubt);
-        return finding;
-    }
+    private static Found Doubtful(Found finding, string seen, string doubt) => finding with { Note = seen, Doubt = doubt };
 }

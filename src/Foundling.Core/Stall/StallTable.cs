@@ -1,9 +1,7 @@
 using Foundling.Core.Aim;
-using Foundling.Core.Baths;
 using Foundling.Core.Rod;
 using Foundling.Core.Shop;
 using Foundling.Core.State;
-using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Stall;
@@ -69,7 +67,7 @@ public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<st
 
     private static StallEffect Effect(ToolKind kind, StallAnswer answer, Dictionary<AimKind, StallWork> bare, ShopContext shop)
     {
-        TriageResult triage = Triage.Weigh(kind, answer.Findings, shop.Assumptions);
+        TriageResult triage = Triage.Weigh(new Facts(kind, answer.Findings), shop.Assumptions);
         return new StallEffect(answer.Id, answer.Text, [.. triage.Stoppers.Select(r => r.Sentence)], [.. triage.Doubts.Select(r => r.Sentence)],
             [.. triage.Work.Select(r => r.Sentence)],
             bare.ToDictionary(b => b.Key.ToString(), b =>
@@ -79,11 +77,11 @@ public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<st
             }), answer.Share, answer.Raises);
     }
 
-    private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Finding> findings, ShopContext shop)
+    private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Found> findings, ShopContext shop)
     {
-        IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(kind, aim, findings, shop));
+        IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(new Facts(kind, findings), aim, shop));
         TotalsResult total = Totals.Of(plan.Select(s => s.Minutes));
-        return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(d => Supplies.Cost(d, shop.Assumptions)));
+        return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(d => Needs.Cost(d, shop.Assumptions)));
     }
 }
 
@@ -94,27 +92,27 @@ public static class StallCheck
     /// <param name="kind">Kind of tool.</param>
     /// <param name="answers">Answers as question/answer.</param>
     /// <exception cref="InputException">An answer the questions do not have.</exception>
-    public static IReadOnlyList<Finding> Findings(ToolKind kind, IEnumerable<string> answers)
+    public static IReadOnlyList<Found> Findings(ToolKind kind, IEnumerable<string> answers)
     {
         IReadOnlyList<StallQuestion> questions = StallQuestions.For(kind);
-        var found = new List<Finding>();
+        var found = new List<Found>();
         foreach (string answer in answers)
         {
             string[] parts = answer.Split('/');
             StallAnswer chosen = (parts.Length == 2 ? questions.FirstOrDefault(q => q.Id == parts[0])?.Answers.FirstOrDefault(a => a.Id == parts[1]) : null)
                 ?? throw new InputException("unknown_answer", "answers", answer, "answers of this check",
                     $"\"{answer}\" is no answer to a question about a {kind.Name.ToLowerInvariant()}.");
-            foreach (Finding f in chosen.Findings)
+            foreach (Found f in chosen.Findings)
             {
                 // Two answers about the same thing count as the worse.
-                if (found.FirstOrDefault(o => o.Part == f.Part && o.Kind == f.Kind && o.Doubt == f.Doubt && (o.Place == f.Place
-                    || !Faults.IsSpot(f.Kind))) is { } before)
+                int at = found.FindIndex(o => o.Part == f.Part && o.Kind == f.Kind && o.Doubt == f.Doubt && (o.Place == f.Place || !Faults.IsSpot(f.Kind)));
+                if (at < 0)
                 {
-                    (before.Severity, before.Place) = f.Severity > before.Severity ? (f.Severity, f.Place) : (before.Severity, before.Place);
+                    found.Add(f);
                 }
-                else
+                else if (f.Severity > found[at].Severity)
                 {
-                    found.Add(new Finding { Part = f.Part, Kind = f.Kind, Severity = f.Severity, Place = f.Place, Note = f.Note, Doubt = f.Doubt });
+                    found[at] = found[at] with { Severity = f.Severity, Place = f.Place };
                 }
             }
         }

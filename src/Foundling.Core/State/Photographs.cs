@@ -1,3 +1,5 @@
+using Foundling.Core.Tools;
+
 namespace Foundling.Core.State;
 
 /// <summary>Colours to classify: each pixel as red, green, blue, 0 to 255.</summary>
@@ -89,7 +91,7 @@ public static class PhotoScale
         double? area = null;
         if (input.OutlinePx is { Count: >= 3 } outline && outline.All(p => p.Length == 2))
         {
-            area = PointGrid.Area(outline) * scale * scale;
+            area = Corners.Area(outline) * scale * scale;
         }
         return new PhotoScaleResult(scale, area);
     }

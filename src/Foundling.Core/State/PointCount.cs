@@ -1,3 +1,5 @@
+using Foundling.Core.Tools;
+
 namespace Foundling.Core.State;
 
 /// <summary>What is counted and how closely.</summary>
@@ -34,7 +36,7 @@ public static class PointGrid
             throw new InputException("no_outline", "outline_px", outline.Count, "three corners or more",
                 "Mark the outline of the part first: three corners or more.");
         }
-        double area = Area(outline);
+        double area = Corners.Area(outline);
         if (area < input.Points)
         {
             throw new InputException("outline_too_small", "outline_px", area, $"{input.Points} pixels or more",
@@ -46,7 +48,7 @@ public static class PointGrid
             throw new InputException("outline_too_thin", "outline_px", area, "an outline that holds some of the picture",
                 "This outline is a thread: hardly anything lies inside it. Mark the corners of the part one after another, all the way round.");
         }
-        return Lay(Math.Sqrt(area / input.Points), left, top, wide, high, input.Seed, (x, y) => Inside(outline, x, y));
+        return Lay(Math.Sqrt(area / input.Points), left, top, wide, high, input.Seed, (x, y) => Corners.Inside(outline, x, y));
     }
 
     /// <summary>Lays a grid of a spacing over a rectangle and keeps the points that are inside.</summary>
@@ -66,32 +68,5 @@ public static class PointGrid
             }
         }
         return new PointGridResult(spacing, points);
-    }
-
-    /// <summary>Area of an outline by the shoelace formula, square pixels.</summary>
-    public static double Area(IReadOnlyList<double[]> outline)
-    {
-        double twice = 0;
-        for (int i = 0; i < outline.Count; i++)
-        {
-            double[] p = outline[i], q = outline[(i + 1) % outline.Count];
-            twice += (p[0] * q[1]) - (q[0] * p[1]);
-        }
-        return Math.Abs(twice) / 2;
-    }
-
-    /// <summary>True for a point inside an outline; a point on an edge belongs to one side only.</summary>
-    public static bool Inside(IReadOnlyList<double[]> outline, double x, double y)
-    {
-        bool inside = false;
-        for (int i = 0, j = outline.Count - 1; i < outline.Count; j = i++)
-        {
-            double[] a = outline[i], b = outline[j];
-            if (a[1] > y != b[1] > y && x < ((b[0] - a[0]) * (y - a[1]) / (b[1] - a[1])) + a[0])
-            {
-                inside = !inside;
-            }
-        }
-        return inside;
     }
 }

@@ -1,4 +1,4 @@
-using Foundling.Core.Tags;
+using Foundling.Core.Edges;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.State;
@@ -12,28 +12,23 @@ namespace Foundling.Core.State;
 /// <param name="SetbackMm">What is ground away to be past them, mm.</param>
 public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double LineMm, string LineIs, IReadOnlyList<double> PitsMm, double SetbackMm)
 {
-    /// <summary>Reckons it for a tag; null when it has no cutting part, or its steel was not measured.</summary>
-    public static SteelLeft? Of(Tag tag, Assumptions assumptions) => Of(tag.Tool(), tag.Standing(), (part, kind) => tag.Measured(part, kind)?.Value,
-        assumptions);
-
-    /// <summary>Reckons it from what stands and what was measured; null when there is no cutting part, or its steel was not measured.</summary>
-    /// <param name="tool">Kind of tool.</param>
-    /// <param name="findings">Findings that stand.</param>
-    /// <param name="measured">The last reading of a kind on a part, mm; null for none.</param>
+    /// <summary>Reckons it from what is known; null when there is no cutting part, or its steel was not measured.</summary>
+    /// <param name="facts">What is known of the tool.</param>
     /// <param name="assumptions">What stops a restoration.</param>
-    public static SteelLeft? Of(ToolKind tool, IReadOnlyList<Finding> findings, Func<PartId, string, double?> measured, Assumptions assumptions)
+    public static SteelLeft? Of(Facts facts, Assumptions assumptions)
     {
         Assumptions a = assumptions;
-        if (tool.Edges.FirstOrDefault() is not { } part)
+        if (facts.Tool.Edges.FirstOrDefault() is not { } part)
         {
             return null;
         }
-        double? slot = measured(part.Id, "edge_to_slot"), bit = measured(part.Id, "edge_to_bit_line"), hard = measured(part.Id, "edge_to_hard_end");
+        double? slot = facts.Measured(MeasureIds.EdgeToSlot, part.Id), bit = facts.Measured(MeasureIds.EdgeToBitLine, part.Id),
+            hard = facts.Measured(MeasureIds.EdgeToHardEnd, part.Id);
         if ((hard ?? bit ?? slot) is not double line)
         {
             return null;
         }
-        List<double> pits = [.. findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f =>
+        List<double> pits = [.. facts.Findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f =>
             f.FromEdgeMm!.Value)];
         double setback = pits.Count == 0 ? 0 : pits.Max() + a.GrindPastPitMm;
         IronReserveResult reserve = IronReserve.Of(new IronReserveInput(bit is null ? IronKind.Solid : IronKind.LaidOn, slot, bit, hard, setback), a);

@@ -1,20 +1,6 @@
-using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.State;
-
-/// <summary>What a tool did when it was tried as found.</summary>
-public enum AsFoundTry
-{
-    /// <summary>It worked well.</summary>
-    Well,
-
-    /// <summary>It worked, badly.</summary>
-    Badly,
-
-    /// <summary>It did not work.</summary>
-    NotAtAll,
-}
 
 /// <summary>What to do with a tool.</summary>
 public enum Verdict
@@ -52,24 +38,22 @@ public static class Triage
     private static readonly FindingKind[] Sound = [FindingKind.Rust, FindingKind.CoatingLoss, FindingKind.PlatingLoss, FindingKind.PaintSplash,
         FindingKind.Sap, FindingKind.Packed, FindingKind.Looseness];
 
-    /// <summary>Weighs everything that is noted on a tag.</summary>
-    public static TriageResult Of(Tag tag, Assumptions assumptions) =>
-        Weigh(tag.Tool(), tag.Standing(), assumptions, tag.Tried, SteelLeft.Of(tag, assumptions)?.Reserve.SharpeningsLeft);
-
-    /// <summary>Weighs the findings that stand.</summary>
-    /// <param name="kind">Kind of tool.</param>
-    /// <param name="findings">Findings of the latest look at each part.</param>
-    /// <param name="tried">What it did as found, or null.</param>
-    /// <param name="sharpeningsLeft">Sharpenings left in the cutting part, where known.</param>
+    /// <summary>Weighs everything that is known of a tool.</summary>
+    /// <param name="facts">What is known of it.</param>
     /// <param name="assumptions">What makes an iron worth saving.</param>
-    public static TriageResult Weigh(ToolKind kind, IReadOnlyList<Finding> findings, Assumptions assumptions, AsFoundTry? tried = null,
-        int? sharpeningsLeft = null)
+    public static TriageResult Of(Facts facts, Assumptions assumptions) => Weigh(facts, assumptions, facts.Steel(assumptions)?.Reserve.SharpeningsLeft);
+
+    /// <summary>Weighs what is known, with the sharpenings left given.</summary>
+    /// <param name="facts">What is known of the tool.</param>
+    /// <param name="assumptions">What makes an iron worth saving.</param>
+    /// <param name="sharpeningsLeft">Sharpenings left in the cutting part, where known.</param>
+    public static TriageResult Weigh(Facts facts, Assumptions assumptions, int? sharpeningsLeft = null)
     {
-        Assumptions a = assumptions;
+        (Assumptions a, ToolKind kind, IReadOnlyList<Found> findings, AsFoundTry? tried) = (assumptions, facts.Tool, facts.Findings, facts.Tried);
         List<TriageReason> stoppers = [], doubts = [], work = [];
         // A mark to keep is worth noting, but nothing is wrong with it.
         findings = [.. findings.Where(f => f.Kind != FindingKind.Mark)];
-        foreach (Finding f in findings.Where(f => f.Severity > 0 && kind.Part(f.Part) is not null))
+        foreach (Found f in findings.Where(f => f.Severity > 0 && kind.Part(f.Part) is not null))
         {
             PartDef part = kind.Part(f.Part)!;
             string name = part.Name, sight = f.Doubt.Length > 0 ? f.Note : FindingScales.Sight(f.Kind, f.Severity, part), where = PartGroups.At(f.Place,

@@ -3,22 +3,6 @@ using Foundling.Core.Tools;
 
 namespace Foundling.Core.Tags;
 
-/// <summary>When a look at the condition was taken.</summary>
-public enum Round
-{
-    /// <summary>As it came.</summary>
-    AsFound,
-
-    /// <summary>After washing.</summary>
-    Washed,
-
-    /// <summary>When it was apart.</summary>
-    Apart,
-
-    /// <summary>After the work.</summary>
-    Finished,
-}
-
 /// <summary>A count of points on a picture: how much of a part is rusty, bare, pitted.</summary>
 public sealed class CountRecord
 {

@@ -1,3 +1,4 @@
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Tags;
@@ -60,6 +61,22 @@ public sealed class Finding
     /// <param name="later">Another finding of the tag.</param>
     public bool GivesWayTo(Finding later) =>
         later.Part == Part && later.Kind == Kind && later.Round > Round && (Place.Length == 0 || later.Place.Length == 0 || later.Place == Place);
+
+    /// <summary>Notes what was found.</summary>
+    /// <param name="found">What was found.</param>
+    /// <param name="at">When.</param>
+    public static Finding Of(Found found, DateTimeOffset at) => new()
+    {
+        Id = Guid.CreateVersion7(at), At = at, Part = found.Part, Kind = found.Kind, Severity = found.Severity, Place = found.Place, Note = found.Note,
+        Doubt = found.Doubt, FromEdgeMm = found.FromEdgeMm, DepthMm = found.DepthMm, SizeMm = found.SizeMm, OnOrder = found.OnOrder,
+        ArrivesOn = found.ArrivesOn,
+    };
+
+    /// <summary>What is known by it.</summary>
+    public Found Fact() => new(Part, Kind, Severity)
+    {
+        Place = Place, Note = Note, Doubt = Doubt, FromEdgeMm = FromEdgeMm, DepthMm = DepthMm, SizeMm = SizeMm, OnOrder = OnOrder, ArrivesOn = ArrivesOn,
+    };
 
     /// <summary>The counted share with its interval, or null.</summary>
     public State.WilsonResult? Counted() =>

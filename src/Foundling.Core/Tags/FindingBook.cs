@@ -1,3 +1,4 @@
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Tags;

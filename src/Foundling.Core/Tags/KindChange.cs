@@ -1,3 +1,4 @@
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;

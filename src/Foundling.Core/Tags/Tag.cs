@@ -1,28 +1,14 @@
-using Foundling.Core.Units;
 using System.Globalization;
 using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Safety;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Tags;
-
-/// <summary>How far to go.</summary>
-public enum AimKind
-{
-    /// <summary>Stabilise.</summary>
-    Keep,
-
-    /// <summary>Make it cut.</summary>
-    Work,
-
-    /// <summary>As it left the works.</summary>
-    Show,
-
-    /// <summary>Works, and is dressed to this shop's taste; the papers say so.</summary>
-    Own,
-}
 
 /// <summary>Where a tool stands.</summary>
 public enum TagStatus
@@ -37,19 +23,6 @@ public enum TagStatus
     Done,
 
     /// <summary>Gone to its owner or sold.</summary>
-    Left,
-}
-
-/// <summary>Which hand a tool is made for.</summary>
-public enum Hand
-{
-    /// <summary>Either, or not looked at.</summary>
-    Either,
-
-    /// <summary>Right hand.</summary>
-    Right,
-
-    /// <summary>Left hand.</summary>
     Left,
 }
 
@@ -292,11 +265,25 @@ public sealed class Tag
     public IReadOnlyList<Finding> Standing() => [.. Findings.Where(f => Has(f.Part) && !Findings.Any(f.GivesWayTo))];
 
     /// <summary>The last measurement of a kind on a part, or null.</summary>
-    public Measurement? Measured(PartId part, string kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);
+    public Measurement? Measured(PartId part, MeasureId kind) => Measurements.LastOrDefault(m => m.Part == part && m.Kind == kind);
 
     /// <summary>The looks at wedge and iron together, or null when none was taken.</summary>
     public Origin.Kinship? Kinship() =>
         (KinColour ?? KinShadow ?? KinFit) is null || !Has(PartIds.Wedge) ? null : new Origin.Kinship(KinColour, KinShadow, KinFit);
+
+    /// <summary>What is known of it now.</summary>
+    public Facts Facts() => new(Tool(), [.. Standing().Select(f => f.Fact())])
+    {
+        Build = new Build(LengthMm, IronWidthMm, SoleWidthMm, MouthFrontMm, Purpose, Hand),
+        Readings = [.. Measurements.Where(m => Has(m.Part)).Select(m => m.Fact()).OfType<Reading>()],
+        Surveys = [.. Surveys.Select(s => s.Input)],
+        Looks = [.. Looks.Select(l => l.ToObservation())],
+        Kinship = Kinship(),
+        Tried = Tried,
+    };
+
+    /// <summary>Its drawing, at what was measured on it.</summary>
+    public Profile Profile() => Facts().Profile();
 
     /// <summary>What to call it: its name, or its kind with its length.</summary>
     public string Title => Name.Length > 0 ? Name : Tool().Name;

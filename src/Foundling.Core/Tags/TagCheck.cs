@@ -1,5 +1,4 @@
-using Foundling.Core.Gauges;
-using Foundling.Core.Origin;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Soles;
@@ -36,8 +35,6 @@ public static class TagCheck
     private const int FirstYear = 1950, LastYear = 2200;
 
     private static readonly HashSet<PartId> Parts = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts).Select(p => p.Id)];
-    private static readonly HashSet<string> Measures = [.. ToolCatalogue.Kinds.SelectMany(k => k.Parts.SelectMany(p => MeasureKinds.For(k, p))).Select(m =>
-        m.Id)];
 
     /// <summary>Everything that does not hold together; empty for a sound tag.</summary>
     /// <param name="tag">The tag.</param>
@@ -216,9 +213,9 @@ public static class TagCheck
         Part(measurement.Part);
         Range("value", measurement.Value, 0, 100_000);
         Range("uncertainty_mm", measurement.UncertaintyMm, 0, 1000);
-        if (!Measures.Contains(measurement.Kind))
+        if (MeasureKinds.Find(measurement.Kind) is null)
         {
-            throw Bad("kind", measurement.Kind, "measurements the program knows", $"\"{measurement.Kind}\" is nothing the program measures.");
+            throw Bad("kind", measurement.Kind.Value, "measurements the program knows", $"\"{measurement.Kind}\" is nothing the program measures.");
         }
     }
 
@@ -240,7 +237,7 @@ public static class TagCheck
 
     private static void Judge(Deed deed)
     {
-        foreach ((string name, string? text) in new[] { ("title", deed.Title), ("surface_lost", deed.SurfaceLost), ("rule", deed.Rule),
+        foreach ((string name, string? text) in new[] { ("title", deed.Title), ("rule", deed.Rule),
             ("waits_for", deed.WaitsFor) })
         {
             Line(name, text);

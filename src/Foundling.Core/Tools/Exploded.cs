@@ -1,5 +1,4 @@
 using System.Runtime.CompilerServices;
-using Foundling.Core.State;
 
 namespace Foundling.Core.Tools;
 
@@ -89,7 +88,7 @@ public static class Exploded
             {
                 for (int y = (int)Math.Floor(low.Y / cell); y <= high.Y / cell; y++)
                 {
-                    if (PointGrid.Inside(outline, (x + 0.5) * cell, (y + 0.5) * cell))
+                    if (Corners.Inside(outline, (x + 0.5) * cell, (y + 0.5) * cell))
                     {
                         cells.Add((x, y));
                     }

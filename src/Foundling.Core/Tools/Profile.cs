@@ -100,14 +100,6 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
     public static Profile Fitted(KindId kind, double? lengthMm, double? mouthMm = null) =>
         Fitted(kind, new FitMeasures(lengthMm ?? ToolCatalogue.Kind(kind).NominalLengthMm, mouthMm));
 
-    /// <summary>The drawing of a tag's tool, at what was measured on it.</summary>
-    public static Profile Of(Tags.Tag tag)
-    {
-        PartId edge = tag.Tool().Edges.FirstOrDefault()?.Id ?? PartId.None;
-        return Fitted(tag.Kind, new FitMeasures(tag.LengthMm ?? tag.Tool().NominalLengthMm, tag.MouthFrontMm, tag.IronWidthMm, tag.Measured(edge,
-            "length")?.Value, tag.Measured(PartIds.Plate, "points")?.Value));
-    }
-
     /// <summary>The drawing at what was measured. Lengths no such tool has leave it as it is.</summary>
     /// <param name="kind">Kind of tool.</param>
     /// <param name="measures">What was measured, mm.</param>

@@ -1,8 +1,8 @@
-using Foundling.Core.Rod;
+using Foundling.Core.Aim;
 using Foundling.Core.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
-using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
 namespace Foundling.Data.Demo;
@@ -63,7 +63,7 @@ internal sealed record DemoTag(int Number, KindId Kind, string Name, int DaysAgo
     /// <summary>How it looks after the work, for a second picture from the same place.</summary>
     public Weathering? After { get; init; }
 
-    public (PartId Part, string Kind, double Value, Instrument With)[] Measured { get; init; } = [];
+    public (PartId Part, MeasureId Kind, double Value, Instrument With)[] Measured { get; init; } = [];
 
     public (PartId Part, FindingKind Kind, int Degree, string Note)[] AfterWash { get; init; } = [];
 
@@ -98,7 +98,7 @@ internal static class DemoTags
                 (PartIds.Iron, FindingKind.Pitting, 2,
                 "20 mm from the edge"), (PartIds.Adjuster, FindingKind.Seizure, 1, ""), (PartIds.Iron, FindingKind.EdgeDamage, 2, "two nicks"),
                 (PartIds.Knob, FindingKind.Looseness, 2, "turns, though its screw is tight")],
-            AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96), Measured = [(PartIds.Knob, "handle_gap", 1.1, Instrument.Feeler)], WorthSound = 110,
+            AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96), Measured = [(PartIds.Knob, MeasureIds.HandleGap, 1.1, Instrument.Feeler)], WorthSound = 110,
             Rarity = Core.Aim.Rarity.Common,
         },
         new(22, KindIds.HandSaw, "Hand saw, Quillan, 26 in", 35, AimKind.Work, 0.62, new(22, 0.45, 0, 8))
@@ -147,8 +147,10 @@ internal static class DemoTags
                     "out of square 1.6 mm"),
             ],
             Surveyed = true, AsFoundMm = [0.28, 0.31, 0.22], Counted = (36, 84),
-            Measured = [(PartIds.Iron, "edge_to_slot", 34, Instrument.Rule), (PartIds.Iron, "thickness", 2.05, Instrument.Caliper), (PartIds.Frog, "rock", 0.08,
-                Instrument.Feeler), (PartIds.Knob, "handle_gap", 1.4, Instrument.Feeler)],
+            Measured = [(PartIds.Iron, MeasureIds.EdgeToSlot, 34, Instrument.Rule),
+                (PartIds.Iron, MeasureIds.Thickness, 2.05, Instrument.Caliper),
+                (PartIds.Frog, MeasureIds.Rock, 0.08, Instrument.Feeler),
+                (PartIds.Knob, MeasureIds.HandleGap, 1.4, Instrument.Feeler)],
             AfterWash = [(PartIds.LeverCap, FindingKind.CoatingLoss, 1, "most of it was dirt")],
             Tried = (AsFoundTry.Badly, "chatters and tracks at the corners; frog far back, cap set 4 mm behind the edge"),
         },
@@ -173,7 +175,7 @@ internal static class DemoTags
             Wrong = [(PartIds.SlidingJaw, FindingKind.Looseness, 2, "1.2 mm play"), (PartIds.Frame, FindingKind.Rust, 3, ""),
                 (PartIds.Knurl, FindingKind.Seizure, 1, "stiff"),
                 (PartIds.Handle, FindingKind.Rust, 3, "")],
-            Measured = [(PartIds.SlidingJaw, "play", 1.2, Instrument.Feeler)], Standing = (StepKey.Soak, 9, 3, 17, 48),
+            Measured = [(PartIds.SlidingJaw, MeasureIds.Play, 1.2, Instrument.Feeler)], Standing = (StepKey.Soak, 9, 3, 17, 48),
         },
         new(40, KindIds.WoodenBenchPlane, "Jack plane, Fennick Garth", 3, AimKind.Keep, 0, new(40, 0.25, 0, 2))
         {
@@ -219,7 +221,7 @@ internal static class DemoTags
             Rarity = Core.Aim.Rarity.Common,
             Wrong = [(PartIds.Body, FindingKind.Wind, 2, ""), (PartIds.Body, FindingKind.OutOfFlat, 1, "hollow at the mouth"),
                 (PartIds.Iron, FindingKind.EdgeDamage, 1, "")],
-            Measured = [(PartIds.Body, "wind", 0.8, Instrument.Rule)], Kin = (KinLook.Clash, KinLook.Clash, KinLook.Clash),
+            Measured = [(PartIds.Body, MeasureIds.Wind, 0.8, Instrument.Rule)], Kin = (KinLook.Clash, KinLook.Clash, KinLook.Clash),
             Tried = (AsFoundTry.Badly, "jams under the wedge"),
         },
         new(42, KindIds.Chisel, "Paring chisel, Hexholm Forge", 1, null, 0, new(42, 0.35, 0, 9))
@@ -228,7 +230,7 @@ internal static class DemoTags
             Story = "Pits on the back; about nine millimetres of hard steel left.",
             Wrong = [(PartIds.Blade, FindingKind.Rust, 2, "back"), (PartIds.Blade, FindingKind.Pitting, 3, "back"),
                 (PartIds.Handle, FindingKind.Mushroomed, 3, "")],
-            Measured = [(PartIds.Blade, "edge_to_hard_end", 9, Instrument.Rule)],
+            Measured = [(PartIds.Blade, MeasureIds.EdgeToHardEnd, 9, Instrument.Rule)],
         },
     ];
 }

@@ -1,10 +1,15 @@
 using System.Collections.Concurrent;
+using Foundling.Core.Aim;
+using Foundling.Core.Bench;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
-using Foundling.Data.Pictures;
 using Foundling.Data.Origin;
+using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
 using Foundling.Data.Stores;

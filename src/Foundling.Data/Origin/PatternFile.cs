@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
 using Foundling.Core;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 using Foundling.Core.Units;
 
@@ -35,7 +35,7 @@ public static class PatternFile
         ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part",
             "effort", "own", "none", "filled", "pale", "drawn", "source", "note"];
 
-    private static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json) { WriteIndented = true,
+    private static readonly JsonSerializerOptions Json = new(OpenJson.Options) { WriteIndented = true,
         DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };
 
     private static readonly InputLimits Limits = new(Items: 5000, All: 1_000_000, Letters: 8000);

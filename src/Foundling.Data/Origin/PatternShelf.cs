@@ -1,7 +1,7 @@
 using System.IO.Compression;
 using System.Text.Json;
 using Foundling.Core;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 using Foundling.Core.Units;
 using Foundling.Data.Reference;
@@ -182,7 +182,7 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
         using var memory = new MemoryStream();
         using (var gzip = new GZipStream(memory, CompressionLevel.Fastest))
         {
-            JsonSerializer.Serialize(gzip, book, GaugeCatalogue.Json);
+            JsonSerializer.Serialize(gzip, book, OpenJson.Options);
         }
         return memory.ToArray();
     }
@@ -190,7 +190,7 @@ public sealed class PatternShelf(FoundlingDb db, PatternCache cache, TimeProvide
     private static PatternBook Unpack(byte[] packed)
     {
         using var gzip = new GZipStream(new MemoryStream(packed), CompressionMode.Decompress);
-        return JsonSerializer.Deserialize<PatternBook>(gzip, GaugeCatalogue.Json)!;
+        return JsonSerializer.Deserialize<PatternBook>(gzip, OpenJson.Options)!;
     }
 }
 

@@ -2,7 +2,7 @@ using System.IO.Compression;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
@@ -31,7 +31,7 @@ public sealed class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf
     /// <summary>Name of the document in the zip, and of the folder of its pictures.</summary>
     internal const string DocumentName = "tag.json", PictureFolder = "pictures/";
 
-    internal static readonly JsonSerializerOptions Json = new(GaugeCatalogue.Json)
+    internal static readonly JsonSerializerOptions Json = new(OpenJson.Options)
     {
         WriteIndented = true,
         RespectRequiredConstructorParameters = true,

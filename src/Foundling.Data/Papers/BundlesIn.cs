@@ -3,7 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Foundling.Core;
-using Foundling.Core.Gauges;
+using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;

@@ -1,10 +1,11 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Log;
+using Foundling.Core.Log.Older;
 using Foundling.Core.Rod;
-using Foundling.Core.Rod.Older;
 using Foundling.Core.Rod.Ways;
-using Foundling.Core.Tags;
 
 namespace Foundling.Data.Papers;
 

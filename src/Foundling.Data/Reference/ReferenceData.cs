@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
 using Foundling.Core.Baths;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Marks;
 using Foundling.Core.Origin;
 
@@ -14,7 +14,7 @@ public static class ReferenceData
     private static readonly Lazy<PatternBook> LazyBook = new(() =>
     {
         using Stream stream = Open("pattern-book.json");
-        return JsonSerializer.Deserialize<PatternBook>(stream, GaugeCatalogue.Json)!;
+        return JsonSerializer.Deserialize<PatternBook>(stream, OpenJson.Options)!;
     });
 
     private static readonly Lazy<BathTable> LazyBaths = new(() => new BathTable([.. Rows("bath-compatibility.csv")

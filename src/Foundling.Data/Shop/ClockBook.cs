@@ -2,7 +2,6 @@ using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
-using Foundling.Core.Units;
 using Foundling.Data.Store;
 using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;

@@ -1,9 +1,11 @@
 using System.Text.Json;
-using Foundling.Core.Gauges;
 using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Safety;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Origin;
@@ -78,6 +80,7 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
         configurationBuilder.Properties<DateTimeOffset>().HaveConversion<UtcTicks>();
         configurationBuilder.Properties<Enum>().HaveConversion<string>();
         configurationBuilder.Properties<PartId>().HaveConversion<IdText<PartDef>>();
+        configurationBuilder.Properties<MeasureId>().HaveConversion<IdText<MeasureKind>>();
         configurationBuilder.Properties<KindId>().HaveConversion<IdText<ToolKind>>();
         configurationBuilder.Properties<SupplyId>().HaveConversion<IdText<Supply>>();
         configurationBuilder.Properties<DeedId>().HaveConversion<DeedText>();
@@ -176,17 +179,17 @@ internal sealed class ChildMapping :
     {
         Map(child, "Surveys");
         child.Property(s => s.Input).HasConversion(
-            v => JsonSerializer.Serialize(v, GaugeCatalogue.Json),
-            v => JsonSerializer.Deserialize<GridSurveyInput>(v, GaugeCatalogue.Json)!);
+            v => JsonSerializer.Serialize(v, OpenJson.Options),
+            v => JsonSerializer.Deserialize<GridSurveyInput>(v, OpenJson.Options)!);
     }
 
-    private static readonly System.Linq.Expressions.Expression<Func<List<double[]>, string>> ToJson = v => JsonSerializer.Serialize(v, GaugeCatalogue.Json);
+    private static readonly System.Linq.Expressions.Expression<Func<List<double[]>, string>> ToJson = v => JsonSerializer.Serialize(v, OpenJson.Options);
 
     private static readonly System.Linq.Expressions.Expression<Func<string, List<double[]>>> FromJson = v => JsonSerializer.Deserialize<List<double[]>>(v,
-        GaugeCatalogue.Json)!;
+        OpenJson.Options)!;
 
     private static readonly ValueComparer<List<double[]>> Same = new(
-        (a, b) => ReferenceEquals(a, b) || JsonSerializer.Serialize(a, GaugeCatalogue.Json) == JsonSerializer.Serialize(b, GaugeCatalogue.Json), v => v.Count,
+        (a, b) => ReferenceEquals(a, b) || JsonSerializer.Serialize(a, OpenJson.Options) == JsonSerializer.Serialize(b, OpenJson.Options), v => v.Count,
             v => v.Select(p => (double[])p.Clone()).ToList());
 
     private static void Map<T>(EntityTypeBuilder<T> child, string table)

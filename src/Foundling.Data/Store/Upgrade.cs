@@ -1,8 +1,11 @@
 using System.Globalization;
 using System.Text.Json;
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
+using Foundling.Core.Log.Older;
 using Foundling.Core.Rod;
-using Foundling.Core.Rod.Older;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Data.Tags;
 using Microsoft.Data.Sqlite;

@@ -1,5 +1,5 @@
 using Foundling.Core;
-using Foundling.Core.Rod;
+using Foundling.Core.Stores;
 using Foundling.Data.Store;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;

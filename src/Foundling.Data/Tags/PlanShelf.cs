@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Foundling.Core.Aim;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Data.Store;

@@ -1,4 +1,8 @@
 using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Bench;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
@@ -24,10 +28,9 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     /// <param name="aim">How far to go.</param>
     /// <param name="shop">The shop.</param>
     /// <param name="book">The pattern book, which says which parts are odd.</param>
-    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopContext shop, PatternBook book) => new(tag.Tool(), aim, tag.Standing(), shop)
+    public static PlanQuestion Ask(Tag tag, AimKind aim, ShopContext shop, PatternBook book) => new(tag.Facts(), aim, shop)
     {
-        TagWays = Choices.Read(tag.Ways), LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements,
-        Tried = tag.Tried, Odd = Odd(tag, book, shop.Assumptions),
+        TagWays = Choices.Read(tag.Ways), Odd = Odd(tag, book, shop.Assumptions),
     };
 
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>

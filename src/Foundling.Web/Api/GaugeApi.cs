@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Foundling.Web.Door;
@@ -13,7 +14,7 @@ internal static class GaugeApi
     public static void Map(WebApplication app)
     {
         app.MapGet("/api/gauges", () => Results.Json(
-                GaugeCatalogue.All.Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)), GaugeCatalogue.Json))
+                GaugeCatalogue.All.Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)), OpenJson.Options))
             .WithSummary("Lists the gauges.").Produces<IEnumerable<GaugeListing>>();
         foreach (Gauge gauge in GaugeCatalogue.All)
         {
@@ -39,7 +40,7 @@ internal static class GaugeApi
             var context = new GaugeContext(await shop.Assumed(gone), await patterns.Read(gone), gone);
             // Off the request's own thread, so that long sums keep nobody else waiting.
             object result = await Task.Run(() => GaugeCatalogue.Run(gauge, document.RootElement, context), gone);
-            return Results.Json(result, GaugeCatalogue.Json);
+            return Results.Json(result, OpenJson.Options);
         }
         catch (InputException fault)
         {

@@ -1,6 +1,4 @@
-using Foundling.Core;
 using Foundling.Web.Services;
-using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Http.Metadata;
 

@@ -1,5 +1,5 @@
 using Foundling.Core;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Units;
 using Microsoft.AspNetCore.Mvc.Filters;
 using Microsoft.AspNetCore.Mvc.ModelBinding;

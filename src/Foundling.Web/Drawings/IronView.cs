@@ -23,6 +23,6 @@ public sealed record IronView(SteelLeft Steel, double WidthMm)
     public double Y(double fromEdgeMm) => Top + ((ShownMm - Math.Min(ShownMm, fromEdgeMm)) * Scale);
 
     /// <summary>The view of a tag, or null when its steel was not measured.</summary>
-    public static IronView? Of(Tag tag, Core.Assumptions assumptions) => SteelLeft.Of(tag, assumptions) is { } steel
+    public static IronView? Of(Tag tag, Core.Assumptions assumptions) => tag.Facts().Steel(assumptions) is { } steel
         ? new IronView(steel, tag.IronWidthMm ?? NominalWidthMm) : null;
 }

@@ -1,4 +1,3 @@
-using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
@@ -50,7 +49,7 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     public double MmPerPx => Profile.Width / WidthPx;
 
     /// <summary>The view of a tag at a width in pixels.</summary>
-    public static ProfileView Of(Tag tag, double widthPx) => new(Profile.Of(tag), widthPx, $"{tag.Tool().Name} from the side")
+    public static ProfileView Of(Tag tag, double widthPx) => new(tag.Profile(), widthPx, $"{tag.Tool().Name} from the side")
     {
         Missing = tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part).ToHashSet(),
     };

@@ -1,5 +1,5 @@
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
-using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Web.Services;
 

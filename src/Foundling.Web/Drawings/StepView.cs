@@ -1,5 +1,6 @@
+using Foundling.Core.Bench;
 using Foundling.Core.Gauges;
-using Foundling.Core.Rod;
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 
 namespace Foundling.Web.Drawings;

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;

@@ -1,11 +1,11 @@
-using Foundling.Core.Rod;
+using Foundling.Core.Bench;
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
+using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
-using Foundling.Core.Units;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages;
 
@@ -47,7 +47,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
         }
         else
         {
-            Ready = [.. Bench.Ready(await tags.InHand(), time.GetUtcNow())];
+            Ready = [.. Jobs.Ready(await tags.InHand(), time.GetUtcNow())];
         }
     }
 

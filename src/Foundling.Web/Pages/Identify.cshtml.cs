@@ -1,9 +1,8 @@
-using Foundling.Data.Shop;
-using Foundling.Core;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
+using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;

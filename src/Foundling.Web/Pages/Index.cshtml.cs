@@ -1,4 +1,4 @@
-using Foundling.Core.Rod;
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
@@ -45,7 +45,7 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
         {
             Next.Add((tool, running, true));
         }
-        Next.AddRange(Bench.Ready(InHand.Where(t => Next.All(n => n.Tag != t)), now).Select(j => (j.Tag, j.Step, false)));
+        Next.AddRange(Core.Bench.Jobs.Ready(InHand.Where(t => Next.All(n => n.Tag != t)), now).Select(j => (j.Tag, j.Step, false)));
         List<(Tag Tag, Wait Wait)> standing = await tags.Standing();
         Standing = [.. standing.Where(s => !Waits.IsFar(s.Wait, now))];
         Later = [.. standing.Where(s => Waits.IsFar(s.Wait, now))];

@@ -1,7 +1,7 @@
 using System.Globalization;
 using Foundling.Core;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
-using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Papers;
 using Foundling.Data.Shop;

@@ -1,9 +1,10 @@
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Aim;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Shop;
 using Foundling.Core.Stall;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
@@ -36,14 +37,14 @@ public sealed class StallModel(TagBook tags, ShopDesk shop, StallTables tables, 
     {
         ShopContext here = await shop.Context(cancel);
         return new JsonResult(new StallData(Totals.Z80, here.HourRate, await tags.KindsOnShelf(cancel), StallWeights.Of(here.Assumptions), tables.Of(here)),
-            new JsonSerializerOptions(GaugeCatalogue.Json));
+            new JsonSerializerOptions(OpenJson.Options));
     }
 
     /// <summary>Makes a tag of a check. Its key lets it arrive once, however often it is sent.</summary>
     public async Task<IActionResult> OnPostKeep(string? kind, string? answers, string? price, string? source, string? note)
     {
         ToolKind tool;
-        IReadOnlyList<Finding> findings;
+        IReadOnlyList<Found> findings;
         try
         {
             tool = ToolCatalogue.Kind(KindId.Of(kind));
@@ -61,11 +62,7 @@ public sealed class StallModel(TagBook tags, ShopDesk shop, StallTables tables, 
             Source = string.IsNullOrWhiteSpace(source) ? "a stall" : Shorten.To(source, 200),
             Price = Typed.TryMoney(price, out decimal paid) ? paid : null, Story = Shorten.To(note, 1000),
         };
-        foreach (Finding finding in findings)
-        {
-            (finding.Id, finding.At) = (Guid.CreateVersion7(now), now);
-            tag.Findings.Add(finding);
-        }
+        tag.Findings.AddRange(findings.Select(f => Finding.Of(f, now)));
         await tags.BookIn(tag);
         return LocalRedirect($"/tag/{tag.Number}/state");
     }

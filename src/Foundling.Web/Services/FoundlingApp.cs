@@ -1,7 +1,7 @@
 using System.Net;
 using System.Net.NetworkInformation;
 using System.Net.Sockets;
-using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Data.Demo;
 using Foundling.Data.Origin;
 using Foundling.Data.Papers;
@@ -159,8 +159,8 @@ public static class FoundlingApp
         services.ConfigureHttpJsonOptions(json =>
         {
             json.SerializerOptions.NumberHandling = System.Text.Json.Serialization.JsonNumberHandling.Strict;
-            json.SerializerOptions.PropertyNamingPolicy = GaugeCatalogue.Json.PropertyNamingPolicy;
-            foreach (System.Text.Json.Serialization.JsonConverter converter in GaugeCatalogue.Json.Converters)
+            json.SerializerOptions.PropertyNamingPolicy = OpenJson.Options.PropertyNamingPolicy;
+            foreach (System.Text.Json.Serialization.JsonConverter converter in OpenJson.Options.Converters)
             {
                 json.SerializerOptions.Converters.Add(converter);
             }

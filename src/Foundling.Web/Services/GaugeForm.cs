@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Foundling.Core;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Units;
 
 namespace Foundling.Web.Services;

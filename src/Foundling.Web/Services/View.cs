@@ -1,3 +1,5 @@
+using Foundling.Core.Aim;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;

@@ -1,3 +1,4 @@
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 
 namespace Foundling.Web.Services;

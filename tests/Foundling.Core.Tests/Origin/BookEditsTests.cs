@@ -72,7 +72,7 @@ public sealed class BookEditsTests
     [Fact]
     public void Joining_a_book_with_itself_changes_nothing()
     {
-        static string Json(PatternBook book) => System.Text.Json.JsonSerializer.Serialize(book, Gauges.GaugeCatalogue.Json);
+        static string Json(PatternBook book) => System.Text.Json.JsonSerializer.Serialize(book, Keys.OpenJson.Options);
         Json(Book.Join(Book)).ShouldBe(Json(Book));
     }
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using CsCheck;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 
 namespace Foundling.Core.Tests.Origin;
@@ -12,8 +13,8 @@ public sealed class DatingTests
     private static PatternBook Read()
     {
         JsonElement input = WorkedExamples.Of("dating")[0].GetProperty("input");
-        return new PatternBook(input.GetProperty("traits").Deserialize<Trait[]>(GaugeCatalogue.Json)!,
-            input.GetProperty("lines").Deserialize<PatternLine[]>(GaugeCatalogue.Json)!);
+        return new PatternBook(input.GetProperty("traits").Deserialize<Trait[]>(OpenJson.Options)!,
+            input.GetProperty("lines").Deserialize<PatternLine[]>(OpenJson.Options)!);
     }
 
     /// <summary>Looks at a tool of one line and year: what it was fitted with, seen rightly.</summary>

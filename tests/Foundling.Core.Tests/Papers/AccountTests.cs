@@ -12,8 +12,8 @@ namespace Foundling.Core.Tests.Papers;
 
 public sealed class AccountTests
 {
-    private static Tag Rusty() => new() { Kind = KindIds.MetalBenchPlane, Aim = AimKind.Work, Findings = [.. Asking.Rusty,
-        F(PartIds.LeverCap, FindingKind.Seizure, 4)] };
+    private static Tag Rusty() => new() { Kind = KindIds.MetalBenchPlane, Aim = AimKind.Work,
+        Findings = [.. Asking.Rusty.Append(F(PartIds.LeverCap, FindingKind.Seizure, 4)).Select(f => Finding.Of(f, DateTimeOffset.UnixEpoch))] };
 
     private static PlanQuestion Ask(Tag tag) => For(tag) with { TagWays = Choices.Read(tag.Ways) };
 

@@ -1,9 +1,15 @@
-using Foundling.Core.Shop;
+using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Shop;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Tests.Rod;
 
@@ -34,22 +40,26 @@ internal static class Asking
     /// <summary>A cool, moist shop with the usual figures.</summary>
     public static ShopContext Shop { get; } = new(Assumptions.Standard, new Climate(16, 60), Baths);
 
-    public static Finding F(PartId part, FindingKind kind, int severity, bool ordered = false) => new() { Part = part, Kind = kind, Severity = severity,
-        OnOrder = ordered };
+    public static Found F(PartId part, FindingKind kind, int severity, bool ordered = false) => new(part, kind, severity) { OnOrder = ordered };
 
-    public static PlanQuestion Ask(KindId kind, AimKind aim, params Finding[] findings) => new(ToolCatalogue.Kind(kind), aim, findings,
-        Shop);
+    public static PlanQuestion Ask(KindId kind, AimKind aim, params Found[] findings) => new(new Facts(ToolCatalogue.Kind(kind), findings), aim, Shop);
 
     /// <summary>The question a tag asks.</summary>
-    public static PlanQuestion For(Tag tag) => new(tag.Tool(), tag.Aim ?? AimKind.Work, tag.Standing(), Shop)
+    public static PlanQuestion For(Tag tag) => new(tag.Facts(), tag.Aim ?? AimKind.Work, Shop)
     {
-        LengthMm = tag.LengthMm, WidthMm = tag.IronWidthMm, Purpose = tag.Purpose, Measurements = tag.Measurements, Tried = tag.Tried, TemperatureC = 18,
-        RelativeHumidityPercent = 55,
+        TemperatureC = 18, RelativeHumidityPercent = 55,
     };
 
-    public static PlanQuestion Ask(AimKind aim, params Finding[] findings) => Ask(KindIds.MetalBenchPlane, aim, findings) with { LengthMm = 245 };
+    /// <summary>A tag of which just this is known.</summary>
+    public static Tag Tag(Facts facts) => new()
+    {
+        Kind = facts.Tool.Id, Findings = [.. facts.Findings.Select(f => Finding.Of(f, DateTimeOffset.UnixEpoch))], LengthMm = facts.Build.LengthMm,
+        Measurements = [.. facts.Readings.Select(r => new Measurement { Part = r.Part, Kind = r.Measure, Value = r.Quantity.Value, Instrument = r.With })],
+    };
 
-    public static Finding[] Rusty { get; } =
+    public static PlanQuestion Ask(AimKind aim, params Found[] findings) => Ask(KindIds.MetalBenchPlane, aim, findings) with { LengthMm = 245 };
+
+    public static Found[] Rusty { get; } =
     [
         F(PartIds.Body, FindingKind.Rust, 3), F(PartIds.Frog, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2),
             F(PartIds.Iron, FindingKind.Pitting, 3),
@@ -66,26 +76,29 @@ internal static class Asking
     public static PlanQuestion Random(Random random)
     {
         ToolKind kind = ToolCatalogue.Kinds[random.Next(ToolCatalogue.Kinds.Count)];
-        Finding[] findings = [.. Enumerable.Range(0, random.Next(12)).Select(_ =>
+        Found[] findings = [.. Enumerable.Range(0, random.Next(12)).Select(_ =>
         {
             PartDef part = kind.Parts[random.Next(kind.Parts.Count)];
             FindingKind[] possible = [.. Faults.For(kind, part)];
-            Finding finding = F(part.Id, possible[random.Next(possible.Length)], random.Next(5));
-            (finding.OnOrder, finding.FromEdgeMm) = (random.Next(3) == 0, random.Next(2) == 0 ? random.Next(1, 12) : null);
-            return finding;
+            return F(part.Id, possible[random.Next(possible.Length)], random.Next(5), random.Next(3) == 0) with
+            {
+                FromEdgeMm = random.Next(2) == 0 ? random.Next(1, 12) : null,
+            };
         }).GroupBy(f => (f.Part, f.Kind)).Select(g => g.First())];
         Dictionary<ChoiceId, WayId> Wishes(int one) => Choices.All.Where(_ => random.Next(one) == 0).ToDictionary(c => c.Id, c =>
             c.Ways[random.Next(c.Ways.Count)].Id);
-        return new PlanQuestion(kind, (AimKind)random.Next(4), findings, Shop)
+        AimKind aim = (AimKind)random.Next(4);
+        Dictionary<ChoiceId, WayId> own = Wishes(3), shops = Wishes(3);
+        (double temperature, double humidity) = (random.Next(5, 28), random.Next(30, 90));
+        double? length = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble()));
+        var lacking = random.Next(4) == 0 ? new HashSet<SupplyId> { SupplyIds.ShopOven, SupplyIds.BenchGrinder, SupplyIds.BlastCabinet } : [];
+        AsFoundTry? tried = random.Next(3) switch { 0 => AsFoundTry.Well, 1 => AsFoundTry.Badly, _ => null };
+        var odd = random.Next(5) == 0 ? new HashSet<PartId> { PartIds.Wedge } : [];
+        Reading[] readings = random.Next(2) == 0 ? [new Reading(kind.Edges.FirstOrDefault()?.Id ?? PartIds.Body, MeasureIds.EdgeToHardEnd,
+            new Quantity(random.Next(3, 40), Unit.Millimetres), Instrument.Rule)] : [];
+        return new PlanQuestion(new Facts(kind, findings) { Build = new Build(length), Readings = readings, Tried = tried }, aim, Shop)
         {
-            TagWays = Wishes(3), ShopWays = Wishes(3), TemperatureC = random.Next(5, 28), RelativeHumidityPercent = random.Next(30, 90),
-            LengthMm = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble())),
-            Lacking = random.Next(4) == 0 ? new HashSet<SupplyId> { SupplyIds.ShopOven, SupplyIds.BenchGrinder, SupplyIds.BlastCabinet }
-                : new HashSet<SupplyId>(),
-            Tried = random.Next(3) switch { 0 => Core.State.AsFoundTry.Well, 1 => Core.State.AsFoundTry.Badly, _ => null },
-            Odd = random.Next(5) == 0 ? new HashSet<PartId> { PartIds.Wedge } : new HashSet<PartId>(), Dress = "blue",
-            Measurements = [.. random.Next(2) == 0 ? [new Measurement { Part = kind.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "edge_to_hard_end",
-                Value = random.Next(3, 40) }] : Array.Empty<Measurement>()],
+            TagWays = own, ShopWays = shops, TemperatureC = temperature, RelativeHumidityPercent = humidity, Lacking = lacking, Odd = odd, Dress = "blue",
         };
     }
 }

@@ -1,11 +1,17 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Bench;
 using Foundling.Core.Finishes;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
+using Foundling.Core.Units;
 using static Foundling.Core.Tests.Rod.Asking;
 
 namespace Foundling.Core.Tests.Rod;
@@ -14,7 +20,7 @@ namespace Foundling.Core.Tests.Rod;
 public sealed class GateTests
 {
     private static Tag Owned(string owner, AimKind aim = AimKind.Work) =>
-        new() { Kind = KindIds.MetalBenchPlane, Owner = owner, Aim = aim, Findings = [.. Rusty] };
+        new() { Kind = KindIds.MetalBenchPlane, Owner = owner, Aim = aim, Findings = [.. Rusty.Select(f => Finding.Of(f, DateTimeOffset.UnixEpoch))] };
 
     [Fact]
     public void A_caution_is_seen_once_before_its_first_step()
@@ -125,7 +131,7 @@ public sealed class GateTests
         work.StopAfter.ShouldNotBeNull();
         work.StopMinutes.ShouldBe(work.Steps.Take(work.Steps.ToList().IndexOf(work.StopAfter!) + 1).Sum(s => s.Minutes.Likely), 1e-9);
         AimReview.Of(Ask(AimKind.Work, Rusty), null, Rarity.Common).WorthAfter.ShouldBeNull();
-        Surfaces.Named(show.Steps).ShouldNotContain(Surfaces.SomePatina);
+        SurfaceLoss.Of(show.Steps).ShouldNotContain(SurfaceId.SomePatina);
     }
 
     [Fact]
@@ -157,10 +163,13 @@ public sealed class GateTests
         for (int i = 0; i < 1500; i++)
         {
             PlanQuestion question = Asking.Random(random);
-            var tag = new Tag { Kind = question.Tool.Id, LengthMm = question.LengthMm, Purpose = (Core.Soles.SolePurpose)random.Next(6),
-                Findings = [.. question.Findings], Ways = [.. question.TagWays.Select(w => $"{w.Key}={w.Value}")], Measurements = [.. question.Measurements,
-                new Measurement { Part = question.Tool.Edges.FirstOrDefault()?.Id ?? PartIds.Body, Kind = "out_of_square", Value = 1.2 }] };
-            foreach (StepGauge link in PlanStep.Fresh(Planner.Plan(question)).SelectMany(s => StepGauges.For(tag, s, Asking.Shop)))
+            Facts facts = question.Facts with
+            {
+                Build = new Build(question.LengthMm, Purpose: (Core.Soles.SolePurpose)random.Next(6)),
+                Readings = [.. question.Facts.Readings, new Reading(question.Tool.Edges.FirstOrDefault()?.Id ?? PartIds.Body, MeasureIds.OutOfSquare,
+                    new Quantity(1.2, Unit.Millimetres), Instrument.Feeler)],
+            };
+            foreach (StepGauge link in Planner.Plan(question).SelectMany(d => StepGauges.For(facts, question.TagWays, d, Asking.Shop)))
             {
                 links++;
                 seen.Add(link.Gauge.Calculation);

@@ -1,6 +1,10 @@
 using CsCheck;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using static Foundling.Core.Tests.Rod.Asking;
@@ -31,7 +35,7 @@ public sealed class HandworkTests
         {
             (deeds.Single(d => d.Id == old.Key) with { After = old.Deed.After }).ShouldBe(old.Deed);
         }
-        Planner.Remaining(Rods.After(plan, deeds)).P50.ShouldBeLessThan(Planner.Remaining(plan).P50);
+        PlanStep.Remaining(Rods.After(plan, deeds)).P50.ShouldBeLessThan(PlanStep.Remaining(plan).P50);
     }
 
     [Fact]

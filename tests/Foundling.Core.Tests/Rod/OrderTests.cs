@@ -1,4 +1,7 @@
 using CsCheck;
+using Foundling.Core.Aim;
+using Foundling.Core.Bench;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;

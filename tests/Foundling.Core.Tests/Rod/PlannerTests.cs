@@ -1,7 +1,10 @@
-using Foundling.Core.Safety;
-using Foundling.Core.Rod.Ways;
+using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using static Foundling.Core.Tests.Rod.Asking;

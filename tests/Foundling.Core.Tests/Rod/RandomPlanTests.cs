@@ -1,7 +1,11 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
@@ -34,7 +38,7 @@ public sealed class RandomPlanTests
             {
                 foreach (bool rusty in new[] { false, true })
                 {
-                    Finding[] findings = rusty ? [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(k => k is not FindingKind.Missing).Select(k =>
+                    Found[] findings = rusty ? [.. kind.Parts.SelectMany(p => Faults.For(kind, p).Where(k => k is not FindingKind.Missing).Select(k =>
                         Asking.F(p.Id, k, 3)))] : [];
                     PlanQuestion question = Asking.Ask(kind.Id, aim, findings);
                     IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(question));

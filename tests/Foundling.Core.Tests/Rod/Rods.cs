@@ -1,3 +1,5 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 

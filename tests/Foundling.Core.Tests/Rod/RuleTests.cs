@@ -1,3 +1,5 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Tags;
@@ -164,7 +166,7 @@ public sealed class RuleTests
         return data;
     }
 
-    private static DeedId OlderKey(string key) => Core.Rod.Older.OlderStep.IdOf(key)!.Value;
+    private static DeedId OlderKey(string key) => Core.Log.Older.OlderStep.IdOf(key)!.Value;
 
     private static PlanQuestion Read(string tool)
     {

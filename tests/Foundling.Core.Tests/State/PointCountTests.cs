@@ -49,7 +49,7 @@ public sealed class PointCountTests
     public void A_hollow_outline_keeps_points_out_of_its_bay()
     {
         double[][] bay = [[0, 0], [300, 0], [300, 300], [200, 300], [200, 100], [100, 100], [100, 300], [0, 300]];
-        PointGrid.Area(bay).ShouldBe(70_000);
+        Corners.Area(bay).ShouldBe(70_000);
         PointGrid.Of(new PointGridInput(bay, 200, 3)).PointsPx.ShouldNotContain(p => p[0] > 100 && p[0] < 200 && p[1] > 100);
     }
 

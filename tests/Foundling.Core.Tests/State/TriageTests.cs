@@ -12,8 +12,9 @@ public sealed class TriageTests
         new() { Id = Guid.NewGuid(), Part = PartId.Of(part), Kind = kind,
         Severity = degree, Place = place };
 
-    private static TriageResult Weigh(string kind, params Finding[] findings) =>
-        Triage.Weigh(ToolCatalogue.Kind(KindId.Of(kind)), findings, Assumptions.Standard);
+    private static TriageResult Weigh(string kind, params Finding[] findings) => Triage.Weigh(Known(KindId.Of(kind), findings), Assumptions.Standard);
+
+    private static Facts Known(KindId kind, params Finding[] findings) => new(ToolCatalogue.Kind(kind), [.. findings.Select(f => f.Fact())]);
 
     [Theory]
     [InlineData("metal-bench-plane", "body", FindingKind.Crack, 3, "mouth")]
@@ -50,11 +51,10 @@ public sealed class TriageTests
     [Fact]
     public void Steel_left_decides_over_pits()
     {
-        Finding[] pits = [Found("iron", FindingKind.Pitting, 4)];
-        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
-        Triage.Weigh(plane, pits, Assumptions.Standard).Verdict.ShouldBe(Verdict.RestoreIf);
-        Triage.Weigh(plane, pits, Assumptions.Standard, sharpeningsLeft: 200).Verdict.ShouldBe(Verdict.Restore);
-        TriageResult gone = Triage.Weigh(plane, pits, Assumptions.Standard, sharpeningsLeft: 8);
+        Facts pits = Known(KindIds.MetalBenchPlane, Found("iron", FindingKind.Pitting, 4));
+        Triage.Weigh(pits, Assumptions.Standard).Verdict.ShouldBe(Verdict.RestoreIf);
+        Triage.Weigh(pits, Assumptions.Standard, sharpeningsLeft: 200).Verdict.ShouldBe(Verdict.Restore);
+        TriageResult gone = Triage.Weigh(pits, Assumptions.Standard, sharpeningsLeft: 8);
         gone.Stoppers.Single().Sentence.ShouldContain("8 sharpenings");
         gone.WorthSaving.ShouldContain(PartIds.Tote);
     }
@@ -62,9 +62,10 @@ public sealed class TriageTests
     [Fact]
     public void A_tool_that_works_and_is_sound_is_left_alone()
     {
-        ToolKind plane = ToolCatalogue.Kind(KindIds.MetalBenchPlane);
-        Triage.Weigh(plane, [Found("body", FindingKind.Rust, 1)], Assumptions.Standard, AsFoundTry.Well).Verdict.ShouldBe(Verdict.LeaveAsItIs);
-        Triage.Weigh(plane, [Found("body", FindingKind.Rust, 3)], Assumptions.Standard, AsFoundTry.Well).Verdict.ShouldBe(Verdict.Restore);
+        TriageResult Tried(int rust) =>
+            Triage.Weigh(Known(KindIds.MetalBenchPlane, Found("body", FindingKind.Rust, rust)) with { Tried = AsFoundTry.Well }, Assumptions.Standard);
+        Tried(1).Verdict.ShouldBe(Verdict.LeaveAsItIs);
+        Tried(3).Verdict.ShouldBe(Verdict.Restore);
     }
 
     [Fact]
@@ -129,10 +130,10 @@ public sealed class TriageTests
     public void The_last_measurement_counts_and_earlier_ones_stay()
     {
         var tag = new Tag { Kind = KindIds.MetalBenchPlane };
-        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "thickness", Value = 2.1 });
-        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = "thickness", Value = 2.05 });
-        tag.Measured(PartIds.Iron, "thickness")!.Value.ShouldBe(2.05);
-        tag.Measured(PartIds.Iron, "length").ShouldBeNull();
+        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = MeasureIds.Thickness, Value = 2.1 });
+        tag.Measurements.Add(new Measurement { Part = PartIds.Iron, Kind = MeasureIds.Thickness, Value = 2.05 });
+        tag.Measured(PartIds.Iron, MeasureIds.Thickness)!.Value.ShouldBe(2.05);
+        tag.Measured(PartIds.Iron, MeasureIds.Length).ShouldBeNull();
         double[] closeness = [.. new[] { Instrument.Eye, Instrument.Rule, Instrument.Caliper, Instrument.Feeler, Instrument.Indicator }.Select(i =>
             MeasureKinds.UncertaintyMm(i, Assumptions.Standard))];
         closeness.ShouldBe(closeness.OrderDescending());

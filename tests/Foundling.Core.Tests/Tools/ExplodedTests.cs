@@ -37,7 +37,7 @@ public sealed class ExplodedTests
     /// <summary>True when a corner of one part lies inside an outlined shape of another.</summary>
     private static bool Covers(DrawnPart one, DrawnPart other) => other.Shapes.Where(s => s.Class.EndsWith(" o", StringComparison.Ordinal)).Select(s =>
         s.Path.Corners().Select(p => new[] { p.X, p.Y }).ToList())
-        .Any(outline => one.Shapes.Where(s => !s.Fine).SelectMany(s => s.Path.Corners()).Any(p => Foundling.Core.State.PointGrid.Inside(outline, p.X, p.Y)));
+        .Any(outline => one.Shapes.Where(s => !s.Fine).SelectMany(s => s.Path.Corners()).Any(p => Foundling.Core.Tools.Corners.Inside(outline, p.X, p.Y)));
 
     [Fact]
     public void Most_parts_say_how_they_are_held_and_what_they_hide()

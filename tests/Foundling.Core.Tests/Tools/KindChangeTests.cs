@@ -1,6 +1,8 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Gauges;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tests.Rod;
@@ -62,10 +64,9 @@ public sealed class KindChangeTests
         }
         tag.Standing().ShouldAllBe(f => tag.Tool().Part(f.Part) != null);
         // What reads a tag reads it still.
-        Triage.Of(tag, Assumptions.Standard);
-        SteelLeft.Of(tag, Assumptions.Standard);
-        List<PlanStep> plan = [.. PlanStep.Fresh(Planner.Plan(Asking.For(tag)))];
-        plan.ForEach(s => StepGauges.For(tag, s, Asking.Shop));
+        Triage.Of(tag.Facts(), Assumptions.Standard);
+        tag.Facts().Steel(Assumptions.Standard);
+        Planner.Plan(Asking.For(tag)).ToList().ForEach(d => StepGauges.For(tag.Facts(), Choices.Read(tag.Ways), d, Asking.Shop));
         Enum.GetValues<AimKind>().ToList().ForEach(aim => AimReview.Of(Asking.For(tag) with { Aim = aim }, 40, Rarity.Common));
         TagCheck.Of(tag, Assumptions.Standard).ShouldBeEmpty();
 

@@ -1,5 +1,6 @@
 using CsCheck;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Units;
 
 namespace Foundling.Core.Tests.Units;

@@ -1,5 +1,7 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using static Foundling.Core.Rod.PlanQuestion;
@@ -106,7 +108,7 @@ internal static class ApartRules
             How = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet)
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
-            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = Aim.Surfaces.Joint, Cautions = [CautionId.Shatter],
+            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
             new Deed(StepKey.Apart, Stage.Apart, Order(q.Tool).Title, Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
@@ -135,7 +137,7 @@ internal static class ApartRules
 
     private static Deed Find(PlanQuestion q, PartDef part)
     {
-        Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
+        Found finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
         string title = finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}";
         return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, title, 5, 20, 60)
         {
@@ -161,7 +163,7 @@ internal static class ApartRules
         }
         foreach (PartDef part in ordered)
         {
-            Finding finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
+            Found finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
             yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25)
             {
                 Parts = [part.Id], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],

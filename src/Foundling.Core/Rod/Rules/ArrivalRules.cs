@@ -1,6 +1,6 @@
 using Foundling.Core.Proof;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;

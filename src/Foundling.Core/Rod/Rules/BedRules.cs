@@ -1,8 +1,8 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
-using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
 
 namespace Foundling.Core.Rod.Rules;
@@ -28,12 +28,12 @@ internal static class BedRules
             Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.", Cautions = [CautionId.OldPaint],
         }, buys: 3),
         PlanRule.One("seat the frog", "A rocking frog chatters and no edge cures it.", [NotKeep, Frogged], q =>
-            new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 6, q.Measured("rock", PartIds.Frog) is double rock
+            new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 6, q.Measured(MeasureIds.Rock, PartIds.Frog) is double rock
             && rock > 0.05 ? 20 : 12, 35)
         {
             Parts = [PartIds.Frog, PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1), Need.Of(SupplyIds.FineFile)],
                 How = "Blue the seat, rub, take off only what is blue.",
-            Reason = q.Measured("rock", PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
+            Reason = q.Measured(MeasureIds.Rock, PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
                 : "Seats the iron; a rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
             MetalRemovedMm = 0.02,
         }, buys: 8),
@@ -65,7 +65,7 @@ internal static class BedRules
             How = "Rub with chalk or marker, pare the wedge and never the body. Tips thin, touching first; they must not reach the mouth.",
             Reason = q.Odd.Contains(PartIds.Wedge) ? "Its taper was cut for another body: it grips at the top and lets shavings under."
                 : "It must grip low and let shavings past.", FinishTest = "No light along either finger; the iron does not move at a tap.", Undoable = false,
-            SurfaceLost = q.Odd.Contains(PartIds.Wedge) ? "" : Surfaces.Joint, Cautions = [CautionId.BareEdge],
+            SurfaceLost = q.Odd.Contains(PartIds.Wedge) ? null : SurfaceId.Joint, Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("name the wedge as a stranger", "Who has it next should know.",
             [Wedged, If("the wedge is not its own", q => q.Odd.Contains(PartIds.Wedge) && q.Has(PartIds.Wedge))], _ => new Deed(StepKey.WedgeNote, Stage.Finish,

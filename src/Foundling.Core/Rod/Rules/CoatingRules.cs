@@ -1,8 +1,9 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Finishes;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -83,14 +84,14 @@ internal static class CoatingRules
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.PaintStripper, 150), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
             How = "Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.",
             Reason = "Too little is left, or it is not sound.", FinishTest = "Bare metal in every corner.",
-            Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = Surfaces.Coating,
+            Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("key the old coat", "A sound coat is the best primer.", [Has, Asked, Way(WayId.Respray), Over], q =>
             new Deed(StepKey.CoatScuff, Stage.Coating, "Dull the sound old coat so that the new one holds", 5, 12, 25)
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.WhiteSpirit, 30)],
             How = "Wet, only until the shine is gone. No primer over a sound coat.", Reason = "The old coat is whole: it stays, under the new one.",
-            FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = Surfaces.Coating,
+            FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
             new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q.Tool)}", 6, 12, 25)

@@ -1,8 +1,9 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using static Foundling.Core.Rod.PlanQuestion;
@@ -42,7 +43,7 @@ internal static class DerustRules
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
             How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.",
-            FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire, CautionId.Rotating], SurfaceLost = Surfaces.SomePatina,
+            FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire, CautionId.Rotating], SurfaceLost = SurfaceId.SomePatina,
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep,
             Chosen(RustWays.Id, WayId.Abrasive)], q =>
@@ -55,7 +56,7 @@ internal static class DerustRules
                 ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool."
                     : $"{Along(q.Rusty)}, never across. Lighter round stamps.",
             Reason = q.Present.Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
-                : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = Surfaces.SomePatina,
+                : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina,
             Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
@@ -76,7 +77,7 @@ internal static class DerustRules
                 Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
             How = "Mask working faces and threads. Low pressure, moving; a small compressor rests as long as it runs. Drain water from the line first.",
             Reason = "Bare metal in every corner in minutes.", FinishTest = "Even grey, no brown.", Cautions = [CautionId.Blasting], Undoable = false,
-            SurfaceLost = Surfaces.Patina,
+            SurfaceLost = SurfaceId.Patina,
         }, RustWays.Id, 14),
         PlanRule.One("oil after blasting", "Blasted iron is thirsty and rusts within the hour.", [If("something is rusty", q => q.Rusty.Count > 0),
             Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once", 2, 4, 8)
@@ -94,7 +95,7 @@ internal static class DerustRules
             How = Rest(q).Any(Delicate) ? "Springs, screws and plating: fine wool and oil, no wheel." : $"{Along(Rest(q))}, never across.",
             Reason = q.Bath is BathKind bath && Rest(q).Select(p => q.Limit(bath, p).Reason).FirstOrDefault(r => r is not null) is string why
                 ? $"Not for the bath: {Sentences.Middle(why)}." : "The bath would harm it.",
-            FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire], SurfaceLost = Surfaces.SomePatina,
+            FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire], SurfaceLost = SurfaceId.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
             new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", 3, 6, 15)
@@ -110,7 +111,7 @@ internal static class DerustRules
             Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
-                SurfaceLost = Surfaces.Patina, MetalRemovedMm = 0.01,
+                SurfaceLost = SurfaceId.Patina, MetalRemovedMm = 0.01,
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, ChoiceId.Dark, 8),
     ];
@@ -180,7 +181,7 @@ internal static class DerustRules
             Needs = [.. Mixed(bath, litres, q.Shop.Assumptions), Need.Of(SupplyIds.BathTub)],
             How = $"{hang}{watch}{(soak.Soaks > 1 ? $" {soak.Soaks} soaks with a scrub between." : "")}",
             Reason = $"{soak.HoursEach:0.#} h at {q.TemperatureC:0} °C for rust like this. {limit.Reason}{(limit.Reason is null ? "" : ".")}".TrimEnd(),
-            FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(bath)], Bath = bath, Undoable = false, SurfaceLost = Surfaces.Patina,
+            FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(bath)], Bath = bath, Undoable = false, SurfaceLost = SurfaceId.Patina,
         };
     }
 

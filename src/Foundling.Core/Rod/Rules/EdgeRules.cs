@@ -1,8 +1,8 @@
-using Foundling.Core.Aim;
+using Foundling.Core.Edges;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
-using Foundling.Core.State;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;

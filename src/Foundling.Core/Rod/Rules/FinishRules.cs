@@ -1,6 +1,7 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Proof;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using static Foundling.Core.Rod.PlanQuestion;

@@ -1,6 +1,7 @@
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -13,7 +14,7 @@ internal static class HandleRules
         private static List<PartDef> LooseOnRod(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Rod is PartId rod && q.Has(rod)
         && q.Worst(FindingKind.Looseness, p.Id) >= 1)];
 
-    private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured("handle_gap", p.Id)).Max();
+    private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured(MeasureIds.HandleGap, p.Id)).Max();
 
     private static List<PartDef> LooseOnTang(PlanQuestion q) =>
         [.. SurfaceWays.Wooden(q).Where(p => p.Id.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)

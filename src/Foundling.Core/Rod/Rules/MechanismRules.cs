@@ -1,5 +1,6 @@
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -9,7 +10,7 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for what turns, slides and springs: gears, chucks, ratchets, jaws, pivots, fences.</summary>
 internal static class MechanismRules
 {
-    private static double? Play(PlanQuestion q) => q.Measured("play", PartIds.SlidingJaw);
+    private static double? Play(PlanQuestion q) => q.Measured(MeasureIds.Play, PartIds.SlidingJaw);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [

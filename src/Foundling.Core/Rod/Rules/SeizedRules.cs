@@ -1,5 +1,6 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -69,7 +70,7 @@ internal static class SeizedRules
             Parts = Ids(Gripped(q)), Needs = [Need.Of(SupplyIds.DrillPress), Need.Of(SupplyIds.PinWrench), Need.Of(SupplyIds.BenchVice)],
             How = "Two holes opposite each other, where they will hardly show, as deep as half the wall.",
             Reason = "It turns the shell without crushing it; the holes stay for the next one.", FinishTest = "It has moved.", Undoable = false,
-            SurfaceLost = "two holes in the shell", Cautions = [CautionId.Rotating],
+            SurfaceLost = SurfaceId.Shell, Cautions = [CautionId.Rotating],
         }),
         PlanRule.One("stop", "A tool that works stuck is better than a broken one.", [Seized(3)], q =>
             new Deed(StepKey.FreeStop, Stage.Apart, $"If {Names(Stuck(q, 3))} still will not move: stop, and plan without it", 1, 2, 5)

@@ -1,6 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -59,7 +59,7 @@ internal static class SmallPartRules
             How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
             Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.",
             FinishTest = "Clean in every corner, edges still crisp.", Cautions = q.Aim == AimKind.Show ? [CautionId.Polish] : [],
-            SurfaceLost = q.Aim == AimKind.Show ? Surfaces.Brass : "",
+            SurfaceLost = q.Aim == AimKind.Show ? SurfaceId.Brass : null,
         }, buys: 2),
         PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",
             [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new Deed(StepKey.Mushroom, Stage.SmallParts,

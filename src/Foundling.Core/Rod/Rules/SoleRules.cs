@@ -1,7 +1,7 @@
-using Foundling.Core.Rod.Ways;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -52,7 +52,7 @@ internal static class SoleRules
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
-                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = 0.08, SurfaceLost = Surfaces.Machining,
+                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = 0.08, SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], _ =>
             new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", 2, 4, 8)
@@ -66,7 +66,7 @@ internal static class SoleRules
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
             How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
             Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false, MetalRemovedMm = 0.01,
-            SurfaceLost = Surfaces.SomePatina,
+            SurfaceLost = SurfaceId.SomePatina,
         }),
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], _ =>
             new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", 1, 3, 6)
@@ -85,7 +85,7 @@ internal static class SoleRules
             new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", 10, 20, 45)
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.P120Sheet, 1)],
-            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.", Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = 0.4, SurfaceLost = Surfaces.WoodFinish, Cautions = [CautionId.WoodDust],
+            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.", Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = 0.4, SurfaceLost = SurfaceId.WoodFinish, Cautions = [CautionId.WoodDust],
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], _ =>
             new Deed(StepKey.MouthCheck, Stage.Sole, "Check the mouth: width, and a sharp front", 2, 4, 8)

@@ -1,8 +1,9 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Finishes;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
@@ -74,7 +75,7 @@ internal static class WoodRules
             How = "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
             Reason = "The old finish is too far gone for what is asked.", FinishTest = "Even in raking light.", Cautions = [CautionId.WoodDust],
                 Undoable = false,
-            SurfaceLost = Surfaces.WoodFinish,
+            SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
         PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
             new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", 3, 8, 15)

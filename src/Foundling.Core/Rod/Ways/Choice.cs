@@ -1,4 +1,5 @@
 using Foundling.Core.Keys;
+using Foundling.Core.Stores;
 
 namespace Foundling.Core.Rod.Ways;
 

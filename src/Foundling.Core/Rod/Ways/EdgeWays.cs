@@ -1,5 +1,7 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.State;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod.Ways;
@@ -14,7 +16,7 @@ public static class EdgeWays
     public static int Pits(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id));
 
     /// <summary>The steel left in the cutting part; null when it was not measured.</summary>
-    public static SteelLeft? Steel(PlanQuestion q) => SteelLeft.Of(q.Tool, q.Findings, (part, kind) => q.Measured(kind, part), q.Shop.Assumptions);
+    public static SteelLeft? Steel(PlanQuestion q) => q.Facts.Steel(q.Shop.Assumptions);
 
     private static readonly Choice Back = new(ChoiceId.Back, "Pits in the back are", "how pits that stop an edge are dealt with", q => Cuts(q)
         && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace && Pits(q) >= 3,

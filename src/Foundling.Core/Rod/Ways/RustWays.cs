@@ -1,5 +1,7 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Baths;
-using Foundling.Core.Tags;
+using Foundling.Core.Keys;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod.Ways;

@@ -1,4 +1,5 @@
-using Foundling.Core.Tags;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Rod.Ways;
 

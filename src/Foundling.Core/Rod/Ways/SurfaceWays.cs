@@ -1,4 +1,6 @@
-using Foundling.Core.Tags;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod.Ways;

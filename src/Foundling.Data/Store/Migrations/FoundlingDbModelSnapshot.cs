@@ -17,7 +17,7 @@ namespace Foundling.Data.Store.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.11");
 
-            modelBuilder.Entity("Foundling.Core.Tags.BenchEvent", b =>
+            modelBuilder.Entity("Foundling.Core.Log.BenchEvent", b =>
                 {
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
@@ -416,7 +416,7 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Surveys", (string)null);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.StepMark", b =>
+            modelBuilder.Entity("Foundling.Core.Log.StepMark", b =>
                 {
                     b.Property<int>("TagNumber")
                         .HasColumnType("INTEGER");
@@ -599,7 +599,7 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Tags");
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.Wait", b =>
+            modelBuilder.Entity("Foundling.Core.Log.Wait", b =>
                 {
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
@@ -870,7 +870,7 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Plans", (string)null);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.BenchEvent", b =>
+            modelBuilder.Entity("Foundling.Core.Log.BenchEvent", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
                         .WithMany("Log")
@@ -942,7 +942,7 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.StepMark", b =>
+            modelBuilder.Entity("Foundling.Core.Log.StepMark", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
                         .WithMany("Marks")
@@ -959,7 +959,7 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.SetNull);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Tags.Wait", b =>
+            modelBuilder.Entity("Foundling.Core.Log.Wait", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
                         .WithMany("Waits")

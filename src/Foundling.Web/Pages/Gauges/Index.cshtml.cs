@@ -1,9 +1,10 @@
-using Foundling.Data.Shop;
 using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Units;
 using Foundling.Data.Origin;
+using Foundling.Data.Shop;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -55,7 +56,7 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
         {
             object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(await shop.Assumed(cancel), await patterns.Read(cancel),
                 cancel));
-            Result = JsonSerializer.SerializeToElement(result, Chosen.Output, GaugeCatalogue.Json);
+            Result = JsonSerializer.SerializeToElement(result, Chosen.Output, OpenJson.Options);
         }
         catch (InputException fault)
         {

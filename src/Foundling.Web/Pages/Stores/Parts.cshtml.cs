@@ -1,4 +1,3 @@
-using Foundling.Core;
 using Foundling.Core.Tags;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;

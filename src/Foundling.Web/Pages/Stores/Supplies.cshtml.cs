@@ -1,5 +1,5 @@
 using Foundling.Core;
-using Foundling.Core.Rod;
+using Foundling.Core.Stores;
 using Foundling.Data.Shop;
 using Foundling.Data.Stores;
 using Foundling.Web.Services;

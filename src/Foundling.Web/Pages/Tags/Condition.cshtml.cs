@@ -11,7 +11,7 @@ namespace Foundling.Web.Pages.Tags;
 public sealed record ConditionView(Tag Tag, Core.Assumptions Assumed, bool Alone)
 {
     /// <summary>What the findings say.</summary>
-    public TriageResult Weighed => Triage.Of(Tag, Assumed);
+    public TriageResult Weighed => Triage.Of(Tag.Facts(), Assumed);
 }
 
 /// <summary>The condition report: what was found, when, and how it was known. Made to be printed.</summary>

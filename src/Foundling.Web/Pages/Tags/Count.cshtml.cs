@@ -89,7 +89,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
             return NotFound();
         }
         List<double[]> at = Corners(ends, "Ends");
-        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Profile.Of(Tool))
+        IReadOnlyList<Spot> laid = at.Count < 2 ? [] : Overlay.Of(Tool.Profile())
             .Laid(PartId.Of(part), new Spot(at[0][0], at[0][1]), new Spot(at[1][0], at[1][1]));
         return Content(string.Join(' ', laid.Select(c => string.Create(CultureInfo.InvariantCulture,
             $"{Math.Clamp(c.X, 0, Photo.Width):0.#},{Math.Clamp(c.Y, 0, Photo.Height):0.#}"))));
@@ -148,7 +148,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         string kept = new([.. (answers ?? "").Where(c => c is 'y' or 'n' or 's').Take(Grid.PointsPx.Count)]);
         Count.Answers = kept;
         await Book.Save(Tool);
-        return new JsonResult(new { counted = kept.Length, result = Count.Result() }, Core.Gauges.GaugeCatalogue.Json);
+        return new JsonResult(new { counted = kept.Length, result = Count.Result() }, Core.Keys.OpenJson.Options);
     }
 
     /// <summary>Takes the count over into the findings.</summary>
@@ -192,7 +192,7 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
     }
 
     private ColourMaskResult? Mask() => store.Find(Photo.File, PictureSize.View) is not string path ? null
-        : ColourMask.Of(System.IO.File.ReadAllBytes(path), (x, y) => PointGrid.Inside(Count!.OutlinePx, x * Photo.Width, y * Photo.Height), Colour);
+        : ColourMask.Of(System.IO.File.ReadAllBytes(path), (x, y) => Core.Tools.Corners.Inside(Count!.OutlinePx, x * Photo.Width, y * Photo.Height), Colour);
 
     private List<double[]> Corners(string? text, string field)
     {

@@ -1,6 +1,5 @@
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
-using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
@@ -43,7 +42,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     {
         Skipped = Math.Clamp(skip, 0, 10_000_000);
         IReadOnlyList<BenchEvent> read = await Book.Log(Tool.Number, Skipped, PerPage + 1);
-        Money = Money.Of(Tool, await Book.Spent(Tool.Number));
+        Money = Money.Of(Tool.Price, Tool.SoldFor, await Book.Spent(Tool.Number));
         (Shown, More) = ([.. read.Take(PerPage)], read.Count > PerPage);
     }
 

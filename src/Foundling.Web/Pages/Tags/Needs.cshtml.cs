@@ -1,6 +1,7 @@
 using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
-using Foundling.Core.Tags;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;

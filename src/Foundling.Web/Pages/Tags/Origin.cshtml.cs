@@ -1,5 +1,4 @@
 using Foundling.Core;
-using Foundling.Core.Marks;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;

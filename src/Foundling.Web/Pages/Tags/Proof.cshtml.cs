@@ -1,4 +1,5 @@
 using Foundling.Core;
+using Foundling.Core.Log;
 using Foundling.Core.Proof;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;

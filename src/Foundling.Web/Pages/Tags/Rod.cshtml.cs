@@ -1,9 +1,12 @@
 using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Bench;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Units;
-using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
@@ -50,7 +53,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
             Gate.Of(Tool, step, Shop.Name, time.GetUtcNow()),
-        step.State == StepState.Open ? StepGauges.For(Tool, step, Shop) : [], Sent.Step == step.Key.ToString())
+        step.State == StepState.Open ? StepGauges.For(Tool.Facts(), Choices.Read(Tool.Ways), step.Deed, Shop) : [], Sent.Step == step.Key.ToString())
     {
         Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
             StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],

@@ -1,5 +1,5 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Rod;
-using Foundling.Core.Tags;
 using Foundling.Data.Tags;
 
 namespace Foundling.Web.Pages.Tags;

@@ -48,7 +48,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public PartGroup? Group => PartGroups.Of(Tool.Tool()).FirstOrDefault(g => g.Id == Part);
 
     /// <summary>What the findings say.</summary>
-    public TriageResult Weighed => Triage.Of(Tool, Shop.Assumptions);
+    public TriageResult Weighed => Triage.Of(Tool.Facts(), Shop.Assumptions);
 
     /// <summary>The round that is under way: that of the last finding.</summary>
     public Round LastRound => Tool.Findings.Count == 0 ? Round.AsFound : Tool.Findings.MaxBy(f => (f.At, f.Round))!.Round;
@@ -254,7 +254,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public async Task<IActionResult> OnPostMeasure(string? kind, string? value, Instrument? instrument, string? off)
     {
         TypedValue = value;
-        MeasureKind? what = Chosen is null ? null : MeasureKinds.For(Tool.Tool(), Chosen).FirstOrDefault(m => m.Id == kind);
+        MeasureKind? what = Chosen is null ? null : MeasureKinds.For(Tool.Tool(), Chosen).FirstOrDefault(m => m.Id == MeasureId.Of(kind));
         double? reading = what is { IsCount: true } ? Whole(value, "Value") : ReadLength(value, "Value", units.Units, 0, 5000), error = ReadLength(off, "Off",
             units.Units, 0, 50);
         if (ModelState.IsValid && (what is null || reading is null))

@@ -1,4 +1,5 @@
 using Foundling.Core;
+using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Shop;
 using Foundling.Core.Tags;

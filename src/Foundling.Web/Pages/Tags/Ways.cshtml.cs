@@ -1,8 +1,8 @@
 using Foundling.Core;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
-using Foundling.Core.Tags;
 using Foundling.Data.Tags;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;

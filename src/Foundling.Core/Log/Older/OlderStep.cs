@@ -1,11 +1,11 @@
 using System.Globalization;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
-using Foundling.Core.Rod.Ways;
+using Foundling.Core.Rod;
 using Foundling.Core.Safety;
-using Foundling.Core.Tags;
+using Foundling.Core.Stores;
 
-namespace Foundling.Core.Rod.Older;
+namespace Foundling.Core.Log.Older;
 
 /// <summary>
 /// A step as shops and bundles of the first format kept it: the deed, what a person did to it and how it stands, all in one,
@@ -123,7 +123,7 @@ public sealed record OlderStep(string Key, int Order, Stage Stage, string Title,
     {
         Parts = [.. Parts.Select(PartId.Of)], Needs = [.. Materials.Select(Needed)], Reason = Reason, How = How, FinishTest = FinishTest, Final = !Undoable,
         Cautions = [.. Caution.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(c => KeyText.Read<CautionId>(c)).OfType<CautionId>()],
-        OnlyIfNeeded = Title.StartsWith("If ", StringComparison.Ordinal), SurfaceLost = SurfaceLost, MetalRemovedMm = MetalRemovedMm, Rule = Rule,
+        OnlyIfNeeded = Title.StartsWith("If ", StringComparison.Ordinal), SurfaceLost = Surfaces.Read(SurfaceLost), MetalRemovedMm = MetalRemovedMm, Rule = Rule,
         Block = Block switch
         {
             "out of the bath" => Rod.Block.OutOfTheBath, "out of the cabinet" => Rod.Block.OutOfTheCabinet, "honed and covered" => Rod.Block.HonedAndCovered,

@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
-using Foundling.Core.Keys;
 
-namespace Foundling.Core.Rod.Ways;
+namespace Foundling.Core.Keys;
 
 /// <summary>Questions practitioners answer differently; written with hyphens.</summary>
 [JsonConverter(typeof(KeyJson))]

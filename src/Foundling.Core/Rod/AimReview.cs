@@ -1,8 +1,9 @@
-using Foundling.Core.Rod;
-using Foundling.Core.Tags;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 
-namespace Foundling.Core.Aim;
+namespace Foundling.Core.Rod;
 
 /// <summary>What an aim takes, costs and leaves.</summary>
 /// <param name="Aim">The aim.</param>
@@ -28,9 +29,9 @@ public sealed record AimReview(
     /// <param name="rarity">How often such a tool turns up; null when not said.</param>
     /// <param name="tried">What it did as found.</param>
     /// <param name="findings">Findings that stand.</param>
-    public static (AimKind Aim, string Why) Advise(Rarity? rarity, State.AsFoundTry? tried, IReadOnlyList<Finding> findings) =>
+    public static (AimKind Aim, string Why) Advise(Rarity? rarity, AsFoundTry? tried, IReadOnlyList<Found> findings) =>
         rarity is Core.Aim.Rarity.Scarce or Core.Aim.Rarity.Rare ? (AimKind.Keep, "Tools as scarce as this are worth more untouched.")
-        : tried == State.AsFoundTry.Well && findings.All(f => f.Severity < 2 || f.Kind == Tools.FindingKind.Mark) ? (AimKind.Keep, "It works well as it is.")
+        : tried == AsFoundTry.Well && findings.All(f => f.Severity < 2 || f.Kind == FindingKind.Mark) ? (AimKind.Keep, "It works well as it is.")
         : (AimKind.Work, "It should cut; more than that is taste.");
 
     private static readonly PartId[] Working = [PartIds.Body, PartIds.Iron, PartIds.Blade, PartIds.Plate, PartIds.Bit, PartIds.UpperJaw, PartIds.LowerJaw];
@@ -43,7 +44,7 @@ public sealed record AimReview(
     {
         IReadOnlyList<Deed> steps = Planner.Plan(question);
         Assumptions a = question.Shop.Assumptions;
-        double share = Surfaces.Lost(steps, a), total = 0;
+        double share = SurfaceLoss.Share(steps, a), total = 0;
         var buys = new List<(Deed Step, double Buys)>();
         foreach (IGrouping<PlanRule?, Deed> byRule in steps.GroupBy(Planner.RuleOf))
         {
@@ -65,9 +66,9 @@ public sealed record AimReview(
             }
         }
         return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.Lag?.HoldsMin ?? 0),
-            steps.Sum(s => Supplies.Cost(s, a)),
+            steps.Sum(s => Needs.Cost(s, a)),
             steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
-            Surfaces.Named(steps), share, [.. steps.Where(s => !s.Undoable)],
+            [.. SurfaceLoss.Of(steps).Select(Surfaces.Name)], share, [.. steps.Where(s => !s.Undoable)],
             worthSound is double worth ? Worth.OverRestoration(new OverRestorationInput(worth, rarity, share), question.Shop.Assumptions).WorthAfter : null,
                 total > 0 ? most.Step : null,
                 total > 0 ? most.Buys / total : 0, stop, minutes);
@@ -89,7 +90,7 @@ public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, To
     {
         // Their order says nothing here, so the steps are not sorted.
         List<Deed> now = [.. Planner.Steps(question)];
-        Rod.Ways.WayId taken = question.Way(choice.Id);
+        WayId taken = question.Way(choice.Id);
         return [.. choice.Ways.Select(way =>
         {
             if (way.Blocked(question) is string blocked)
@@ -99,7 +100,7 @@ public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, To
             List<Deed> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
             List<Deed> own = [.. with.Where(s => s.Choice == choice.Id)];
             return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.Lag?.HoldsMin ?? 0),
-                own.Sum(s => Supplies.Cost(s, question.Shop.Assumptions)),
+                own.Sum(s => Needs.Cost(s, question.Shop.Assumptions)),
                 way.Id == taken ? null : PlanDiff.Of(now, with));
         })];
     }

@@ -1,8 +1,7 @@
 using Foundling.Core.Rod;
-using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
-namespace Foundling.Core.State;
+namespace Foundling.Core.Tags;
 
 /// <summary>Findings that were noted together on several parts, or one alone, as one line of a report.</summary>
 /// <param name="Number">Number in the list and on the drawing, from 1.</param>

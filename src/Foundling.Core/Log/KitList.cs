@@ -1,6 +1,7 @@
-using Foundling.Core.Tags;
+using Foundling.Core.Rod;
+using Foundling.Core.Stores;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Log;
 
 /// <summary>One line of what must be at hand.</summary>
 /// <param name="Item">What.</param>

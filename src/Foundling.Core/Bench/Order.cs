@@ -1,6 +1,8 @@
+using Foundling.Core.Log;
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Bench;
 
 /// <summary>What can be done next, and why something cannot be done yet: the one place that says so.</summary>
 public static class Order

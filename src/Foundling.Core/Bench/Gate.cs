@@ -1,7 +1,9 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.Safety;
 using Foundling.Core.Tags;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Bench;
 
 /// <summary>What must be seen, agreed or have arrived before a step may start.</summary>
 /// <param name="Unseen">Cautions not yet seen on this tool.</param>
@@ -28,7 +30,7 @@ public sealed record Gate(IReadOnlyList<Caution> Unseen, string? Agreement, stri
             : tag.Aim == AimKind.Keep ? "This cannot be undone, and the aim is Keep: note why it is done all the same."
             : null,
         step.WaitsFor.Length == 0 ? null : $"It waits for: {step.WaitsFor}{(step.ArrivesOn is DateOnly day ? $", expected {day:d MMMM}" : "")}.",
-        step is { State: StepState.Open, IsOverruled: false } ? Rod.Order.Forbids(tag, step, now) : null);
+        step is { State: StepState.Open, IsOverruled: false } ? Bench.Order.Forbids(tag, step, now) : null);
 
     /// <summary>True for a tool that belongs to someone other than the shop.</summary>
     public static bool IsOthers(Tag tag, string shop) => tag.Owner.Length > 0 && !string.Equals(tag.Owner, shop, StringComparison.OrdinalIgnoreCase);

@@ -1,4 +1,4 @@
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Stores;
 
 /// <summary>Keys of the kit and materials the rules speak of, as the store and the open formats write them.</summary>
 public static class SupplyIds

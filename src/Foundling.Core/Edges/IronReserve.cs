@@ -1,4 +1,4 @@
-namespace Foundling.Core.State;
+namespace Foundling.Core.Edges;
 
 /// <summary>How an iron was made.</summary>
 public enum IronKind

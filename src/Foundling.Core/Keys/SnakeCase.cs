@@ -1,7 +1,7 @@
 using System.Text;
 using System.Text.Json;
 
-namespace Foundling.Core.Gauges;
+namespace Foundling.Core.Keys;
 
 /// <summary>
 /// Field names of the open formats: words and numbers parted by underscores, while a unit keeps its power

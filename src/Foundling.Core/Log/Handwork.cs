@@ -1,8 +1,8 @@
 using Foundling.Core.Aim;
-using Foundling.Core.Tags;
+using Foundling.Core.Rod;
 using Foundling.Core.Units;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Log;
 
 /// <summary>What came of moving a step.</summary>
 /// <param name="Deeds">The deeds in their new order; as they were when it is forbidden.</param>

@@ -1,12 +1,13 @@
+using Foundling.Core.Log;
 using Foundling.Core.Tags;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Bench;
 
 /// <summary>A step of a tag that can be worked on now.</summary>
 public sealed record Job(Tag Tag, PlanStep Step);
 
 /// <summary>What can be done next.</summary>
-public static class Bench
+public static class Jobs
 {
     /// <summary>
     /// The next step of each tag, the soonest promised first, then the oldest tag. What stands keeps back only what it is

@@ -3,8 +3,9 @@ using System.Collections.Concurrent;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Foundling.Core.Keys;
 
-namespace Foundling.Core.Gauges;
+namespace Foundling.Core;
 
 /// <summary>How much of something may come in at once.</summary>
 /// <param name="Items">Most entries of one list.</param>

@@ -1,9 +1,9 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod;
-using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 
-namespace Foundling.Core.Tags;
+namespace Foundling.Core.Log;
 
 /// <summary>Where a step stands.</summary>
 public enum StepState
@@ -58,6 +58,9 @@ public sealed class PlanStep(Deed deed, StepMark? mark, int order)
     /// <summary>The deeds of a plan nobody has begun.</summary>
     public static IReadOnlyList<PlanStep> Fresh(IEnumerable<Deed> deeds) => [.. deeds.Select((d, i) => new PlanStep(d, null, i + 1))];
 
+    /// <summary>Hands-on minutes still to come.</summary>
+    public static TotalsResult Remaining(IEnumerable<PlanStep> steps) => Totals.Of(steps.Where(s => s.State == StepState.Open).Select(s => s.Minutes));
+
     /// <summary>The deed.</summary>
     public Deed Deed => deed;
 
@@ -103,8 +106,8 @@ public sealed class PlanStep(Deed deed, StepMark? mark, int order)
     /// <summary>False when it cannot be undone.</summary>
     public bool Undoable => deed.Undoable;
 
-    /// <summary>Original surface it costs, in words; empty for none.</summary>
-    public string SurfaceLost => deed.SurfaceLost;
+    /// <summary>Original surface it costs; null for none.</summary>
+    public SurfaceId? SurfaceLost => deed.SurfaceLost;
 
     /// <summary>Metal it takes off, mm.</summary>
     public double MetalRemovedMm => deed.MetalRemovedMm;

@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
-using Foundling.Core.Keys;
 
-namespace Foundling.Core.Rod.Ways;
+namespace Foundling.Core.Keys;
 
 /// <summary>Ways to answer a choice; the same word may answer several; written with hyphens.</summary>
 [JsonConverter(typeof(KeyJson))]

@@ -1,6 +1,6 @@
-using Foundling.Core.Tags;
+using Foundling.Core.Rod;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Log;
 
 /// <summary>What waits mean for the tool they keep.</summary>
 public static class Waits

@@ -1,0 +1,99 @@
+using Foundling.Core.Origin;
+using Foundling.Core.Soles;
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.State;
+
+/// <summary>Which hand a tool is made for.</summary>
+public enum Hand
+{
+    /// <summary>Either, or not looked at.</summary>
+    Either,
+
+    /// <summary>Right hand.</summary>
+    Right,
+
+    /// <summary>Left hand.</summary>
+    Left,
+}
+
+/// <summary>How this tool is built: its sizes as measured, mm, and what it is for. What is null was not measured.</summary>
+/// <param name="LengthMm">Length.</param>
+/// <param name="WidthMm">Width of its iron or blade.</param>
+/// <param name="SoleWidthMm">Width of its sole.</param>
+/// <param name="MouthFrontMm">Front of the mouth from the toe.</param>
+/// <param name="Purpose">What its sole is for.</param>
+/// <param name="Hand">Which hand it is for.</param>
+public sealed record Build(double? LengthMm = null, double? WidthMm = null, double? SoleWidthMm = null, double? MouthFrontMm = null,
+    SolePurpose? Purpose = null, Hand Hand = Hand.Either);
+
+/// <summary>
+/// What is known of a tool at a moment. It never changes: what is found out later makes other facts. Rules, gauges, tables
+/// and estimates are asked with facts and know nothing of how they are kept.
+/// </summary>
+/// <param name="Tool">Its kind with its parts.</param>
+/// <param name="Findings">What stands: for each part and fault what the latest look says.</param>
+public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
+{
+    /// <summary>How it is built.</summary>
+    public Build Build { get; init; } = new();
+
+    /// <summary>What was measured on its parts, the latest last.</summary>
+    public IReadOnlyList<Reading> Readings { get; init; } = [];
+
+    /// <summary>Surveys of its sole, the latest last.</summary>
+    public IReadOnlyList<GridSurveyInput> Surveys { get; init; } = [];
+
+    /// <summary>What its looks and marks say of its origin.</summary>
+    public IReadOnlyList<Observation> Looks { get; init; } = [];
+
+    /// <summary>How wedge and iron agree; null when nobody looked.</summary>
+    public Kinship? Kinship { get; init; }
+
+    /// <summary>What it did when it was tried as found; null while it was not tried.</summary>
+    public AsFoundTry? Tried { get; init; }
+
+    /// <summary>The length that is reckoned with: as measured, else the usual one of its kind, mm.</summary>
+    public double LengthMm => Build.LengthMm ?? Tool.NominalLengthMm;
+
+    /// <summary>The latest reading on a part; null when it was not taken.</summary>
+    public Reading? Read(PartId part, MeasureId measure) => Readings.LastOrDefault(r => r.Part == part && r.Measure == measure);
+
+    /// <summary>The latest value of a measure on any of these parts, in the unit of the measure; null when it was not taken.</summary>
+    public double? Measured(MeasureId measure, params ReadOnlySpan<PartId> parts)
+    {
+        for (int i = Readings.Count - 1; i >= 0; i--)
+        {
+            if (Readings[i].Measure == measure && parts.Contains(Readings[i].Part))
+            {
+                return Readings[i].Quantity.In(MeasureKinds.UnitOf(measure));
+            }
+        }
+        return null;
+    }
+
+    /// <summary>Worst degree of a fault, on any part or on those given; 0 when there is none.</summary>
+    public int Worst(FindingKind kind, params ReadOnlySpan<PartId> parts)
+    {
+        int worst = 0;
+        foreach (Found f in Findings)
+        {
+            if (f.Kind == kind && f.Severity > worst && (parts.Length == 0 || parts.Contains(f.Part)))
+            {
+                worst = f.Severity;
+            }
+        }
+        return worst;
+    }
+
+    /// <summary>True when the tool has the part and it is not missing.</summary>
+    public bool Has(PartId part) => Tool.Part(part) is not null && Worst(FindingKind.Missing, part) == 0;
+
+    /// <summary>Its drawing, at what was measured on it.</summary>
+    public Profile Profile() => Tools.Profile.Fitted(Tool.Id, new FitMeasures(LengthMm, Build.MouthFrontMm, Build.WidthMm,
+        Tool.Edges.FirstOrDefault() is { } edge ? Measured(MeasureIds.Length, edge.Id) : null, Measured(MeasureIds.Points, PartIds.Plate)));
+
+    /// <summary>Steel left in its cutting part; null when it has none, or it was not measured.</summary>
+    /// <param name="assumptions">What stops a restoration.</param>
+    public SteelLeft? Steel(Assumptions assumptions) => SteelLeft.Of(this, assumptions);
+}

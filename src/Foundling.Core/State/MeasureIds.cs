@@ -1,0 +1,56 @@
+namespace Foundling.Core.State;
+
+/// <summary>Keys of everything that is measured, as they stand in files and in the store.</summary>
+public static class MeasureIds
+{
+    /// <summary>Length.</summary>
+    public static readonly MeasureId Length = MeasureId.Of("length");
+
+    /// <summary>Thickness.</summary>
+    public static readonly MeasureId Thickness = MeasureId.Of("thickness");
+
+    /// <summary>From the edge to the end of the slot.</summary>
+    public static readonly MeasureId EdgeToSlot = MeasureId.Of("edge_to_slot");
+
+    /// <summary>From the edge to the line of the hard bit.</summary>
+    public static readonly MeasureId EdgeToBitLine = MeasureId.Of("edge_to_bit_line");
+
+    /// <summary>From the edge to where a file bites.</summary>
+    public static readonly MeasureId EdgeToHardEnd = MeasureId.Of("edge_to_hard_end");
+
+    /// <summary>How far the edge is out of square.</summary>
+    public static readonly MeasureId OutOfSquare = MeasureId.Of("out_of_square");
+
+    /// <summary>Bow over the whole length.</summary>
+    public static readonly MeasureId Bow = MeasureId.Of("bow");
+
+    /// <summary>A kink.</summary>
+    public static readonly MeasureId Kink = MeasureId.Of("kink");
+
+    /// <summary>Points of a saw to the inch.</summary>
+    public static readonly MeasureId Points = MeasureId.Of("points");
+
+    /// <summary>Missing teeth.</summary>
+    public static readonly MeasureId MissingTeeth = MeasureId.Of("missing_teeth");
+
+    /// <summary>Gap of the closed jaws.</summary>
+    public static readonly MeasureId JawGap = MeasureId.Of("jaw_gap");
+
+    /// <summary>Play at the tip.</summary>
+    public static readonly MeasureId Play = MeasureId.Of("play");
+
+    /// <summary>Run-out of a chuck.</summary>
+    public static readonly MeasureId RunOut = MeasureId.Of("run_out");
+
+    /// <summary>Gap under a handle.</summary>
+    public static readonly MeasureId HandleGap = MeasureId.Of("handle_gap");
+
+    /// <summary>Rock on a seat.</summary>
+    public static readonly MeasureId Rock = MeasureId.Of("rock");
+
+    /// <summary>Mouth opening.</summary>
+    public static readonly MeasureId Mouth = MeasureId.Of("mouth");
+
+    /// <summary>Difference of the winding sticks.</summary>
+    public static readonly MeasureId Wind = MeasureId.Of("wind");
+}

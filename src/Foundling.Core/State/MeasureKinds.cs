@@ -1,0 +1,101 @@
+using Foundling.Core.Tools;
+using static Foundling.Core.State.MeasureIds;
+using Unit = Foundling.Core.Units.Unit;
+
+namespace Foundling.Core.State;
+
+/// <summary>What was measured with.</summary>
+public enum Instrument
+{
+    /// <summary>By eye.</summary>
+    Eye,
+
+    /// <summary>A steel rule.</summary>
+    Rule,
+
+    /// <summary>A caliper.</summary>
+    Caliper,
+
+    /// <summary>Feeler gauges, on a straightedge or square.</summary>
+    Feeler,
+
+    /// <summary>A dial or bench indicator.</summary>
+    Indicator,
+
+    /// <summary>Counted.</summary>
+    Count,
+}
+
+/// <summary>A kind of measurement that makes sense on a part.</summary>
+/// <param name="Id">Key.</param>
+/// <param name="Name">What is measured, in words.</param>
+/// <param name="With">Instrument it is usually taken with.</param>
+/// <param name="Unit">What it is counted in.</param>
+public sealed record MeasureKind(MeasureId Id, string Name, Instrument With, Unit Unit = Unit.Millimetres)
+{
+    /// <summary>True for a number of things rather than a length.</summary>
+    public bool IsCount => With == Instrument.Count;
+}
+
+/// <summary>What can sensibly be measured on which part, and how closely instruments read.</summary>
+public static class MeasureKinds
+{
+    /// <summary>All of them.</summary>
+    public static IReadOnlyList<MeasureKind> All { get; } =
+    [
+        new(Length, "length", Instrument.Rule),
+        new(Thickness, "thickness", Instrument.Caliper),
+        new(EdgeToSlot, "edge to the end of the slot", Instrument.Rule),
+        new(EdgeToBitLine, "edge to the line of the hard bit", Instrument.Rule),
+        new(EdgeToHardEnd, "edge to where a file bites", Instrument.Rule),
+        new(OutOfSquare, "edge out of square", Instrument.Feeler),
+        new(Bow, "bow over the whole length", Instrument.Feeler),
+        new(Kink, "kink", Instrument.Feeler),
+        new(Points, "points to the inch", Instrument.Count, Unit.PointsPerInch),
+        new(MissingTeeth, "missing teeth", Instrument.Count, Unit.Pieces),
+        new(JawGap, "gap of the closed jaws", Instrument.Feeler),
+        new(Play, "play at the tip", Instrument.Indicator),
+        new(RunOut, "run-out of the chuck", Instrument.Indicator),
+        new(HandleGap, "gap under the handle", Instrument.Feeler),
+        new(Rock, "rock on its seat", Instrument.Feeler),
+        new(Mouth, "mouth opening", Instrument.Feeler),
+        new(Wind, "difference of the winding sticks", Instrument.Rule),
+    ];
+
+    private static readonly Dictionary<MeasureId, MeasureKind> ById = All.ToDictionary(m => m.Id);
+
+    /// <summary>A kind of measurement, or null.</summary>
+    public static MeasureKind? Find(MeasureId id) => ById.GetValueOrDefault(id);
+
+    /// <summary>What a measure is counted in.</summary>
+    /// <exception cref="KeyNotFoundException">It is none the program knows.</exception>
+    public static Unit UnitOf(MeasureId id) => ById[id].Unit;
+
+    /// <summary>Kinds that make sense for a part of a tool.</summary>
+    public static IReadOnlyList<MeasureKind> For(ToolKind tool, PartDef part) => [.. Ids(tool, part).Select(m => ById[m])];
+
+    private static MeasureId[] Ids(ToolKind tool, PartDef part) => part.Id switch
+    {
+        var p when p.Is(PartIds.Iron) => [Length, Thickness, EdgeToSlot, EdgeToBitLine, EdgeToHardEnd, OutOfSquare],
+        var p when p.Is(PartIds.Plate) => [Bow, Kink, Points, MissingTeeth, Thickness],
+        var p when p.Is(PartIds.Frog) => [Rock],
+        var p when p.Is(PartIds.Body) && tool.HasWoodenSole => [Mouth, Wind, Length],
+        var p when p.Is(PartIds.Body) && tool.Family == Family.Plane => [Mouth, Length],
+        var p when p.Is(PartIds.Chuck) => [RunOut],
+        var p when p.Is(PartIds.Tote, PartIds.Knob, PartIds.Handle, PartIds.Haft) => [HandleGap, Length],
+        var p when p.Is(PartIds.Blade, PartIds.Bit) => [Length, Thickness, EdgeToHardEnd, OutOfSquare],
+        var p when p.Is(PartIds.SlidingJaw, PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Anvil) => [JawGap, Play],
+        _ => [Length, Thickness],
+    };
+
+    /// <summary>How far an instrument may be off, mm. The person may say otherwise.</summary>
+    public static double UncertaintyMm(Instrument instrument, Assumptions a) => instrument switch
+    {
+        Instrument.Eye => a.EyeMm,
+        Instrument.Rule => a.RuleMm,
+        Instrument.Caliper => a.CaliperMm,
+        Instrument.Feeler => a.FeelerMm,
+        Instrument.Indicator => a.IndicatorMm,
+        _ => 0,
+    };
+}

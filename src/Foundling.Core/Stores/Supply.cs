@@ -1,0 +1,150 @@
+using Foundling.Core.Safety;
+
+namespace Foundling.Core.Stores;
+
+/// <summary>Something a shop has or buys.</summary>
+/// <param name="Id">Its key.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Kit">It is used again and again, not used up.</param>
+/// <param name="Unit">Unit it is counted in; empty for kit.</param>
+/// <param name="Cost">What a unit costs by the book; a shop may say otherwise.</param>
+/// <param name="StandIn">What could stand in; empty for nothing.</param>
+/// <param name="Caution">The caution that goes with it wherever it is used; null for none.</param>
+public sealed record Supply(SupplyId Id, string Name, bool Kit, string Unit = "", double Cost = 0, string StandIn = "", CautionId? Caution = null)
+{
+    /// <summary>The unit of one of it: a sheet, a mL.</summary>
+    public string One => Unit.Length > 2 ? Unit.TrimEnd('s') : Unit;
+}
+
+/// <summary>Kit and materials the rules speak of. Costs are assumptions; a bath that serves about six tools costs each of them a sixth.</summary>
+public static class Supplies
+{
+    /// <summary>All of them.</summary>
+    public static IReadOnlyList<Supply> All { get; } =
+    [
+        Kit(SupplyIds.BenchVice, "bench vice", "clamps on the bench"),
+        Kit(SupplyIds.SoftJaws, "soft jaws", "scraps of soft wood"),
+        Kit(SupplyIds.FittedScrewdrivers, "fitted screwdrivers", "a driver filed to the slot"),
+        Kit(SupplyIds.SplitNutDriver, "split-nut driver", "an old chisel filed to a fork"),
+        Kit(SupplyIds.PinPunches, "pin punches", "a nail with its point cut off"),
+        Kit(SupplyIds.Mallet, "mallet", "a block of hardwood"),
+        Kit(SupplyIds.BrassHammer, "brass hammer", "a hammer and a brass bar"),
+        Kit(SupplyIds.HeatGun, "heat gun", "a kettle of boiling water"),
+        Kit(SupplyIds.GasTorch, "gas torch", "a heat gun", caution: CautionId.Torch),
+        Kit(SupplyIds.PinWrench, "pin wrench", "two nails in a bar"),
+        Kit(SupplyIds.DrillPress, "drill press", "a hand drill in the vice", caution: CautionId.Rotating),
+        Kit(SupplyIds.CameraAndRule, "camera and rule", "a phone and a steel rule"),
+        Kit(SupplyIds.BoxWithCompartments, "box with compartments", "an egg box"),
+        Kit(SupplyIds.Lens, "lens", "a phone held close"),
+        Kit(SupplyIds.SoftBrush, "soft brush", "an old paint brush"),
+        Kit(SupplyIds.WoodenScraper, "wooden scraper", "a lolly stick"),
+        Kit(SupplyIds.BathTub, "bath tub, longer than the longest part", "a length of gutter with closed ends"),
+        Kit(SupplyIds.BenchPowerSupply, "bench power supply", caution: CautionId.Electrolysis),
+        Kit(SupplyIds.WireWheel, "wire wheel", "a wire brush by hand", caution: CautionId.Wire),
+        Kit(SupplyIds.FineWireBrush, "fine wire brush", "a nylon abrasive pad"),
+        Kit(SupplyIds.ScrapingBlade, "scraping blade", "a snapped-off knife blade"),
+        Kit(SupplyIds.BlastCabinet, "blast cabinet", caution: CautionId.Blasting),
+        Kit(SupplyIds.SlotFile, "slot file", "a hacksaw blade, its side ground smooth"),
+        Kit(SupplyIds.FineFile, "fine file"),
+        Kit(SupplyIds.SafeEdgeFile, "safe-edge file", "a file with one edge ground smooth"),
+        Kit(SupplyIds.StraightedgeAndFeelers, "straightedge and feelers", "the back of a good chisel and strips of foil"),
+        Kit(SupplyIds.FlatPlate, "flat plate, longer than the sole", "thick glass on a level board"),
+        Kit(SupplyIds.WindingSticks, "winding sticks", "two straight strips of wood"),
+        Kit(SupplyIds.SmallSquare, "small square"),
+        Kit(SupplyIds.SmallRule, "small rule"),
+        Kit(SupplyIds.BenchGrinder, "bench grinder", "coarse paper on a flat plate", caution: CautionId.Grinder),
+        Kit(SupplyIds.CoarseDiamondPlate, "coarse diamond plate", "P100 on glass"),
+        Kit(SupplyIds.MediumStone, "medium stone", "P1000 on glass"),
+        Kit(SupplyIds.FineStone, "fine stone", "P2500 on glass"),
+        Kit(SupplyIds.Strop, "strop", "honing compound on flat wood"),
+        Kit(SupplyIds.HoningJig, "honing jig", "freehand, with a marker on the bevel"),
+        Kit(SupplyIds.Burnisher, "burnisher", "the back of a gouge"),
+        Kit(SupplyIds.SawFiles, "saw files", "", caution: CautionId.Teeth),
+        Kit(SupplyIds.SawSet, "saw set"),
+        Kit(SupplyIds.SawVice, "saw vice", "two boards in the vice", caution: CautionId.Teeth),
+        Kit(SupplyIds.Clamps, "clamps", "strips of bicycle tube"),
+        Kit(SupplyIds.CardScraper, "card scraper", "a piece of glass, its edge fresh", caution: CautionId.WoodDust),
+        Kit(SupplyIds.FineBrush, "fine brush"),
+        Kit(SupplyIds.SprayGear, "spray gear", "a brush and patience", caution: CautionId.Spray),
+        Kit(SupplyIds.ShopOven, "shop oven", caution: CautionId.Oven),
+        Kit(SupplyIds.SpokeshaveForTheHaft, "spokeshave for the haft", "a rasp and a scraper"),
+        Kit(SupplyIds.ScrapOfSoftwood, "scrap of softwood"),
+        Kit(SupplyIds.ScrapOfHardwood, "scrap of hardwood"),
+        Kit(SupplyIds.NutOfKnownSize, "a nut of known size"),
+        Kit(SupplyIds.Caliper, "caliper", "a folded stack of ten, measured with a rule"),
+        Kit(SupplyIds.TrySquare, "try square"),
+        Kit(SupplyIds.DrillBits, "drill bits"),
+        Kit(SupplyIds.ScrapOfMildSteel, "scrap of mild steel"),
+        Kit(SupplyIds.AugerBit, "auger bit"),
+        Kit(SupplyIds.GreenWood, "green wood"),
+        Kit(SupplyIds.SoftBolt, "a soft bolt"),
+        Used(SupplyIds.LightOil, "light oil", "mL", 0.02, "sewing machine oil"),
+        Used(SupplyIds.PenetratingOil, "penetrating oil", "mL", 0.04, "light oil thinned with white spirit"),
+        Used(SupplyIds.WhiteSpirit, "white spirit", "mL", 0.006, "paraffin", caution: CautionId.Solvent),
+        Used(SupplyIds.Alcohol, "alcohol", "mL", 0.01, "", caution: CautionId.Solvent),
+        Used(SupplyIds.Detergent, "detergent", "mL", 0.005, "washing soda"),
+        Used(SupplyIds.CleanCloth, "clean cloth", "pieces", 0.2, "an old shirt"),
+        Used(SupplyIds.ChelatingBath, "chelating bath", "L", 1, "citric acid, watched closely", caution: CautionId.Bath),
+        Used(SupplyIds.CitricAcid, "citric acid", "g", 0.012, "vinegar, twice as long", caution: CautionId.Acid),
+        Used(SupplyIds.Vinegar, "vinegar", "L", 1.2, "citric acid", caution: CautionId.Acid),
+        Used(SupplyIds.WashingSoda, "washing soda", "g", 0.004, "baking soda"),
+        Used(SupplyIds.BakingSoda, "baking soda", "g", 0.005, "washing soda"),
+        Used(SupplyIds.PlainIronAnode, "plain iron anode", "pieces", 1, "a piece of clean rebar"),
+        Used(SupplyIds.NylonAbrasivePad, "nylon abrasive pad", "pieces", 0.6, "0000 steel wool"),
+        Used(SupplyIds.SteelWool, "0000 steel wool", "pads", 0.7, "a nylon abrasive pad"),
+        Used(SupplyIds.MetalPolish, "metal polish", "mL", 0.05, "chalk and oil", caution: CautionId.Polish),
+        Used(SupplyIds.P80Sheet, "P80 sheet", "sheets", 1, "P60, more to take out again"),
+        Used(SupplyIds.P120Sheet, "P120 sheet", "sheets", 1, "P100"),
+        Used(SupplyIds.P180Sheet, "P180 sheet", "sheets", 1, "P150"),
+        Used(SupplyIds.P240Sheet, "P240 sheet", "sheets", 1, "P220"),
+        Used(SupplyIds.P400Sheet, "P400 sheet", "sheets", 1, "P320"),
+        Used(SupplyIds.P600Sheet, "P600 sheet", "sheets", 1, "0000 steel wool and oil"),
+        Used(SupplyIds.SoftBlastingMedium, "soft blasting medium", "kg", 2.5, ""),
+        Used(SupplyIds.MarkingBlue, "marking blue", "mL", 0.3, "a marker"),
+        Used(SupplyIds.Marker, "marker", "pieces", 0.3, "marking blue"),
+        Used(SupplyIds.HoningCompound, "honing compound", "g", 0.05, "metal polish"),
+        Used(SupplyIds.MaskingTape, "masking tape", "m", 0.1, ""),
+        Used(SupplyIds.TapeOrCorkStrip, "tape or cork strip", "pieces", 0.2, "a fold of card"),
+        Used(SupplyIds.LintFreeCloth, "lint-free cloth", "pieces", 0.3, "an old shirt"),
+        Used(SupplyIds.GlossBlackEnamel, "gloss black enamel", "mL", 0.05, ""),
+        Used(SupplyIds.EnamelMatchedInColour, "enamel, matched in colour", "mL", 0.07, "the nearest tin, tried on a hidden spot"),
+        Used(SupplyIds.EnamelInTheShopsColour, "enamel in the shop's colour", "mL", 0.05, "gloss black enamel"),
+        Used(SupplyIds.Primer, "primer", "mL", 0.05, ""),
+        Used(SupplyIds.Japanning, "japanning", "mL", 0.09, "gloss black enamel, baked low", caution: CautionId.Oven),
+        Used(SupplyIds.PaintStripper, "paint stripper", "mL", 0.03, "a scraper and time", caution: CautionId.Stripper),
+        Used(SupplyIds.MicrocrystallineWax, "microcrystalline wax", "g", 0.12, "paste wax"),
+        Used(SupplyIds.PasteWax, "paste wax", "g", 0.05, "microcrystalline wax"),
+        Used(SupplyIds.BoiledLinseedOil, "boiled linseed oil", "mL", 0.015, "tung oil", caution: CautionId.OilyRags),
+        Used(SupplyIds.Shellac, "2 lb shellac", "mL", 0.04, ""),
+        Used(SupplyIds.Lacquer, "lacquer", "mL", 0.04, "2 lb shellac", caution: CautionId.Spray),
+        Used(SupplyIds.WoodStain, "wood stain", "mL", 0.06, "strong tea"),
+        Used(SupplyIds.WoodGlue, "wood glue", "mL", 0.03, "liquid hide glue"),
+        Used(SupplyIds.LiquidHideGlue, "liquid hide glue", "mL", 0.05, "hot hide glue"),
+        Used(SupplyIds.SlowEpoxy, "slow epoxy", "mL", 0.25, "liquid hide glue, for a joint that must open again", caution: CautionId.Epoxy),
+        Used(SupplyIds.Grease, "grease", "g", 0.02, "paraffin jelly"),
+        Used(SupplyIds.DryGraphite, "dry graphite", "g", 0.2, "candle wax"),
+        Used(SupplyIds.NewLockTab, "new lock tab", "pieces", 0.8, "a strip of tin, bent up"),
+        Used(SupplyIds.NewRivet, "new rivet", "pieces", 0.5, "a nail of the same iron"),
+        Used(SupplyIds.BlankForAHaft, "blank for a haft", "pieces", 14, ""),
+        Used(SupplyIds.HardwoodWedge, "hardwood wedge", "pieces", 0.5, ""),
+        Used(SupplyIds.Shim, "shim", "pieces", 0.3, "a strip from a drinks can"),
+        Used(SupplyIds.CordOrLeather, "cord or leather", "m", 1.5, ""),
+        Used(SupplyIds.ReplacementPart, "replacement part", "pieces", 8, "one from the parts box"),
+    ];
+
+    private static readonly Dictionary<SupplyId, Supply> ById = All.ToDictionary(s => s.Id);
+
+    private static readonly Dictionary<string, Supply> ByName = All.ToDictionary(s => s.Name);
+
+    /// <summary>Finds a supply, or null.</summary>
+    public static Supply? Find(SupplyId id) => ById.GetValueOrDefault(id);
+
+    /// <summary>Finds a supply by the name older files keep it by, or null.</summary>
+    public static Supply? Named(string name) => ByName.GetValueOrDefault(name);
+
+    private static Supply Kit(SupplyId id, string name, string standIn = "", CautionId? caution = null) =>
+        new(id, name, true, StandIn: standIn, Caution: caution);
+
+    private static Supply Used(SupplyId id, string name, string unit, double cost, string standIn, CautionId? caution = null) =>
+        new(id, name, false, unit, cost, standIn, caution);
+}
