@@ -122,6 +122,49 @@ public sealed class IncomingTests : IDisposable
     }
 
     [Fact]
+    public async Task What_this_version_does_not_know_is_said_kept_and_goes_out_again()
+    {
+        JsonObject document = Sound();
+        JsonNode tag = document["tag"]!;
+        tag["gloss"] = JsonNode.Parse("""{"left":[1,2,"three"]}""");
+        tag["findings"]![0]!["smell"] = "of fish oil";
+        tag["log"]![0]!["noise_db"] = 71.5;
+        tag["plan"]!["mood"] = "hopeful";
+        tag["plan"]!["deeds"]![0]!["needs_daylight"] = true;
+        await using FoundlingDb db = _shop.Open();
+        async Task<string> Out(Tag from)
+        {
+            db.ChangeTracker.Clear();
+            Tag kept = (await _shop.Tags(db).Find(from.Number))!;
+            await _shop.Tags(db).ReadLog(kept);
+            return BundleDesk.Document(kept, ReferenceData.Book);
+        }
+        using var stream = new MemoryStream(Zip(document.ToJsonString()));
+        BundleView view = await _shop.Incoming(db).Receive(stream);
+        view.Unknown.ShouldBe(["gloss", "smell of findings", "noise db of log", "mood of plan", "needs daylight of deeds"]);
+        JsonNode once = JsonNode.Parse(await Out(await _shop.Incoming(db).Take(view.Id, [])))!["tag"]!;
+        // Under other keys it stays with what it was said of.
+        JsonNode twice = JsonNode.Parse(await Out(await _shop.Incoming(db).Take(view.Id, [])))!["tag"]!;
+        twice["findings"]![0]!["id"]!.GetValue<string>().ShouldNotBe(once["findings"]![0]!["id"]!.GetValue<string>());
+        foreach (JsonNode written in new[] { once, twice })
+        {
+            JsonNode.DeepEquals(written["gloss"], tag["gloss"]).ShouldBeTrue(written.ToJsonString());
+            ((string)written["findings"]![0]!["smell"]!).ShouldBe("of fish oil");
+            ((double)written["log"]![0]!["noise_db"]!).ShouldBe(71.5);
+            ((string)written["plan"]!["mood"]!).ShouldBe("hopeful");
+            ((bool)written["plan"]!["deeds"]![0]!["needs_daylight"]!).ShouldBeTrue();
+        }
+    }
+
+    [Fact]
+    public async Task More_than_is_kept_of_what_nobody_knows_is_refused()
+    {
+        JsonObject document = Sound();
+        document["tag"]!["gloss"] = new JsonArray([.. Enumerable.Repeat(0, 6).Select(_ => (JsonNode)new string('x', 15_000))]);
+        (await Refusal(Zip(document.ToJsonString())))!.ShouldContain("does not know");
+    }
+
+    [Fact]
     public async Task Only_its_own_guests_are_taken_out()
     {
         int number = await _shop.BookIn();

@@ -157,6 +157,35 @@ public sealed class OlderShopTests : IDisposable
         (await db.Set<BenchEvent>().AnyAsync(e => EF.Property<int>(e, "TagNumber") == 24)).ShouldBeFalse();
     }
 
+    [Fact]
+    public async Task A_bundle_of_the_second_format_is_written_again_as_it_came()
+    {
+        string document = await File.ReadAllTextAsync(Path.Combine(AppContext.BaseDirectory, "Older", "tag-35-second.json"));
+        using var shop = new TestShop();
+        await using FoundlingDb db = shop.Open();
+        using MemoryStream zip = await Zip(document);
+        BundleView view = await shop.Incoming(db).Receive(zip);
+        view.Unknown.ShouldBeEmpty();
+        Tag taken = await shop.Incoming(db).Take(view.Id, []);
+        db.ChangeTracker.Clear();
+        Tag tag = (await shop.Tags(db).Find(taken.Number))!;
+        await shop.Tags(db).ReadLog(tag);
+        JsonObject was = JsonNode.Parse(document)!.AsObject(), now = JsonNode.Parse(BundleDesk.Document(tag, Reference.ReferenceData.Book))!.AsObject();
+        now["tag"]!.ToJsonString().ShouldBe(was["tag"]!.ToJsonString());
+    }
+
+    private static async Task<MemoryStream> Zip(string document)
+    {
+        var zip = new MemoryStream();
+        await using (var archive = new ZipArchive(zip, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            await using Stream entry = await archive.CreateEntry(BundleDesk.DocumentName).OpenAsync();
+            await entry.WriteAsync(System.Text.Encoding.UTF8.GetBytes(document));
+        }
+        zip.Position = 0;
+        return zip;
+    }
+
     [Theory]
     [InlineData(24)]
     [InlineData(28)]
@@ -164,13 +193,7 @@ public sealed class OlderShopTests : IDisposable
     {
         string document = await File.ReadAllTextAsync(Path.Combine(AppContext.BaseDirectory, "Older", $"tag-{number}.json"));
         JsonObject was = JsonNode.Parse(document)!["tag"]!.AsObject();
-        using var zip = new MemoryStream();
-        await using (var archive = new ZipArchive(zip, ZipArchiveMode.Create, leaveOpen: true))
-        {
-            await using Stream entry = await archive.CreateEntry(BundleDesk.DocumentName).OpenAsync();
-            await entry.WriteAsync(System.Text.Encoding.UTF8.GetBytes(document));
-        }
-        zip.Position = 0;
+        using MemoryStream zip = await Zip(document);
         using var shop = new TestShop();
         await using FoundlingDb db = shop.Open();
         Tag taken = await shop.Bring(db, zip);

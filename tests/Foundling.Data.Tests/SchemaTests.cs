@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
+using Foundling.Data.Papers.Format;
 using Foundling.Data.Papers;
 
 namespace Foundling.Data.Tests;

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
@@ -118,6 +119,10 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
 
     /// <summary>When what it waits for should come.</summary>
     public DateOnly? ArrivesOn { get; init; }
+
+    /// <summary>What another version of the program wrote into it and this one does not know.</summary>
+    [JsonExtensionData]
+    public IDictionary<string, JsonElement>? More { get; init; }
 
     /// <summary>
     /// What is agreed to when this deed is: the act with its parts, how it is done and what it costs. A deed of the same key

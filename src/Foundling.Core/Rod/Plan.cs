@@ -1,3 +1,4 @@
+using System.Text.Json;
 using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
@@ -27,6 +28,10 @@ public sealed record Plan(AimKind Aim, IReadOnlyList<Deed> Deeds)
 
     /// <summary>Why it was made, in a few words.</summary>
     public string Why { get; init; } = "";
+
+    /// <summary>What another version of the program wrote into it and this one does not know.</summary>
+    [JsonExtensionData]
+    public IDictionary<string, JsonElement>? More { get; init; }
 
     /// <summary>The deed of a key, or null.</summary>
     public Deed? Find(DeedId id) => Deeds.FirstOrDefault(d => d.Id == id);

@@ -115,6 +115,9 @@ public sealed class Tag
     /// <summary>When it was booked in.</summary>
     public DateTimeOffset BookedAt { get; set; }
 
+    /// <summary>What came with it in a bundle and this version does not know, as it was written; it goes out again with it.</summary>
+    public string Unread { get; set; } = "";
+
     /// <summary>Counts changes; guards against two people overwriting one another.</summary>
     public int Version { get; set; }
 

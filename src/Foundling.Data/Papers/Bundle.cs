@@ -1,29 +1,21 @@
 using System.IO.Compression;
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using System.Text.Json.Serialization.Metadata;
 using Foundling.Core.Keys;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
+using Foundling.Data.Papers.Format;
 using Foundling.Data.Pictures;
 using Foundling.Data.Tags;
 
 namespace Foundling.Data.Papers;
 
-/// <summary>A tag as it travels: see docs/formats.md.</summary>
-/// <param name="Format">Always "foundling-tag".</param>
-/// <param name="Version">Version of the format.</param>
-/// <param name="Tag">The tag with everything on it.</param>
-/// <param name="PatternBook">The pages of the pattern book its looks speak of.</param>
-/// <param name="MissingPictures">Pictures whose files were gone when it was written.</param>
-public sealed record TagDocument(string Format, int Version, Tag Tag, PatternBook? PatternBook = null, IReadOnlyList<string>? MissingPictures = null);
-
 /// <summary>Writes a tag with its pictures into a zip and reads it back.</summary>
 public sealed class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf patterns)
 {
     /// <summary>Name of the format.</summary>
-    public const string Format = "foundling-tag";
+    public const string FormatName = "foundling-tag";
 
     /// <summary>Version of the format.</summary>
     public const int FormatVersion = 2;
@@ -35,27 +27,13 @@ public sealed class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf
     {
         WriteIndented = true,
         RespectRequiredConstructorParameters = true,
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { OnlyWhatIsKept } },
         DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     };
 
-    /// <summary>Computed members are not written: they follow from the rest.</summary>
-    private static void OnlyWhatIsKept(JsonTypeInfo type)
-    {
-        if (type.Type.Namespace == typeof(Tag).Namespace)
-        {
-            for (int i = type.Properties.Count - 1; i >= 0; i--)
-            {
-                if (type.Properties[i].Set is null)
-                {
-                    type.Properties.RemoveAt(i);
-                }
-            }
-        }
-    }
-
     /// <summary>The JSON document of a tag.</summary>
-    public static string Document(Tag tag, PatternBook book) => JsonSerializer.Serialize(new TagDocument(Format, FormatVersion, tag, Pages(tag, book)), Json);
+    public static string Document(Tag tag, PatternBook book) => JsonSerializer.Serialize(Written(tag, book), Json);
+
+    private static TagDocument Written(Tag tag, PatternBook book) => new(FormatName, FormatVersion, TagPapers.Of(tag), Pages(tag, book));
 
     private static PatternBook? Pages(Tag tag, PatternBook book)
     {
@@ -72,31 +50,32 @@ public sealed class BundleDesk(TagBook tags, PictureStore pictures, PatternShelf
     public async Task Write(Tag tag, Stream to, bool withPlaces = false, CancellationToken cancel = default)
     {
         await tags.ReadLog(tag, cancel).ConfigureAwait(false);
-        // A copy, so that pictures can go by other names in the bundle than in the shop.
-        TagDocument document = JsonSerializer.Deserialize<TagDocument>(Document(tag, await patterns.Read(cancel).ConfigureAwait(false)), Json)!;
+        TagDocument document = Written(tag, await patterns.Read(cancel).ConfigureAwait(false));
         var files = new Dictionary<string, byte[]>();
+        var names = new Dictionary<string, string>();
         var missing = new List<string>();
-        foreach (IGrouping<string, Picture> same in document.Tag.Pictures.GroupBy(p => p.File))
+        foreach (string file in document.Tag.Pictures.Select(p => p.File).Distinct())
         {
-            if (pictures.Find(same.Key, PictureSize.Original) is not string path || new FileInfo(path).Length == 0)
+            if (pictures.Find(file, PictureSize.Original) is not string path || new FileInfo(path).Length == 0)
             {
-                missing.Add(same.Key);
+                missing.Add(file);
                 continue;
             }
             byte[] bytes = await File.ReadAllBytesAsync(path, cancel).ConfigureAwait(false);
             byte[] sent = withPlaces ? bytes : PlaceData.Without(bytes);
-            string name = ReferenceEquals(sent, bytes) ? same.Key : PictureStore.NameOf(sent, Path.GetExtension(same.Key).TrimStart('.'));
-            foreach (Picture picture in same.ToList())
-            {
-                picture.File = name;
-            }
-            files[name] = sent;
+            names[file] = ReferenceEquals(sent, bytes) ? file : PictureStore.NameOf(sent, Path.GetExtension(file).TrimStart('.'));
+            files[names[file]] = sent;
         }
+        document = document with
+        {
+            // Without its place notes a picture is another file, and is named by what it is then.
+            Tag = document.Tag with { Pictures = [.. document.Tag.Pictures.Select(p => p with { File = names.GetValueOrDefault(p.File, p.File) })] },
+            MissingPictures = missing.Count > 0 ? missing : null,
+        };
         await using var zip = new ZipArchive(to, ZipArchiveMode.Create, leaveOpen: true);
         await using (Stream entry = await zip.CreateEntry(DocumentName).OpenAsync(cancel).ConfigureAwait(false))
         {
-            await JsonSerializer.SerializeAsync(entry, document with { MissingPictures = missing.Count > 0 ? missing : null }, Json,
-                cancel).ConfigureAwait(false);
+            await JsonSerializer.SerializeAsync(entry, document, Json, cancel).ConfigureAwait(false);
         }
         foreach ((string name, byte[] bytes) in files)
         {

@@ -7,6 +7,7 @@ using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
 using Foundling.Data.Origin;
+using Foundling.Data.Papers.Format;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
@@ -21,7 +22,8 @@ namespace Foundling.Data.Papers;
 /// <param name="Gone">Pictures it names but does not hold.</param>
 /// <param name="Pages">Pages of the pattern book in it that this shop does not have.</param>
 /// <param name="Number">Number the tag would get here.</param>
-public sealed record BundleView(string Id, Tag Tag, IReadOnlyList<string> Gone, PatternBook Pages, int Number);
+/// <param name="Unknown">What it says that this version does not know, by name; it is kept as it is.</param>
+public sealed record BundleView(string Id, Tag Tag, IReadOnlyList<string> Gone, PatternBook Pages, int Number, IReadOnlyList<string> Unknown);
 
 /// <summary>
 /// Takes bundles from other shops in: a bundle is judged whole before anything of it is kept, shown, and then taken or let go.
@@ -73,7 +75,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
     public async Task<Tag> Take(string? id, IReadOnlyCollection<string> pages, CancellationToken cancel = default)
     {
         TagDocument document = await Read(id, cancel).ConfigureAwait(false) ?? throw Bad("That bundle does not wait here any more; send it again.");
-        Tag tag = document.Tag;
+        Tag tag = TagPapers.From(document.Tag);
         PatternBook here = await patterns.Read(cancel).ConfigureAwait(false);
         PatternBook more = New(document, here).Only([.. pages]);
         if (more.Lines.Count > 0)
@@ -85,7 +87,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         {
             if (await db.Tags.AnyAsync(t => t.Number == tag.Number, cancel).ConfigureAwait(false) || await AnyKnown(tag, cancel).ConfigureAwait(false))
             {
-                await MakeRoom(tag, cancel).ConfigureAwait(false);
+                tag = TagPapers.From(await MakeRoom(document.Tag, cancel).ConfigureAwait(false));
             }
             tag.ImportedAt = time.GetUtcNow();
             await tags.BookIn(tag, cancel).ConfigureAwait(false);
@@ -146,9 +148,9 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         {
             throw Bad($"The {BundleDesk.DocumentName} of this bundle cannot be read{((fault as JsonException)?.Path is { Length: > 1 } path ? $" at {path}" : "")}. Nothing was imported.");
         }
-        if (document.Format != BundleDesk.Format || document.Version != BundleDesk.FormatVersion)
+        if (document.Format != BundleDesk.FormatName || document.Version != BundleDesk.FormatVersion)
         {
-            throw Bad($"This bundle is \"{document.Format}\" version {document.Version}; this shop reads {BundleDesk.Format} version {BundleDesk.FormatVersion}.");
+            throw Bad($"This bundle is \"{document.Format}\" version {document.Version}; this shop reads {BundleDesk.FormatName} version {BundleDesk.FormatVersion}.");
         }
         try
         {
@@ -162,12 +164,24 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         {
             throw Bad("The tag in this bundle does not hold together: a picture has a name that is none. Nothing was imported.");
         }
-        if (TagCheck.Of(document.Tag, assumptions) is [{ } first, ..] faults)
+        if (TagCheck.Of(Mapped(document.Tag), assumptions) is [{ } first, ..] faults)
         {
             throw Bad($"The tag in this bundle does not hold together: {first.Sentence}{(faults.Count > 1 ? $" And {faults.Count - 1} more of the kind." : "")} Nothing was imported.");
         }
         Judge(document.PatternBook);
         return document;
+    }
+
+    private static Tag Mapped(TagBody tag)
+    {
+        try
+        {
+            return TagPapers.From(tag);
+        }
+        catch (InputException fault)
+        {
+            throw Bad($"{fault.Sentence} Nothing was imported.");
+        }
     }
 
     private static void Judge(PatternBook? pages)
@@ -219,7 +233,8 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         int number = await db.Tags.AnyAsync(t => t.Number == document.Tag.Number, cancel).ConfigureAwait(false)
             ? await tags.NextNumber(cancel).ConfigureAwait(false) : document.Tag.Number;
         List<string> gone = [.. document.Tag.Pictures.Select(p => p.File).Distinct().Where(f => !pictures.IsWhole(f))];
-        return new BundleView(id, document.Tag, gone, New(document, await patterns.Read(cancel).ConfigureAwait(false)), number);
+        return new BundleView(id, TagPapers.From(document.Tag), gone, New(document, await patterns.Read(cancel).ConfigureAwait(false)), number,
+            Unread.Names(document.Tag));
     }
 
     /// <summary>Pages of a bundle that this shop does not have; its own are left as they are.</summary>
@@ -247,30 +262,26 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
     }
 
     /// <summary>Gives a tag a free number, and everything on it new keys.</summary>
-    private async Task MakeRoom(Tag tag, CancellationToken cancel)
+    private async Task<TagBody> MakeRoom(TagBody tag, CancellationToken cancel)
     {
-        if (await db.Tags.AnyAsync(t => t.Number == tag.Number, cancel).ConfigureAwait(false))
-        {
-            tag.Number = await tags.NextNumber(cancel).ConfigureAwait(false);
-        }
-        foreach (Picture picture in tag.Pictures)
-        {
-            var id = Guid.CreateVersion7();
-            tag.Looks.FindAll(l => l.PictureId == picture.Id).ForEach(l => l.PictureId = id);
-            tag.Findings.FindAll(f => f.PictureId == picture.Id).ForEach(f => f.PictureId = id);
-            tag.Counts.FindAll(c => c.PictureId == picture.Id).ForEach(c => c.PictureId = id);
-            picture.Id = id;
-        }
-        tag.Looks.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Aside.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Counts.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Measurements.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Findings.ForEach(x => x.Id = Guid.CreateVersion7());
+        Dictionary<Guid, Guid> pictures = tag.Pictures.ToDictionary(p => p.Id, _ => Guid.CreateVersion7());
         Dictionary<Guid, Guid> events = tag.Log.ToDictionary(e => e.Id, _ => Guid.CreateVersion7());
-        tag.Log = [.. tag.Log.Select(e => e.Copy(id: events[e.Id], corrects: e.Corrects is Guid old && events.TryGetValue(old, out Guid now) ? now : null))];
-        tag.Waits.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Surveys.ForEach(x => x.Id = Guid.CreateVersion7());
-        tag.Proofs.ForEach(x => x.Id = Guid.CreateVersion7());
+        static Guid? Now(Dictionary<Guid, Guid> keys, Guid? old) => old is Guid id && keys.TryGetValue(id, out Guid now) ? now : null;
+        return tag with
+        {
+            Number = await db.Tags.AnyAsync(t => t.Number == tag.Number, cancel).ConfigureAwait(false)
+                ? await tags.NextNumber(cancel).ConfigureAwait(false) : tag.Number,
+            Pictures = [.. tag.Pictures.Select(x => x with { Id = pictures[x.Id] })],
+            Looks = [.. tag.Looks.Select(x => x with { Id = Guid.CreateVersion7(), PictureId = Now(pictures, x.PictureId) })],
+            Aside = [.. tag.Aside.Select(x => x with { Id = Guid.CreateVersion7() })],
+            Counts = [.. tag.Counts.Select(x => x with { Id = Guid.CreateVersion7(), PictureId = pictures[x.PictureId] })],
+            Measurements = [.. tag.Measurements.Select(x => x with { Id = Guid.CreateVersion7() })],
+            Findings = [.. tag.Findings.Select(x => x with { Id = Guid.CreateVersion7(), PictureId = Now(pictures, x.PictureId) })],
+            Log = [.. tag.Log.Select(x => x with { Id = events[x.Id], Corrects = Now(events, x.Corrects) })],
+            Waits = [.. tag.Waits.Select(x => x with { Id = Guid.CreateVersion7() })],
+            Surveys = [.. tag.Surveys.Select(x => x with { Id = Guid.CreateVersion7() })],
+            Proofs = [.. tag.Proofs.Select(x => x with { Id = Guid.CreateVersion7() })],
+        };
     }
 
     private static async Task<byte[]> Bytes(ZipArchiveEntry entry, long most, CancellationToken cancel)

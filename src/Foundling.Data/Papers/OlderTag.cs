@@ -6,6 +6,7 @@ using Foundling.Core.Log;
 using Foundling.Core.Log.Older;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
+using Foundling.Data.Papers.Format;
 
 namespace Foundling.Data.Papers;
 
@@ -61,10 +62,10 @@ internal static class OlderTag
         {
             AimKind aim = tag["aim"].Deserialize<AimKind?>(BundleDesk.Json) ?? AimKind.Work;
             (Plan plan, IReadOnlyList<StepMark> marks) = OlderRod.Read(steps, aim, Choices.Read(tag["ways"].Deserialize<List<string>>(BundleDesk.Json) ?? []));
-            var log = tag["log"].Deserialize<List<BenchEvent>>(BundleDesk.Json) ?? [];
+            List<BenchEvent> log = [.. (tag["log"].Deserialize<List<EventItem>>(BundleDesk.Json) ?? []).Select(TagPapers.From)];
             tag["plan"] = JsonSerializer.SerializeToNode(plan, BundleDesk.Json);
-            tag["marks"] = JsonSerializer.SerializeToNode(marks, BundleDesk.Json);
-            tag["log"] = JsonSerializer.SerializeToNode(OlderRod.Events(log, marks, plan), BundleDesk.Json);
+            tag["marks"] = JsonSerializer.SerializeToNode(marks.Select(TagPapers.Of), BundleDesk.Json);
+            tag["log"] = JsonSerializer.SerializeToNode(OlderRod.Events(log, marks, plan).Select(TagPapers.Of), BundleDesk.Json);
         }
         return document;
     }

@@ -62,6 +62,98 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Events", (string)null);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Log.StepMark", b =>
+                {
+                    b.Property<int>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Deed")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Agreed")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("AgreedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("AgreedTo")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Arrived")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Overruled")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SkipReason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("TagNumber", "Deed");
+
+                    b.ToTable("StepMarks", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Log.Wait", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("EndedBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("LookInAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("MustBeOutAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("ReadyAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("StartedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Step")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("ReadyAt")
+                        .HasFilter("\"EndedAt\" IS NULL");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("Waits", (string)null);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.Property<Guid>("Id")
@@ -416,49 +508,6 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Surveys", (string)null);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Log.StepMark", b =>
-                {
-                    b.Property<int>("TagNumber")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Deed")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Agreed")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<long?>("AgreedAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("AgreedTo")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Arrived")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<long?>("EndedAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Overruled")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("SkipReason")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("State")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("TagNumber", "Deed");
-
-                    b.ToTable("StepMarks", (string)null);
-                });
-
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
                 {
                     b.Property<int>("Number")
@@ -571,6 +620,10 @@ namespace Foundling.Data.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Unread")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
@@ -597,55 +650,6 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("Status");
 
                     b.ToTable("Tags");
-                });
-
-            modelBuilder.Entity("Foundling.Core.Log.Wait", b =>
-                {
-                    b.Property<Guid>("Id")
-                        .HasColumnType("TEXT");
-
-                    b.Property<long?>("EndedAt")
-                        .HasColumnType("INTEGER");
-
-                    b.PrimitiveCollection<string>("EndedBy")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Kind")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<long?>("LookInAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<long?>("MustBeOutAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<long>("ReadyAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<long>("StartedAt")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Step")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int?>("TagNumber")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("What")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Id");
-
-                    b.HasIndex("ReadyAt")
-                        .HasFilter("\"EndedAt\" IS NULL");
-
-                    b.HasIndex("TagNumber");
-
-                    b.ToTable("Waits", (string)null);
                 });
 
             modelBuilder.Entity("Foundling.Data.Origin.BookVersion", b =>
@@ -878,6 +882,23 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Log.StepMark", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Marks")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Foundling.Core.Log.Wait", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Waits")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -942,29 +963,12 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
-            modelBuilder.Entity("Foundling.Core.Log.StepMark", b =>
-                {
-                    b.HasOne("Foundling.Core.Tags.Tag", null)
-                        .WithMany("Marks")
-                        .HasForeignKey("TagNumber")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
                 {
                     b.HasOne("Foundling.Data.Tags.Lot", null)
                         .WithMany()
                         .HasForeignKey("LotId")
                         .OnDelete(DeleteBehavior.SetNull);
-                });
-
-            modelBuilder.Entity("Foundling.Core.Log.Wait", b =>
-                {
-                    b.HasOne("Foundling.Core.Tags.Tag", null)
-                        .WithMany("Waits")
-                        .HasForeignKey("TagNumber")
-                        .OnDelete(DeleteBehavior.Cascade);
                 });
 
             modelBuilder.Entity("Foundling.Data.Tags.PlanRow", b =>
