@@ -1,3 +1,4 @@
+using System.Linq.Expressions;
 using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
@@ -21,13 +22,47 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>A tag for changing, with everything on it but its log; or null.</summary>
     public async Task<Tag?> Find(int number, CancellationToken cancel = default)
     {
-        Tag? tag = await Whole().FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false);
+        Tag? tag = await With(db.Tags, TagParts.Everything).FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false);
         if (tag is not null)
         {
             await plans.Fetch([tag], cancel).ConfigureAwait(false);
             Sort(tag);
         }
         return tag;
+    }
+
+    /// <summary>A tag for showing, with these parts of it; or null. What is changed on it is not kept.</summary>
+    /// <param name="number">Its number.</param>
+    /// <param name="parts">What is shown of it; the other lists are empty.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<Tag?> Show(int number, TagParts parts, CancellationToken cancel = default)
+    {
+        Tag? tag = await With(db.Tags.AsNoTracking(), parts).FirstOrDefaultAsync(t => t.Number == number, cancel).ConfigureAwait(false);
+        if (tag is null)
+        {
+            return null;
+        }
+        if (parts.HasFlag(TagParts.Rod))
+        {
+            await plans.Fetch([tag], cancel).ConfigureAwait(false);
+        }
+        Sort(tag);
+        return tag;
+    }
+
+    private static IQueryable<Tag> With(IQueryable<Tag> tags, TagParts parts)
+    {
+        IQueryable<Tag> If<T>(TagParts part, Expression<Func<Tag, List<T>>> list) => parts.HasFlag(part) ? tags.Include(list) : tags;
+        tags = If(TagParts.Looks, t => t.Looks);
+        tags = If(TagParts.Aside, t => t.Aside);
+        tags = If(TagParts.Findings, t => t.Findings);
+        tags = If(TagParts.Measurements, t => t.Measurements);
+        tags = If(TagParts.Counts, t => t.Counts);
+        tags = If(TagParts.Pictures, t => t.Pictures);
+        tags = If(TagParts.Rod, t => t.Marks);
+        tags = If(TagParts.Waits, t => t.Waits);
+        tags = If(TagParts.Surveys, t => t.Surveys);
+        return If(TagParts.Proofs, t => t.Proofs);
     }
 
     /// <summary>Minutes booked on a tag.</summary>
@@ -57,7 +92,14 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>Reads the whole log of a tag into it, for what leaves the shop.</summary>
     public async Task ReadLog(Tag tag, CancellationToken cancel = default)
     {
-        await db.Entry(tag).Collection(t => t.Log).LoadAsync(cancel).ConfigureAwait(false);
+        if (db.Entry(tag).State == EntityState.Detached)
+        {
+            tag.Log = await LogOf(tag.Number).ToListAsync(cancel).ConfigureAwait(false);
+        }
+        else
+        {
+            await db.Entry(tag).Collection(t => t.Log).LoadAsync(cancel).ConfigureAwait(false);
+        }
         Sort(tag);
     }
 
@@ -229,11 +271,6 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>False for a look at something the book no longer has; it is kept, but says nothing.</summary>
     public static bool Known(Look look, PatternBook book) =>
         look.Trait is null || book.Traits.FirstOrDefault(t => t.Id == look.Trait)?.Answers.Contains(look.Variant ?? "") == true;
-
-    private IQueryable<Tag> Whole() => db.Tags
-        .Include(t => t.Looks).Include(t => t.Aside).Include(t => t.Findings).Include(t => t.Counts).Include(t => t.Measurements).Include(t =>
-            t.Pictures).Include(t => t.Marks)
-        .Include(t => t.Waits).Include(t => t.Surveys).Include(t => t.Proofs);
 
     /// <summary>Puts the lists of a tag in their order.</summary>
     public static void Sort(Tag tag)

@@ -88,6 +88,7 @@ public static class FoundlingApp
         services.AddDbContext<FoundlingDb>(db => folder.Configure(db));
         services.AddSingleton<PictureStore>();
         services.AddSingleton<SoleMaps>();
+        services.AddSingleton<LeafReading>();
         services.AddSingleton<Datings>();
         services.AddSingleton<FormLocks>();
         services.AddSingleton<Tickets>();

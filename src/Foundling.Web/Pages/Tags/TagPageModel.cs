@@ -55,10 +55,17 @@ public abstract class TagPageModel(TagBook tags) : PageModel
     /// <summary>Weights and looks cost time; only Origin asks for them.</summary>
     protected virtual bool Weigh => false;
 
+    /// <summary>What it shows of the tag beyond what every leaf does.</summary>
+    protected virtual TagParts Shows => TagParts.None;
+
+    // What is only looked at is read without being watched, and no more of it than the leaf shows.
+    private Task<Tag?> Read(int number) => HttpMethods.IsGet(Request.Method) || HttpMethods.IsHead(Request.Method)
+        ? Book.Show(number, HttpContext.RequestServices.GetRequiredService<LeafReading>().Of(TagParts.Head | Shows)) : Book.Find(number);
+
     /// <inheritdoc />
     public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
     {
-        if (!int.TryParse(RouteData.Values["number"]?.ToString(), out int number) || await Book.Find(number) is not Tag tag)
+        if (!int.TryParse(RouteData.Values["number"]?.ToString(), out int number) || await Read(number) is not Tag tag)
         {
             context.Result = NotFound();
             return;

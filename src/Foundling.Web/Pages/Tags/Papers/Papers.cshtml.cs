@@ -16,6 +16,9 @@ public sealed class PapersModel(TagBook tags, RodDesk rods, BundleDesk bundles, 
     /// <inheritdoc />
     public override string Here => "papers";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Everything;
+
     /// <summary>What the work came to.</summary>
     public Account Account { get; private set; } = null!;
 

@@ -14,6 +14,9 @@ public sealed class BookModel(TagBook tags, PictureStore store, ViewUnits units,
     /// <inheritdoc />
     public override string Here => "book";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Pictures;
+
     /// <summary>What is typed.</summary>
     [BindProperty]
     public BookInForm Form { get; set; } = new();

@@ -19,6 +19,9 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     /// <inheritdoc />
     public override string Here => "state";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Counts | TagParts.Pictures | TagParts.Surveys;
+
     /// <summary>Part chosen on the drawing.</summary>
     [BindProperty(SupportsGet = true)]
     public string? Part { get; set; }

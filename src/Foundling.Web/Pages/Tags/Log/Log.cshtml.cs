@@ -14,6 +14,9 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     /// <inheritdoc />
     public override string Here => "log";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Waits;
+
     /// <summary>Minutes in all.</summary>
     public double Minutes => Booked.All;
 

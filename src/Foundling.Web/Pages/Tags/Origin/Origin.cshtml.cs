@@ -23,6 +23,9 @@ public sealed class OriginModel(TagBook tags, PictureStore store, MarkDesk desk,
     public override string Here => "origin";
 
     /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Aside | TagParts.Pictures | TagParts.Waits;
+
+    /// <inheritdoc />
     protected override bool Weigh => true;
 
     /// <summary>Lines that may be meant.</summary>

@@ -16,6 +16,9 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
     /// <inheritdoc />
     public override string Here => "state";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Counts | TagParts.Pictures;
+
     /// <summary>The picture.</summary>
     public Picture Photo { get; private set; } = null!;
 

@@ -20,6 +20,9 @@ public sealed class ConditionModel(TagBook tags) : TagPageModel(tags)
     /// <inheritdoc />
     public override string Here => "papers";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Pictures | TagParts.Counts;
+
     /// <summary>Shows it.</summary>
     public void OnGet()
     {

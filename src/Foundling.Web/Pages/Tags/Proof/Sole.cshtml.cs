@@ -23,6 +23,9 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
     /// <inheritdoc />
     public override string Here => "state";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Surveys;
+
     /// <summary>The map of the last survey.</summary>
     public SoleMapView? Map { get; private set; }
 

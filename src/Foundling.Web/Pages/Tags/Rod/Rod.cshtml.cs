@@ -21,6 +21,9 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     /// <inheritdoc />
     public override string Here => "rod";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Waits | TagParts.Aside;
+
     /// <summary>The running clock.</summary>
     public RunningClock? Running { get; private set; }
 
