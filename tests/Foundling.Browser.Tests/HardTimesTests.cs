@@ -56,6 +56,7 @@ public sealed class HardTimesTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Type("#f-story", "Half a story");
         _b.Click("label.choice:has(input[value=axe])");
         _b.Driver.Navigate().Refresh();
+        _b.Dressed();
         _b.Until(() => _b.Find("#f-owner").GetAttribute("value") == "Maud Aldous", "kept");
         _b.Find("#f-story").GetAttribute("value").ShouldBe("Half a story");
         _b.Driver.FindElement(By.CssSelector("input[value=axe]")).Selected.ShouldBeTrue();

@@ -99,6 +99,7 @@ public sealed partial class OriginTests(DemoShop demo) : IClassFixture<DemoShop>
 
         // Reloaded, it is as it was left; taken back twice, as it was.
         _b.Driver.Navigate().Refresh();
+        _b.Dressed();
         Now().Split(',')[2].ShouldBe((dragged[2] + 1).ToString(CultureInfo.InvariantCulture));
         _b.Click("[aria-label='Take back the last change']");
         _b.Until(() => Now() == string.Join(',', dragged), "taken back once");

@@ -141,7 +141,14 @@ public sealed class Browser : IDisposable
     public void Size(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string,
         object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
 
-    public void Go(string url) => Driver.Navigate().GoToUrl(url);
+    public void Go(string url)
+    {
+        Driver.Navigate().GoToUrl(url);
+        Dressed();
+    }
+
+    /// <summary>Waits until a page that has scripts has set them up.</summary>
+    public void Dressed() => Until(() => !Has("script[type=module]") || Has("html[data-dressed]"), "the scripts of the page are set up");
 
     public IWebElement Find(string css) => Wait.Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed))!;
 

@@ -33,6 +33,7 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
         {
             // The page can even be opened again.
             _b.Driver.Navigate().Refresh();
+            _b.Dressed();
             _b.Click("[data-kind=metal-bench-plane]");
             int taps = 1;
             _b.Until(() => Shown("[data-stall-ask]"), "the first question");
@@ -65,6 +66,7 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
             _b.Text("[data-stall-waiting]").ShouldContain("1 waiting");
             // Nothing is lost when the phone is put away meanwhile.
             _b.Driver.Navigate().Refresh();
+            _b.Dressed();
             _b.Until(() => Shown("[data-stall-waiting]"), "it still waits");
         }
         finally

@@ -142,7 +142,7 @@ public sealed class AssumptionTests
             Triage.Of(question.Facts, odd).Stoppers.ShouldAllBe(r => !r.Sentence.Contains("NaN", StringComparison.Ordinal));
             if (seed % 10 == 0)
             {
-                StallTable.Of(question.Tool, question.Shop).Rows.ShouldAllBe(r => double.IsFinite(r.Weight));
+                StallTable.Of(question.Tool, question.Shop).Rows.ShouldAllBe(r => r.Pull.All(double.IsFinite));
                 var sole = new GridSurveyInput(250, 60,
                     [.. Enumerable.Range(0, 40).Select(i => new[] { i % 10 * 25.0, i / 10 * 18.0, random.NextDouble() * 0.2 })]);
                 double.IsFinite(GridSurvey.Read(sole, odd).FlatnessMinimumZoneMm).ShouldBeTrue($"seed {seed}");

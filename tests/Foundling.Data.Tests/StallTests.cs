@@ -64,9 +64,42 @@ public sealed class StallTests
     {
         IReadOnlyList<StallRow> rows = Tables.Single(t => t.Kind == KindIds.MetalBenchPlane).Rows;
         rows[0].Id.ShouldBe("edge_there");
-        rows.Skip(1).Select(r => r.Weight).ShouldBe(rows.Skip(1).Select(r => r.Weight).OrderDescending());
+        rows.Skip(1).Select(r => r.Pull[0]).ShouldBe(rows.Skip(1).Select(r => r.Pull[0]).OrderDescending());
         List<string> order = [.. rows.Select(r => r.Id)];
         order.IndexOf("crack").ShouldBeLessThan(order.IndexOf("coating"));
+    }
+
+    [Fact]
+    public void What_hangs_on_a_question_is_said_for_every_case()
+    {
+        foreach (StallRow row in Tables.SelectMany(t => t.Rows))
+        {
+            row.Pull.Count.ShouldBe(4, row.Id);
+            row.Pull.ShouldAllBe(p => p >= 0 && double.IsFinite(p));
+            // A bad answer that is likelier makes more hang on it; a doubt that is there already makes less.
+            bool better = row.Answers.Any(a => a.Stoppers.Count + a.Doubts.Count > 0) && row.Answers[0].Stoppers.Count + row.Answers[0].Doubts.Count == 0;
+            (!better || row.Pull[1] > row.Pull[0]).ShouldBeTrue(row.Id);
+            row.Pull[2].ShouldBeLessThanOrEqualTo(row.Pull[0], row.Id);
+        }
+    }
+
+    [Fact]
+    public void The_sums_of_the_table_are_those_of_the_shop()
+    {
+        var random = new Random(4);
+        StallReckoning sums = StallReckoning.All;
+        for (int i = 0; i < 300; i++)
+        {
+            double minutes = random.Next(10, 2000), sd = random.NextDouble() * 900, worth = random.Next(0, 300), materials = random.Next(0, 60),
+                rate = random.Next(0, 50), selling = random.Next(0, 20);
+            var figures = new Dictionary<string, double> { ["minutes"] = minutes, ["worth"] = worth, ["materials"] = materials, ["rate"] = rate,
+                ["selling"] = selling };
+            HighestPriceResult asked = Worth.HighestPrice(new HighestPriceInput([new ThreePoint(minutes, minutes, minutes)], worth, materials, rate, selling));
+            StallReckoning.Sum(sums.Price, figures).ShouldBe(asked.BeforeFloor, 1e-6);
+            StallReckoning.Sum(sums.Cost, figures).ShouldBe(materials + (rate * minutes / 60), 1e-6);
+            double added = sums.Spread.First(s => sd * sd <= s[0])[1];
+            added.ShouldBeInRange((Totals.Z80 * sd) - 0.01, (Totals.Z80 * sd * 1.021) + 0.85);
+        }
     }
 
     [Fact]

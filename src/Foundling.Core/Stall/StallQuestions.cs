@@ -20,6 +20,9 @@ public sealed record StallAnswer(string Id, string Text, double Share, IReadOnly
 /// <param name="NotAfter">Answers, as question/answer, after which it is not asked.</param>
 public sealed record StallQuestion(string Id, string Ask, string Look, string Picture, IReadOnlyList<StallAnswer> Answers, IReadOnlyList<string> NotAfter)
 {
+    /// <summary>It is asked before every other.</summary>
+    public bool First { get; init; }
+
     /// <summary>Several answers may be true at once; the first means none of the others.</summary>
     public bool Many { get; init; }
 }
@@ -60,7 +63,7 @@ public static class StallQuestions
         if (edge is not null && edge.Id == PartIds.Iron)
         {
             yield return Q("edge_there", $"Is the {edge.Name} there?", "Slide the cap off if the seller lets you.", $"The {edge.Name} on its own, both sides",
-                A("yes", "yes", 0.93), A("gone", "no", 0.07, F(edge.Id, FindingKind.Missing, 3)));
+                A("yes", "yes", 0.93), A("gone", "no", 0.07, F(edge.Id, FindingKind.Missing, 3))) with { First = true };
         }
         List<PartDef> loose = [.. kind.Parts.Where(p => p != edge && !p.InSet && Faults.Can(kind, p, FindingKind.Missing))];
         if (loose.Count > 0)

@@ -34,18 +34,31 @@ public sealed record StallWeights(double Stopper, double Doubt, double FurtherDo
 }
 
 /// <summary>A question with what its answers do, and how much hangs on it.</summary>
-public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, double Weight,
+/// <param name="Id">Key.</param>
+/// <param name="Ask">The question.</param>
+/// <param name="Look">How to look.</param>
+/// <param name="Picture">Which picture shows it.</param>
+/// <param name="NotAfter">Answers after which it is not asked.</param>
+/// <param name="Pull">
+/// How much hangs on it: at first, once another answer has raised it, once there is a doubt already, and with both. The open
+/// question with the highest is asked next.
+/// </param>
+/// <param name="Answers">Its answers; the first is the good one.</param>
+public sealed record StallRow(string Id, string Ask, string Look, string Picture, IReadOnlyList<string> NotAfter, IReadOnlyList<double> Pull,
     IReadOnlyList<StallEffect> Answers)
 {
     /// <summary>Several answers may be true at once; the first means none of the others.</summary>
     public bool Many { get; init; }
+
+    /// <summary>It is asked before every other.</summary>
+    public bool First { get; init; }
 }
 
-/// <summary>Everything a check needs once it is away from the shop: the page only adds.</summary>
+/// <summary>Everything a check of a kind needs once it is away from the shop: the page looks up and adds.</summary>
 /// <param name="Kind">Key of the kind.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Base">Work at each aim with nothing wrong.</param>
-/// <param name="Rows">Questions, most telling first; the page chooses anew after each answer.</param>
+/// <param name="Rows">Questions, most telling first.</param>
 public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<string, StallWork> Base, IReadOnlyList<StallRow> Rows)
 {
     /// <summary>Works the table of a kind out from the rules of triage and of the rod.</summary>
@@ -54,15 +67,27 @@ public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<st
         var bare = Enum.GetValues<AimKind>().ToDictionary(a => a, a => Work(kind, a, [], shop));
         List<StallRow> rows = [.. StallQuestions.For(kind).Select(q =>
         {
-            List<(StallAnswer Answer, StallEffect Effect)> effects = [.. q.Answers.Select(a => (a, Effect(kind, a, bare, shop)))];
-            StallWeights w = StallWeights.Of(shop.Assumptions);
-            double weight = effects.Sum(e =>
-                e.Answer.Share * ((e.Effect.Stoppers.Count * w.Stopper) + (e.Effect.Doubts.Count * w.Doubt)
-                    + (w.Minute * Math.Abs(e.Effect.Adds[nameof(AimKind.Work)].Mean))));
-            return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, weight, [.. effects.Select(e => e.Effect)]) { Many = q.Many };
+            List<StallEffect> effects = [.. q.Answers.Select(a => Effect(kind, a, bare, shop))];
+            return new StallRow(q.Id, q.Ask, q.Look, q.Picture, q.NotAfter, Pull(effects, StallWeights.Of(shop.Assumptions)), effects)
+            {
+                Many = q.Many, First = q.First,
+            };
         })];
         return new StallTable(kind.Id, kind.Name, bare.ToDictionary(b => b.Key.ToString(), b => b.Value),
-            [.. rows.OrderByDescending(r => r.Id == "edge_there").ThenByDescending(r => r.Weight)]);
+            [.. rows.OrderByDescending(r => r.First).ThenByDescending(r => r.Pull[0])]);
+    }
+
+    /// <summary>What hangs on a question in each of the four cases: the mean over its answers, each as often as it is met.</summary>
+    private static double[] Pull(IReadOnlyList<StallEffect> answers, StallWeights w)
+    {
+        double Case(bool raised, bool doubted)
+        {
+            double[] shares = [.. answers.Select((a, i) => (i == 0 || !raised ? 1 : w.Raised) * a.Share)];
+            double Hangs(StallEffect a) => (a.Stoppers.Count * w.Stopper) + (a.Doubts.Count * (doubted ? w.FurtherDoubt : w.Doubt))
+                + (w.Minute * Math.Abs(a.Adds[nameof(AimKind.Work)].Mean));
+            return Math.Round(answers.Select((a, i) => shares[i] * Hangs(a)).Sum() / shares.Sum(), 3);
+        }
+        return [Case(false, false), Case(true, false), Case(false, true), Case(true, true)];
     }
 
     private static StallEffect Effect(ToolKind kind, StallAnswer answer, Dictionary<AimKind, StallWork> bare, ShopContext shop)

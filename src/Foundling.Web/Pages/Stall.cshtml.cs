@@ -1,6 +1,5 @@
 using System.Text.Json;
 using Foundling.Core;
-using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Shop;
 using Foundling.Core.Stall;
@@ -17,12 +16,11 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages;
 
 /// <summary>What a check takes along when it leaves the shop.</summary>
-/// <param name="Z80">Standard deviations from the mean to what eight in ten do not exceed.</param>
 /// <param name="Rate">What the shop counts an hour at; 0 for nothing.</param>
 /// <param name="OnShelf">Tools of each kind the shop has.</param>
-/// <param name="Weights">What a stopper, a doubt and a minute count for.</param>
+/// <param name="Sums">How costs and the most to pay are added up.</param>
 /// <param name="Tables">Questions with what their answers do, for each kind.</param>
-public sealed record StallData(double Z80, double Rate, IReadOnlyDictionary<KindId, int> OnShelf, StallWeights Weights, IReadOnlyList<StallTable> Tables);
+public sealed record StallData(double Rate, IReadOnlyDictionary<KindId, int> OnShelf, StallReckoning Sums, IReadOnlyList<StallTable> Tables);
 
 /// <summary>Two minutes at a stall: is it worth it? Works without a connection once it was opened.</summary>
 public sealed class StallModel(TagBook tags, ShopDesk shop, StallTables tables, TimeProvider time) : PageModel
@@ -36,7 +34,7 @@ public sealed class StallModel(TagBook tags, ShopDesk shop, StallTables tables, 
     public async Task<IActionResult> OnGetData(CancellationToken cancel)
     {
         ShopContext here = await shop.Context(cancel);
-        return new JsonResult(new StallData(Totals.Z80, here.HourRate, await tags.KindsOnShelf(cancel), StallWeights.Of(here.Assumptions), tables.Of(here)),
+        return new JsonResult(new StallData(here.HourRate, await tags.KindsOnShelf(cancel), StallReckoning.All, tables.Of(here)),
             new JsonSerializerOptions(OpenJson.Options));
     }
 

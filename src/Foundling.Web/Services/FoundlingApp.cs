@@ -193,6 +193,7 @@ public static class FoundlingApp
         GaugeApi.Map(app);
         PictureApi.Map(app);
         DrawingApi.Map(app);
+        StallWorker.Map(app);
         app.MapOpenApi();
     }
 

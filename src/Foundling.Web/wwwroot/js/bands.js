@@ -4,7 +4,7 @@
  */
 const order = ['a', 'b', 'c', 'd'];
 
-export function bands() {
+export function start() {
   /** @type {{grip: SVGGElement, band: SVGGElement, years: (number | null)[], before: string} | null} */
   let held = null;
 

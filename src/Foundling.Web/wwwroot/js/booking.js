@@ -1,14 +1,13 @@
 /** Asks only what the chosen kind of tool has; what was typed in a field that is put away stays in it. */
-export function booking() {
+export function start() {
   document.addEventListener('change', (event) => {
     const kind = event.target instanceof HTMLInputElement && event.target.name === 'Form.Kind' ? event.target : null;
     if (kind?.form) ask(kind.form, kind);
   });
-  fit();
 }
 
 /** Fits every book-in form to the kind that is chosen on it. */
-export function fit() {
+export function dress() {
   for (const kind of /** @type {NodeListOf<HTMLInputElement>} */ (document.querySelectorAll('[name="Form.Kind"]:checked'))) {
     if (kind.form) ask(kind.form, kind);
   }

@@ -4,7 +4,7 @@ import { place } from './zoom.js';
  * Marking an outline on a picture and answering its points one by one. Answers are kept by the server as they come, and
  * it works out the share; here is only which point is next.
  */
-export function counting() {
+export function dress() {
   outline();
   points();
 }

@@ -1,36 +1,42 @@
-// Behaviour for every page. Each module finds its own elements and does nothing where there are none.
+// What every page does. What only some do is a module of its own, named by data-module where it is used, and fetched there.
 import { shortcuts } from './shortcuts.js';
 import { clock } from './clock.js';
 import { keep, letGo, restoreKept } from './keep.js';
 import { swap } from './swap.js';
-import { parts } from './parts.js';
 import { fileSizes } from './files.js';
-import { bands } from './bands.js';
-import { pads } from './pad.js';
-import { counting } from './count.js';
-import { stall } from './stall.js';
-import { zoom } from './zoom.js';
-import { narrow } from './narrow.js';
-import { booking, fit } from './booking.js';
+import { outbox } from './outbox.js';
 
-/** What must be set up anew when the page's content was exchanged. */
-function dress() {
+/** @typedef {{start?: () => void, dress?: () => void}} Module what is set up once, and anew when the page's content was exchanged */
+
+/** @type {Map<string, Promise<Module>>} */
+const fetched = new Map();
+
+/** @param {string} name @returns {Promise<Module>} */
+function begin(name) {
+  const module = fetched.get(name) ?? import(`./${name}.js`).then((/** @type {Module} */ got) => {
+    got.start?.();
+    return got;
+  });
+  fetched.set(name, module);
+  return module;
+}
+
+/** Sets up what stands on the page; the page says when that is done. */
+async function dress() {
+  const page = document.documentElement;
+  delete page.dataset.dressed;
   restoreKept();
-  fit();
-  zoom();
-  counting();
-  stall();
+  const used = /** @type {NodeListOf<HTMLElement | SVGElement>} */ (document.querySelectorAll('[data-module]'));
+  const names = new Set([...used].flatMap((element) => (element.dataset.module ?? '').split(' ')));
+  await Promise.all([...names].map((name) => begin(name).then((module) => module.dress?.()).catch(() => fetched.delete(name))));
+  page.dataset.dressed = 'yes';
 }
 
 shortcuts();
 clock();
 keep();
 letGo();
-parts();
 fileSizes();
-bands();
-pads();
-narrow();
-booking();
+outbox();
 swap(dress);
 dress();

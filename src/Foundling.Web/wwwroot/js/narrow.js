@@ -1,5 +1,5 @@
 /** Narrows a list to the rows that have every word typed; a group without a row left goes with its rows. */
-export function narrow() {
+export function start() {
   document.addEventListener('input', (event) => {
     const box = event.target instanceof HTMLInputElement && event.target.matches('[data-narrow]') ? event.target : null;
     const list = box?.closest('[data-narrowed]');

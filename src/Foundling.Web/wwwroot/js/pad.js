@@ -1,5 +1,5 @@
 /** Small drawing pads: strokes become path data in hidden fields, shown as they are drawn. */
-export function pads() {
+export function start() {
   /** @type {{pad: HTMLElement, path: string} | null} */
   let stroke = null;
   const field = (/** @type {HTMLElement} */ pad, /** @type {string} */ name) => /** @type {HTMLInputElement} */ (pad.querySelector(`input[data-${name}]`));

@@ -1,5 +1,5 @@
 /** Choosing a part on a drawing, by tap or by Enter, leads to the page of that part. */
-export function parts() {
+export function start() {
   /** @param {Event} event */
   const choose = (event) => {
     const part = event.target instanceof Element ? event.target.closest('[data-parts] [data-part]') : null;

@@ -1,20 +1,21 @@
+import { resend, send } from './outbox.js';
+
 /**
  * The stall check. What each answer means was worked out by the shop; here answers are only added up, so that it works
- * without a connection. A check that became a tag waits in this browser until the shop has taken it, once.
+ * without a connection.
  * @typedef {{mean: number, variance: number, cost: number}} Work
  * @typedef {{id: string, text: string, stoppers: string[], doubts: string[], work: string[],
  *   adds: Record<string, Work>, share: number, raises: string[]}} Effect
- * @typedef {{stopper: number, doubt: number, further_doubt: number, minute: number, raised: number}} Weights
- * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], many: boolean, answers: Effect[]}} Row
+ * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], many: boolean, first: boolean,
+ *   pull: number[], answers: Effect[]}} Row
+ * @typedef {{times: number, of: string[]}} Term
+ * @typedef {{most: number, cost: Term[], price: Term[], spread: [number, number][]}} Sums
  * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
- * @typedef {{z80: number, rate: number, on_shelf: Record<string, number>, weights: Weights, tables: Table[]}} Data
+ * @typedef {{rate: number, on_shelf: Record<string, number>, sums: Sums, tables: Table[]}} Data
  */
 const nowKey = 'stall:now';
-const queueKey = 'stall:queue';
-const most = 12;
 
-export function stall() {
-  resend();
+export function dress() {
   const room = /** @type {HTMLElement | null} */ (document.querySelector('[data-stall]'));
   if (!room || room.dataset.ready) return;
   room.dataset.ready = '1';
@@ -38,30 +39,25 @@ export function stall() {
   const pending = () => (table()?.rows ?? []).find((r) => r.many && now.path.some(([q]) => q === r.id) && !closed(r));
   const asked = () => new Set(now.path.map(([q]) => q)).size;
   const open = () => (table()?.rows ?? []).filter((r) => !closed(r) && !r.not_after.some((x) => answered().some(([q, a]) => `${q}/${a}` === x)));
-  /** What matters most for the verdict so far: the open question most hangs on, its bad answers likelier when another spoke for them. */
+  /** The open question most hangs on, which the table says for what was raised and doubted so far. */
   const next = () => {
     const rows = open();
-    const w = data?.weights;
     const going = pending();
     if (going) return going;
-    if (!w || rows.some((r) => r.id === 'edge_there')) return rows[0];
     const soFar = effects();
     const doubted = soFar.some((e) => e.doubts.length > 0);
-    const weight = (/** @type {Row} */ r) => {
-      const raised = soFar.some((e) => e.raises.includes(r.id)) ? w.raised : 1;
-      const shares = r.answers.map((a, i) => (i === 0 ? 1 : raised) * a.share);
-      const hangs = (/** @type {Effect} */ a) => a.stoppers.length * w.stopper
-        + a.doubts.length * (doubted ? w.further_doubt : w.doubt) + w.minute * Math.abs(a.adds.Work.mean);
-      return r.answers.reduce((sum, a, i) => sum + shares[i] * hangs(a), 0) / shares.reduce((a, b) => a + b, 0);
-    };
-    return rows.sort((a, b) => weight(b) - weight(a))[0];
+    const pull = (/** @type {Row} */ r) => r.pull[(soFar.some((e) => e.raises.includes(r.id)) ? 1 : 0) + (doubted ? 2 : 0)];
+    return rows.find((r) => r.first) ?? rows.sort((a, b) => pull(b) - pull(a))[0];
   };
+  const most = () => data?.sums.most ?? 0;
+  /** A sum of the table with these figures. @param {Term[]} terms @param {Record<string, number>} figures */
+  const sum = (terms, figures) => terms.reduce((all, term) => all + term.of.reduce((product, name) => product * (figures[name] ?? 0), term.times), 0);
   const keep = () => localStorage.setItem(nowKey, JSON.stringify(now));
 
   function show() {
     const at = table();
     const stopped = effects().some((e) => e.stoppers.length > 0);
-    const row = now.ended || stopped || (asked() >= most && !pending()) ? undefined : next();
+    const row = now.ended || stopped || (asked() >= most() && !pending()) ? undefined : next();
     part('kinds').hidden = at !== undefined;
     part('ask').hidden = !at || !row;
     part('verdict').hidden = !at;
@@ -75,7 +71,7 @@ export function stall() {
 
   /** @param {Row} row */
   function question(row) {
-    part('count').textContent = `Question ${asked() + (pending() ? 0 : 1)} of at most ${most}`;
+    part('count').textContent = `Question ${asked() + (pending() ? 0 : 1)} of at most ${most()}`;
     part('question').textContent = row.ask;
     part('look').textContent = row.look;
     part('picture').hidden = !now.pictures;
@@ -108,10 +104,11 @@ export function stall() {
     lines('reasons', [...stoppers, ...doubts, ...(asking ? [] : all.flatMap((e) => e.work))], 'p');
     part('aims').replaceChildren(...Object.keys(at.base).map((aim) => {
       const mean = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].mean, at.base[aim].mean));
-      const spread = Math.sqrt(Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance)));
+      const variance = all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance);
       const cost = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].cost, at.base[aim].cost));
-      const high = mean + (data?.z80 ?? 0) * spread;
-      const sums = [mean, high].map((minutes) => (cost + ((money('rate') ?? 0) * minutes) / 60).toFixed(0));
+      const spread = data?.sums.spread ?? [];
+      const high = mean + (spread.find(([upTo]) => variance <= upTo) ?? spread[spread.length - 1])[1];
+      const sums = [mean, high].map((minutes) => sum(data?.sums.cost ?? [], { materials: cost, minutes, rate: money('rate') ?? 0 }).toFixed(0));
       const tr = document.createElement('tr');
       for (const [text, css] of [[aim, ''], [`${hours(mean)} to ${hours(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
         const td = document.createElement('td');
@@ -149,7 +146,8 @@ export function stall() {
       return;
     }
     const materials = Number(work?.cost ?? 0);
-    const left = worth - materials - (money('rate') ?? 0) * (Number(work?.mean ?? 0) / 60) - (money('selling') ?? 0);
+    const left = sum(data?.sums.price ?? [],
+      { worth, materials, minutes: Number(work?.mean ?? 0), rate: money('rate') ?? 0, selling: money('selling') ?? 0 });
     part('price').textContent = left <= 0 ? 'Not at any price, at that worth.'
       : `Pay at most ${left.toFixed(left < 20 ? 1 : 0)}, to make it work, with about ${materials.toFixed(0)} for materials counted (assumed).`;
   }
@@ -199,7 +197,7 @@ export function stall() {
     event.preventDefault();
     const fields = Object.fromEntries([...new FormData(/** @type {HTMLFormElement} */ (part('send')))].filter(([k]) => !k.startsWith('__')));
     const id = `stall-${Date.now().toString(36)}-${Math.random().toString(36).slice(2, 12)}`;
-    put([...queue(), { ...fields, id, kind: now.kind, answers: answered().map(([q, a]) => `${q}/${a}`).join(' ') }]);
+    send({ ...fields, id, kind: now.kind, answers: answered().map(([q, a]) => `${q}/${a}`).join(' ') });
     now = { ...now, kind: '', path: [], ended: false };
     /** @type {HTMLFormElement} */ (part('send')).reset();
     show();
@@ -214,47 +212,3 @@ function hours(minutes) {
   const whole = Math.round(minutes);
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 }
-
-/** @returns {Record<string, string>[]} */
-const queue = () => JSON.parse(localStorage.getItem(queueKey) ?? '[]');
-const put = (/** @type {Record<string, string>[]} */ items) => localStorage.setItem(queueKey, JSON.stringify(items));
-let sending = false;
-/** @type {ReturnType<typeof setTimeout> | undefined} */
-let again;
-
-/** Sends what waits, one after another, and looks again while something is left. @param {boolean} [go] whether to open the tag it became */
-async function resend(go = false) {
-  clearTimeout(again);
-  if (sending) return;
-  sending = true;
-  let to = '';
-  try {
-    while (queue().length > 0) {
-      const [item, ...rest] = queue();
-      const page = await (await fetch('/stall', { cache: 'no-store' })).text();
-      const token = new DOMParser().parseFromString(page, 'text/html')
-        .querySelector('[data-stall-send] [name=__RequestVerificationToken]')?.getAttribute('value');
-      const body = new FormData();
-      for (const [name, value] of Object.entries({ ...item, _once: item.id, __RequestVerificationToken: token ?? '' })) {
-        if (name !== 'id') body.append(name, value);
-      }
-      const answer = await fetch('/stall?handler=Keep', { method: 'POST', body });
-      if (!answer.redirected) throw new Error('not taken');
-      put(rest);
-      to = answer.url;
-    }
-  } catch {
-    again = setTimeout(resend, 8000);
-  } finally {
-    sending = false;
-  }
-  const waiting = /** @type {HTMLElement | null} */ (document.querySelector('[data-stall-waiting]'));
-  if (waiting) {
-    waiting.hidden = queue().length === 0 && !to;
-    waiting.textContent = queue().length > 0
-      ? `${queue().length} waiting to be sent to the shop. Kept here until the connection is back.` : 'Sent to the shop.';
-  }
-  if (go && to) location.href = to;
-}
-
-addEventListener('online', () => resend());

@@ -1,5 +1,5 @@
 /** Pictures that can be come nearer to and moved: by wheel, drag, pinch, buttons, or plus, minus and 0. */
-export function zoom() {
+export function dress() {
   for (const svg of /** @type {NodeListOf<SVGSVGElement>} */ (document.querySelectorAll('svg[data-zoom]'))) {
     if (!svg.dataset.zoomed) begin(svg);
   }

@@ -1,10 +1,11 @@
-// Keeps the stall check at hand when the connection is gone. Nothing else of the shop is kept here.
-const name = 'stall-4';
-const kept = ['/stall', '/stall?handler=Data', '/css/app.css', '/icon.svg', '/fonts/archivo.woff2', '/fonts/besley.woff2',
-  ...['main', 'shortcuts', 'clock', 'keep', 'swap', 'parts', 'files', 'bands', 'pad', 'count', 'stall', 'narrow', 'booking', 'zoom'].map((file) => `/js/${file}.js`)];
+// Keeps the stall check at hand when the connection is gone. Nothing else of the shop is kept here. The program fills in what
+// is kept, and a name that changes with it.
+const name = 'stall-{name}';
+const kept = {kept};
 
 self.addEventListener('install', (event) => event.waitUntil(caches.open(name).then((cache) => cache.addAll(kept)).then(() => self.skipWaiting())));
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+self.addEventListener('activate', (event) => event.waitUntil(caches.keys()
+  .then((all) => Promise.all(all.filter((old) => old !== name).map((old) => caches.delete(old)))).then(() => self.clients.claim())));
 self.addEventListener('fetch', (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== 'GET' || url.origin !== location.origin || !kept.includes(url.pathname + url.search)) return;

@@ -1,0 +1,47 @@
+using Foundling.Core.Aim;
+
+namespace Foundling.Core.Stall;
+
+/// <summary>One line of a sum: figures multiplied with one another and taken so many times.</summary>
+/// <param name="Times">How often it counts.</param>
+/// <param name="Of">Names of the figures that are multiplied.</param>
+public sealed record StallTerm(double Times, IReadOnlyList<string> Of);
+
+/// <summary>
+/// Every sum of the stall check, as tables: away from the shop the page looks up and adds, and has no formula of its own.
+/// The figures are <c>worth</c>, <c>materials</c>, <c>minutes</c>, <c>rate</c> (an hour) and <c>selling</c>.
+/// </summary>
+/// <param name="Most">Questions at most.</param>
+/// <param name="Cost">What an aim costs: its materials and its hours.</param>
+/// <param name="Price">The most to pay: the worth less what it costs to get there.</param>
+/// <param name="Spread">Variance of the minutes up to which so many are added to the mean to reach what eight in ten do not exceed.</param>
+public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IReadOnlyList<StallTerm> Price, IReadOnlyList<double[]> Spread)
+{
+    private const int MostQuestions = 12;
+
+    private const double WidestMin = 4000, HourMin = 60;
+
+    /// <summary>Each step of the spread is so much wider than the one before; what is said is never too little.</summary>
+    private const double Step = 1.02;
+
+    /// <summary>The sums of every check.</summary>
+    public static StallReckoning All { get; } = new(MostQuestions,
+        [new(1, ["materials"]), new(1 / HourMin, ["rate", "minutes"])],
+        [new(1, ["worth"]), new(-1, ["materials"]), new(-1 / HourMin, ["rate", "minutes"]), new(-1, ["selling"])],
+        [.. Spreads()]);
+
+    /// <summary>A sum of these figures.</summary>
+    /// <param name="terms">Its lines.</param>
+    /// <param name="figures">The figures by name; what is not there is 0.</param>
+    public static double Sum(IEnumerable<StallTerm> terms, IReadOnlyDictionary<string, double> figures) =>
+        terms.Sum(t => t.Of.Aggregate(t.Times, (product, name) => product * figures.GetValueOrDefault(name)));
+
+    private static IEnumerable<double[]> Spreads()
+    {
+        yield return [0, 0];
+        for (double sd = 1; sd < WidestMin; sd *= Step)
+        {
+            yield return [Math.Round(sd * sd, 2), Math.Round(Totals.Z80 * sd, 2)];
+        }
+    }
+}
