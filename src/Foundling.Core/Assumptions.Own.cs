@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Reflection;
+using Foundling.Core.Keys;
 using Foundling.Core.Stores;
 
 namespace Foundling.Core;
@@ -21,16 +22,32 @@ public sealed partial record Assumptions
     /// <summary>The values the book starts with; first here, because the list below is made from it.</summary>
     public static Assumptions Standard { get; } = new();
 
-    private const string PriceHeading = "What materials cost", Day = "o'clock", Times = "times";
+    private const string PriceHeading = "What materials cost", TimeHeading = "How long a step takes, likely",
+        MetalHeading = "Metal a step takes off", Day = "o'clock", Times = "times";
 
-    private static readonly List<Line> Lines = [.. Properties(), .. Materials()];
+    private static readonly List<Line> Lines = [.. Properties(), .. Materials(), .. StepMinutes(), .. StepMetal()];
 
     private static readonly Dictionary<string, Line> ByName = Lines.ToDictionary(l => l.Name);
 
-    private OwnPrices Prices { get; init; } = OwnPrices.None;
+    private OwnFigures<SupplyId> Prices { get; init; } = new();
+
+    private OwnFigures<(StepKey, StepCase)> Likely { get; init; } = new();
+
+    private OwnFigures<(StepKey, StepCase)> Taken { get; init; } = new();
 
     /// <summary>What a unit of a supply costs, in the shop's money; 0 for kit.</summary>
     public double PriceOf(Supply supply) => Prices.Of(supply.Id) ?? supply.Cost;
+
+    /// <summary>Hands-on minutes of a step: as the book has them, drawn out or together by what the shop says is likely.</summary>
+    public (double Low, double Likely, double High) MinutesOf(StepKey step, StepCase @case = StepCase.Usual)
+    {
+        StepFigure book = StepFigures.Of(step, @case);
+        double times = (Likely.Of((step, @case)) ?? book.Likely) / book.Likely;
+        return (book.Low * times, book.Likely * times, book.High * times);
+    }
+
+    /// <summary>Metal a step takes off, mm.</summary>
+    public double MetalOf(StepKey step, StepCase @case = StepCase.Usual) => Taken.Of((step, @case)) ?? StepFigures.Of(step, @case).MetalMm;
 
     private static IEnumerable<Line> Properties() =>
         from property in typeof(Assumptions).GetProperties()
@@ -50,7 +67,15 @@ public sealed partial record Assumptions
     private static IEnumerable<Line> Materials() =>
         Supplies.All.Where(s => !s.Kit)
             .Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
-            a => a.PriceOf(s), (a, value) => a with { Prices = a.Prices.With(s, value) }));
+            a => a.PriceOf(s), (a, value) => a with { Prices = a.Prices.With(s.Id, value, s.Cost) }));
+
+    private static IEnumerable<Line> StepMinutes() => StepFigures.All.Select((f, i) => new Line($"minutes_{f.Name}", "min", $"to {f.What}{f.InCase}",
+        i == 0 ? TimeHeading : "", false, a => a.MinutesOf(f.Step, f.Case).Likely,
+        (a, value) => a with { Likely = a.Likely.With((f.Step, f.Case), value, f.Likely) }));
+
+    private static IEnumerable<Line> StepMetal() => StepFigures.All.Where(f => f.MetalMm > 0).Select((f, i) => new Line($"metal_{f.Name}", "mm",
+        $"to {f.What}{f.InCase}", i == 0 ? MetalHeading : "", false, a => a.MetalOf(f.Step, f.Case),
+        (a, value) => a with { Taken = a.Taken.With((f.Step, f.Case), value, f.MetalMm) }));
 
     /// <summary>Every assumption with its unit and reason, for the Shop page, the papers and the API.</summary>
     public IEnumerable<AssumedFigure> List() => Lines.Select(l => new AssumedFigure(l.Name, l.Read(this), l.Unit, l.Reason));

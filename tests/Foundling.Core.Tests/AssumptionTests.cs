@@ -149,4 +149,33 @@ public sealed class AssumptionTests
             }
         }
     }
+
+    [Fact]
+    public void Minutes_and_metal_of_every_step_are_the_shops_to_change()
+    {
+        Assumptions twice = Assumptions.Standard;
+        foreach (AssumedFigure figure in Assumptions.Book.Where(f => f.Name.StartsWith("minutes_", StringComparison.Ordinal)
+            || f.Name.StartsWith("metal_", StringComparison.Ordinal)))
+        {
+            twice = twice.With(figure.Name, figure.Value * 2);
+        }
+        int compared = 0;
+        for (int seed = 0; seed < 150; seed++)
+        {
+            PlanQuestion question = Asking.Random(new Random(seed));
+            Dictionary<DeedId, Deed> now = Planner.Plan(In(question, twice)).ToDictionary(d => d.Id);
+            // Some are rounded to the minute. Taking apart is reckoned from its joints, and what is ground back to a line from that line.
+            foreach (Deed deed in Planner.Plan(In(question, Assumptions.Standard)).Where(d => d.Id.Step is not StepKey.Apart))
+            {
+                compared++;
+                now[deed.Id].Minutes.Likely.ShouldBe(deed.Minutes.Likely * 2, 1.01, $"seed {seed}: {deed.Title}");
+                now[deed.Id].Minutes.High.ShouldBe(deed.Minutes.High * 2, 1.01, $"seed {seed}: {deed.Title}");
+                (now[deed.Id].MetalRemovedMm == deed.MetalRemovedMm * 2 || deed.Id.Step == StepKey.EdgeSave).ShouldBeTrue($"seed {seed}: {deed.Title}");
+            }
+        }
+        compared.ShouldBeGreaterThan(2000);
+        // Every row of the table is some step's.
+        StepFigures.All.Select(f => f.Name).ShouldBeUnique();
+        Assumptions.Standard.With("minutes_wash", 20).MinutesOf(StepKey.Wash).ShouldBe((10, 20, 44));
+    }
 }

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using System.IO.Compression;
 using System.Text;
 using System.Text.Json.Nodes;

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using System.Net;
 using AngleSharp.Html.Dom;
 using Foundling.Core.Aim;

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using System.Globalization;
 using System.Text.RegularExpressions;
 using System.Xml.Linq;

@@ -273,7 +273,7 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
             {
                 var entry = new BenchEvent { Id = Guid.NewGuid(), At = host.Time.GetUtcNow().AddMinutes(-i), Kind = i % 2 == 0 ? EventKind.Note
                     : EventKind.Stopped,
-                    Minutes = i % 2 == 0 ? null : 1, Text = $"entry {i}", Step = i % 2 == 0 ? null : (Core.Rod.DeedId?)Core.Rod.StepKey.Wash };
+                    Minutes = i % 2 == 0 ? null : 1, Text = $"entry {i}", Step = i % 2 == 0 ? null : (Core.Rod.DeedId?)Core.Keys.StepKey.Wash };
                 db.Entry(entry).Property("TagNumber").CurrentValue = number;
                 db.Add(entry);
             }

@@ -14,6 +14,16 @@ public sealed record ThreePoint(double Low, double Likely, double High)
     [System.Text.Json.Serialization.JsonIgnore]
     public double Variance => (High - Low) * (High - Low) / 36;
 
+    /// <summary>Both, one after the other.</summary>
+    public static ThreePoint operator +(ThreePoint one, ThreePoint other) =>
+        new(one.Low + other.Low, one.Likely + other.Likely, one.High + other.High);
+
+    /// <summary>So many times as much.</summary>
+    public static ThreePoint operator *(ThreePoint one, double times) => new(one.Low * times, one.Likely * times, one.High * times);
+
+    /// <summary>The nearest whole figures.</summary>
+    public ThreePoint Whole() => new(Math.Round(Low), Math.Round(Likely), Math.Round(High));
+
     /// <summary>Checks the order of the three; answers this.</summary>
     /// <exception cref="InputException">Not low &lt;= likely &lt;= high, or below 0.</exception>
     public ThreePoint Ordered() =>

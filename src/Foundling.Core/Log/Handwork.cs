@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
 using Foundling.Core.Units;

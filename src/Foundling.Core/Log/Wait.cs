@@ -13,7 +13,7 @@ public sealed class Wait
     public Rod.LagKind Kind { get; set; }
 
     /// <summary>Steps that end it when they are done.</summary>
-    public List<Rod.StepKey> EndedBy { get; set; } = [];
+    public List<Keys.StepKey> EndedBy { get; set; } = [];
 
     /// <summary>What stands, and where.</summary>
     public string What { get; set; } = "";

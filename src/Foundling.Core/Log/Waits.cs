@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 
 namespace Foundling.Core.Log;

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 using System.Text.Json;

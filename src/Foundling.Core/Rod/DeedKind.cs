@@ -1,3 +1,5 @@
+using Foundling.Core.Keys;
+
 namespace Foundling.Core.Rod;
 
 /// <summary>What is done in a step, which decides what it holds, how its time runs and which gauges help.</summary>

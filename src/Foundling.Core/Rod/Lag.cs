@@ -1,3 +1,5 @@
+using Foundling.Core.Keys;
+
 namespace Foundling.Core.Rod;
 
 /// <summary>How a wait ends, which decides what is said of it.</summary>

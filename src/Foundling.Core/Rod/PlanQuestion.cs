@@ -134,6 +134,16 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>The latest value of a measure, on any of these parts; null when it was not taken.</summary>
     public double? Measured(MeasureId measure, params ReadOnlySpan<PartId> parts) => Facts.Measured(measure, parts);
 
+    /// <summary>Hands-on minutes of a step in this shop.</summary>
+    public ThreePoint Minutes(StepKey step, StepCase @case = StepCase.Usual)
+    {
+        (double low, double likely, double high) = Shop.Assumptions.MinutesOf(step, @case);
+        return new ThreePoint(low, likely, high);
+    }
+
+    /// <summary>Metal a step takes off, mm.</summary>
+    public double Metal(StepKey step, StepCase @case = StepCase.Usual) => Shop.Assumptions.MetalOf(step, @case);
+
     /// <summary>The cutting parts that are there.</summary>
     public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
 

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using System.Collections.Concurrent;
 using Foundling.Core.Rod.Rules;
 

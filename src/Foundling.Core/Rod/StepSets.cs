@@ -1,3 +1,5 @@
+using Foundling.Core.Keys;
+
 namespace Foundling.Core.Rod;
 
 /// <summary>Steps an order rule speaks of.</summary>

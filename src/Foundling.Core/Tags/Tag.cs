@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using System.Globalization;
 using Foundling.Core.Aim;
 using Foundling.Core.Log;

@@ -1,6 +1,6 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Origin;
-using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tools;

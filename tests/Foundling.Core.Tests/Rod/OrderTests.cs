@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using CsCheck;
 using Foundling.Core.Aim;
 using Foundling.Core.Bench;

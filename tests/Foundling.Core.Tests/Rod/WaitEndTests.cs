@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Log.Older;
 using Foundling.Core.Rod;

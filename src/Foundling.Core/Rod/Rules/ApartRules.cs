@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
@@ -85,14 +86,14 @@ internal static class ApartRules
     [
         PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
             [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new Deed(StepKey.LeaveOn, Stage.Apart,
-            $"Leave on: {Names(StaysOn(q))}", 0.5, 1, 2)
+            $"Leave on: {Names(StaysOn(q))}", q.Minutes(StepKey.LeaveOn))
         {
             Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{Sentences.Start(p.Name)}: {Why(p)}.")),
             Reason = "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
             [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new Deed(StepKey.RefitPlan, Stage.Apart,
-            $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", 4, 8, 20)
+            $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", q.Minutes(StepKey.RefitPlan))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
             Needs = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)]
@@ -101,7 +102,7 @@ internal static class ApartRules
             FinishTest = "The new pieces lie on the bench.",
         }),
         PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
-            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 5, 15, 40)
+            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", q.Minutes(StepKey.OpenJoint))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
                 Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
@@ -119,12 +120,12 @@ internal static class ApartRules
                 : "Every part lies there in the order it came off.", Cautions = q.Handling(heavy: true),
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q =>
-            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", 1, 2, 4)
+            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", q.Minutes(StepKey.RollCall))
         {
             Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
         }),
         PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart], q =>
-            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", 2, 4, 8)
+            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", q.Minutes(StepKey.LookApart))
         {
             Needs = [Need.Of(SupplyIds.Lens)], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
             Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
@@ -139,7 +140,7 @@ internal static class ApartRules
     {
         Found finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
         string title = finding.OnOrder ? $"Fit the {part.Name} when it comes" : $"Find or make: {part.Name}";
-        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, title, 5, 20, 60)
+        return new Deed(new DeedId(StepKey.Find, part.Id.Value), Stage.SmallParts, title, q.Minutes(StepKey.Find))
         {
             Parts = [part.Id], Needs = finding.OnOrder ? [] : [Need.Of(SupplyIds.ReplacementPart, 1)],
             WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "",
@@ -157,14 +158,14 @@ internal static class ApartRules
             open = [.. q.Gone.Where(p => p.InSet).Except(ordered)];
         if (open.Count > 0)
         {
-            yield return new Deed(StepKey.IronsFind, Stage.Finish, $"Look out for: {Names(open)}", 1, 3, 10) { Parts = Ids(open),
+            yield return new Deed(StepKey.IronsFind, Stage.Finish, $"Look out for: {Names(open)}", q.Minutes(StepKey.IronsFind)) { Parts = Ids(open),
                 How = "Same maker, same taper, same snecked head. It works meanwhile with those it has.",
                 Reason = "A whole set is worth more, but none is needed to work.", FinishTest = "They stand on the wanted list." };
         }
         foreach (PartDef part in ordered)
         {
             Found finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", 6, 12, 25)
+            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", q.Minutes(StepKey.IronsFit))
             {
                 Parts = [part.Id], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
                 WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,

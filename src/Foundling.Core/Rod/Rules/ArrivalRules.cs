@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Proof;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
@@ -42,29 +43,29 @@ internal static class ArrivalRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("pictures as found", "Nothing can be compared later without them.", [Always], _ =>
-            new Deed(StepKey.Photos, Stage.AsFound, "Photograph it as it came", 3, 5, 10)
+        PlanRule.One("pictures as found", "Nothing can be compared later without them.", [Always], q =>
+            new Deed(StepKey.Photos, Stage.AsFound, "Photograph it as it came", q.Minutes(StepKey.Photos))
         {
             Needs = [Need.Of(SupplyIds.CameraAndRule)], How = "Both sides, sole or face, marks close up, each with a rule in the picture.",
             Reason = "Before and after, and the marks, in case cleaning takes one.", FinishTest = "Every mark can be read in a picture.",
         }, buys: 1),
         PlanRule.One("pin orientations", "A tapered pin comes out one way, and goes back the same way.",
             [If("it has a tapered pin", q => q.Present.Any(p => p.Joint == Joint.TaperedPin))], q => new Deed(StepKey.PhotoPins, Stage.AsFound,
-            $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", 1, 2, 4)
+            $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", q.Minutes(StepKey.PhotoPins))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.TaperedPin)), Needs = [Need.Of(SupplyIds.CameraAndRule)],
             How = "The thick end comes out first, so drive from the thin end. Mark it with a dot.",
             Reason = "Driven the wrong way it jams or splits its seat.", FinishTest = "The thick end of each pin is marked in a picture.",
         }),
-        PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has(PartIds.Chuck))], _ =>
-            new Deed(StepKey.PhotoChuck, Stage.AsFound, "Photograph the chuck as its parts come out", 1, 2, 4)
+        PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has(PartIds.Chuck))], q =>
+            new Deed(StepKey.PhotoChuck, Stage.AsFound, "Photograph the chuck as its parts come out", q.Minutes(StepKey.PhotoChuck))
         {
             Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.CameraAndRule)],
                 How = "Lay the pieces in a row on white paper as they leave it.",
             Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
         }),
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>
-            new Deed(StepKey.TryAsFound, Stage.AsFound, "Try it as found", 2, 5, 12)
+            new Deed(StepKey.TryAsFound, Stage.AsFound, "Try it as found", q.Minutes(StepKey.TryAsFound))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)[0].Kit.Select(k => Need.Of(k))], How = How(q.Tool),
                 Reason = "What works already is left alone.",
@@ -72,7 +73,7 @@ internal static class ArrivalRules
             Cautions = q.Tool.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 2),
         PlanRule.One("settings as found", "Frog, cap and pivot settings are lost the moment it comes apart.", [Always], q =>
-            new Deed(StepKey.NoteSettings, Stage.AsFound, Settings(q.Tool), 1, 3, 5)
+            new Deed(StepKey.NoteSettings, Stage.AsFound, Settings(q.Tool), q.Minutes(StepKey.NoteSettings))
         {
             Reason = "A good old setting is worth more than a guess.", FinishTest = "Written on the tag.",
         }),

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
@@ -22,36 +23,36 @@ internal static class BedRules
     [
         PlanRule.One("overspill off the seats", "Coating under a seat lets it rock.",
             [NotKeep, Metal, If("it was coated, or will be", q => q.Present.Any(p => p.Finish is PartFinish.Japanned or PartFinish.Painted))], q =>
-            new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces", 3, 6, 15)
+            new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces", q.Minutes(StepKey.Overspill))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile)], How = "Only what stands proud, only on the seats.",
             Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.", Cautions = [CautionId.OldPaint],
         }, buys: 3),
         PlanRule.One("seat the frog", "A rocking frog chatters and no edge cures it.", [NotKeep, Frogged], q =>
-            new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 6, q.Measured(MeasureIds.Rock, PartIds.Frog) is double rock
-            && rock > 0.05 ? 20 : 12, 35)
+            new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 
+            q.Minutes(StepKey.FrogSeat, q.Measured(MeasureIds.Rock, PartIds.Frog) > q.Shop.Assumptions.FrogRockMm ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.Frog, PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1), Need.Of(SupplyIds.FineFile)],
                 How = "Blue the seat, rub, take off only what is blue.",
             Reason = q.Measured(MeasureIds.Rock, PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
                 : "Seats the iron; a rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
-            MetalRemovedMm = 0.02,
+            MetalRemovedMm = q.Metal(StepKey.FrogSeat),
         }, buys: 8),
-        PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged], _ =>
-            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", 4, 10, 25)
+        PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged], q =>
+            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", q.Minutes(StepKey.FrogFace))
         {
             Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = "Few strokes, mind the lateral lever.",
-            Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false, MetalRemovedMm = 0.03,
+            Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.FrogFace),
         }, buys: 4),
         PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Kind(KindIds.BlockPlane, KindIds.ScraperPlane, KindIds.Spokeshave)], q =>
-            new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", 4, 10, 25)
+            new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", q.Minutes(StepKey.BedFlat))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile), Need.Of(SupplyIds.MarkingBlue, 1)],
             How = "Blue a flat iron, rub, file the high spots, most of all at the mouth.", Reason = "An iron on three points chatters.",
-            FinishTest = "Blue across the whole width behind the mouth.", Undoable = false, MetalRemovedMm = 0.02,
+            FinishTest = "Blue across the whole width behind the mouth.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.BedFlat),
         }, buys: 6),
         PlanRule.One("clean the abutments", "A wedge that binds on dirt lets shavings under it.", [Wedged], q =>
-            new Deed(StepKey.Abutments, Stage.Bed, "Clean bed and abutments", 3, 8, 15)
+            new Deed(StepKey.Abutments, Stage.Bed, "Clean bed and abutments", q.Minutes(StepKey.Abutments))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.WoodenScraper)],
             How = "Only dirt and old polish, no wood. The front of the mouth stays sharp, the rear may be eased.",
@@ -59,7 +60,8 @@ internal static class BedRules
         }, buys: 4),
         PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has(PartIds.Wedge))], q =>
             new Deed(StepKey.WedgeFit, Stage.Bed, q.Odd.Contains(PartIds.Wedge) ? "Fit the wedge, which is from another plane, to this one"
-            : "Fit the wedge to its abutments", 5, q.Odd.Contains(PartIds.Wedge) ? 25 : 12, 40)
+            : "Fit the wedge to its abutments", 
+            q.Minutes(StepKey.WedgeFit, q.Odd.Contains(PartIds.Wedge) ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.Wedge, PartIds.Body], Needs = [Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FineFile)],
             How = "Rub with chalk or marker, pare the wedge and never the body. Tips thin, touching first; they must not reach the mouth.",
@@ -68,8 +70,8 @@ internal static class BedRules
             SurfaceLost = q.Odd.Contains(PartIds.Wedge) ? null : SurfaceId.Joint, Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("name the wedge as a stranger", "Who has it next should know.",
-            [Wedged, If("the wedge is not its own", q => q.Odd.Contains(PartIds.Wedge) && q.Has(PartIds.Wedge))], _ => new Deed(StepKey.WedgeNote, Stage.Finish,
-            "Say in the papers that the wedge is from elsewhere", 1, 1, 2)
+            [Wedged, If("the wedge is not its own", q => q.Odd.Contains(PartIds.Wedge) && q.Has(PartIds.Wedge))], q => new Deed(StepKey.WedgeNote, Stage.Finish,
+            "Say in the papers that the wedge is from elsewhere", q.Minutes(StepKey.WedgeNote))
         {
             Parts = [PartIds.Wedge], How = "It stays with the plane; its own may yet turn up.",
             Reason = "Colour, shadow and fit say that it came from another plane.", FinishTest = "The papers say so.",

@@ -21,8 +21,8 @@ internal static class DerustRules
     private static List<PartDef> Bloom(PlanQuestion q) => [.. q.With(FindingKind.Rust).Where(p => p.Ferrous && q.Worst(FindingKind.Rust, p.Id) == 1)];
 
     /// <summary>Minutes to work every rusty part by hand; crust takes longer than brown.</summary>
-    private static double ByHand(PlanQuestion q, double least, double each) =>
-        Math.Round(least + q.Rusty.Sum(p => each * Math.Max(1, q.Worst(FindingKind.Rust, p.Id) - 1)));
+    private static ThreePoint ByHand(PlanQuestion q, StepKey step) =>
+        (q.Minutes(step) + (q.Minutes(step, StepCase.Each) * q.Rusty.Sum(p => Math.Max(1, q.Worst(FindingKind.Rust, p.Id) - 1)))).Whole();
 
     private static bool Delicate(PartDef p) => p.Material == Material.SpringSteel || p.IsFastener || p.Finish == PartFinish.Plated;
 
@@ -30,7 +30,7 @@ internal static class DerustRules
     [
         PlanRule.One("keep out of the bath", "Baths crack wood, redden brass and lift plate.",
             [Soaks, If("something of it may not go in", q => q.Bath is not null && KeptOut(q).Any())], q => new Deed(StepKey.KeepOut, Stage.Derust,
-            $"Not for the bath: {Names(KeptOut(q))}", 1, 2, 4)
+            $"Not for the bath: {Names(KeptOut(q))}", q.Minutes(StepKey.KeepOut))
         {
             Parts = Ids(KeptOut(q)), How = q.StaysWithMetal.Any() ? "Set aside what is loose; what stays on hangs above the liquid." : "Set it aside, dry.",
             Reason = WhyOut(q), FinishTest = "Only iron and steel that may go in lies by the tub.",
@@ -39,7 +39,7 @@ internal static class DerustRules
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
         PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.",
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
-            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, 4, 1), ByHand(q, 8, 2), ByHand(q, 20, 4))
+            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, StepKey.DerustWire))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
             How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.",
@@ -47,8 +47,7 @@ internal static class DerustRules
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep,
             Chosen(RustWays.Id, WayId.Abrasive)], q =>
-                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, 6, 2),
-            ByHand(q, 10, 5), ByHand(q, 25, 10))
+                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, StepKey.DerustAbrasive))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20),
                 Need.Of(SupplyIds.CleanCloth, 2)],
@@ -62,7 +61,7 @@ internal static class DerustRules
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
             [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any()), If("the way is the blade, or the aim is Keep", q =>
             q.Way(RustWays.Id) == WayId.Scrape || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new Deed(StepKey.DerustScrape, Stage.Derust,
-            "Lift active rust with a blade held flat, leave the dark skin", 10, 25, 60)
+            "Lift active rust with a blade held flat, leave the dark skin", q.Minutes(StepKey.DerustScrape))
         {
             Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)),
                 Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.CleanCloth, 2)],
@@ -71,7 +70,7 @@ internal static class DerustRules
         }, RustWays.Id, 12),
         PlanRule.One("blast", "It reaches corners and leaves a matt grey.",
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Blast)],
-            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {Names(q.Rusty)} with a soft medium", 6, 15, 35)
+            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {Names(q.Rusty)} with a soft medium", q.Minutes(StepKey.DerustBlast))
         {
             Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet,
                 Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
@@ -80,14 +79,15 @@ internal static class DerustRules
             SurfaceLost = SurfaceId.Patina,
         }, RustWays.Id, 14),
         PlanRule.One("oil after blasting", "Blasted iron is thirsty and rusts within the hour.", [If("something is rusty", q => q.Rusty.Count > 0),
-            Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once", 2, 4, 8)
+            Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once", q.Minutes(StepKey.DerustBlastOil))
         {
             Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet, Needs = [Need.Of(SupplyIds.LightOil, 10), Need.Of(SupplyIds.CleanCloth, 1)],
             Reason = "A blasted face holds damp like paper.", FinishTest = "A thin film everywhere.",
         }, RustWays.Id),
         PlanRule.One("derust what the bath may not take", "Some rust must come off by hand.",
             [Soaks, If("some rusty parts may not go in", q => Rest(q).Count > 0)], q => new Deed(StepKey.DerustRest, Stage.Derust,
-            $"Derust by hand: {Names(Rest(q))}", 3 + (2 * Rest(q).Count), 8 + (4 * Rest(q).Count), 20 + (8 * Rest(q).Count))
+            $"Derust by hand: {Names(Rest(q))}", 
+            q.Minutes(StepKey.DerustRest) + (q.Minutes(StepKey.DerustRest, StepCase.Each) * Rest(q).Count))
         {
             Parts = Ids(Rest(q)),
             Needs = [Rest(q).Any(Delicate) ? Need.Of(SupplyIds.SteelWool, 1) : Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.NylonAbrasivePad, 1),
@@ -98,20 +98,20 @@ internal static class DerustRules
             FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire], SurfaceLost = SurfaceId.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
-            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", 3, 6, 15)
+            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", q.Minutes(StepKey.DerustBloom))
         {
             Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 8)], How = "Oil first, then wool, then a dry cloth.",
             Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
         }, buys: 6),
         PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen(ChoiceId.Dark, WayId.Remove),
             If("bare iron has darkened or was rusty", q => q.Present.Any(p => p.Ferrous && p.Finish == PartFinish.Bare))], q => new Deed(StepKey.DarkRemove,
-            Stage.Derust, "Take the dark skin off the bare iron", 10, 25, 60)
+            Stage.Derust, "Take the dark skin off the bare iron", q.Minutes(StepKey.DarkRemove))
         {
             Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)),
             Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
-                SurfaceLost = SurfaceId.Patina, MetalRemovedMm = 0.01,
+                SurfaceLost = SurfaceId.Patina, MetalRemovedMm = q.Metal(StepKey.DarkRemove),
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, ChoiceId.Dark, 8),
     ];
@@ -175,7 +175,7 @@ internal static class DerustRules
             : $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.";
         string watch = q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched."
             : "";
-        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath, q.Shop.Assumptions)}: {Names(q.SoakLoad)}", 4, 8, 15)
+        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath, q.Shop.Assumptions)}: {Names(q.SoakLoad)}", q.Minutes(StepKey.Soak))
         {
             Parts = Ids(q.SoakLoad), Lag = Lag.Bath(Math.Round(soak.HoursEach * 60), limit.OutByHours * 60, Math.Round(soak.LookInMinutes), StepKey.SoakLift),
             Needs = [.. Mixed(bath, litres, q.Shop.Assumptions), Need.Of(SupplyIds.BathTub)],
@@ -190,7 +190,7 @@ internal static class DerustRules
         bool acid = Acid(q.Bath);
         List<PartId> parts = Ids(q.SoakLoad);
         double within = Soak.OilWithinMin(q.Bath, q.RelativeHumidityPercent, q.Shop.Assumptions);
-        yield return new Deed(StepKey.SoakLift, Stage.Derust, "Lift out, scrub off the black, rinse", 3, 6, 12)
+        yield return new Deed(StepKey.SoakLift, Stage.Derust, "Lift out, scrub off the black, rinse", q.Minutes(StepKey.SoakLift))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)],
                 How = "Along the length, under running water, into every corner.",
@@ -199,20 +199,20 @@ internal static class DerustRules
         };
         if (acid)
         {
-            yield return new Deed(StepKey.SoakNeutralise, Stage.Derust, "Neutralise in soda water until the fizzing stops", 2, 3, 5)
+            yield return new Deed(StepKey.SoakNeutralise, Stage.Derust, "Neutralise in soda water until the fizzing stops", q.Minutes(StepKey.SoakNeutralise))
             {
                 Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.BakingSoda, 15)],
                     How = "A tablespoon to the litre, then rinse once more.",
                 Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.",
             };
         }
-        yield return new Deed(StepKey.SoakDry, Stage.Derust, "Dry at once, into every hole", 2, 4, 8)
+        yield return new Deed(StepKey.SoakDry, Stage.Derust, "Dry at once, into every hole", q.Minutes(StepKey.SoakDry))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.HeatGun)],
             How = "Cloth, then warm air, never hot enough to change a colour.", Reason = "Flash rust starts while you look away.",
             FinishTest = "Warm to the hand, no dark seams.",
         };
-        yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", 1, 2, 4)
+        yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", q.Minutes(StepKey.SoakOil))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.LightOil, 10)],
                 Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",

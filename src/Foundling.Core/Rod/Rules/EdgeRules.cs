@@ -49,19 +49,18 @@ internal static class EdgeRules
     [
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q =>
-            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge",
-            5, 15, 40)
+            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge", q.Minutes(StepKey.EdgeBack))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
             How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
                 : q.Tool.Id == KindIds.Chisel
                 ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
             Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
-            Undoable = false, MetalRemovedMm = 0.03,
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),
         PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q =>
             new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
-            ? "Grind both bevels alike" : "Grind the bevel", 5, 12, 30)
+            ? "Grind both bevels alike" : "Grind the bevel", q.Minutes(StepKey.EdgeGrind))
         {
             Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
                 ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
@@ -69,12 +68,13 @@ internal static class EdgeRules
                 ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit."
                 : "Light touch, dip before it is warm to the finger.", Reason = "Chips come out at the wheel, not at the stone.",
             FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.",
-            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false, MetalRemovedMm = Damage(q) >= 3 ? 1.5
-                : 0.5,
+            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),
         }, buys: 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground], q =>
             new Deed(StepKey.EdgeHone, Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop"
-            : "Hone until a burr turns, then strop", 5, q.Tool.Edge == EdgeForm.TwoBevels ? 15 : 10, 25)
+            : "Hone until a burr turns, then strop", 
+            q.Minutes(StepKey.EdgeHone, q.Tool.Edge == EdgeForm.TwoBevels ? StepCase.Much : StepCase.Usual))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q),
             Needs = q.Way(ChoiceId.Grit) == WayId.Shines
@@ -83,22 +83,22 @@ internal static class EdgeRules
             How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
         PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q =>
-            new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", 0.5, 1, 1)
+            new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",
             FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.",
             [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new Deed(StepKey.IronsHone, Stage.Edge,
-            $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts", 3 * q.Tool.Set.Count(p => q.Has(p.Id)),
-            7 * q.Tool.Set.Count(p => q.Has(p.Id)), 14 * q.Tool.Set.Count(p => q.Has(p.Id)))
+            $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts",
+            q.Minutes(StepKey.IronsHone, StepCase.Each) * q.Tool.Set.Count(p => q.Has(p.Id)))
         {
             Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 4)],
             How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
             FinishTest = "Each cuts a clean groove in scrap.", Cautions = [CautionId.BareEdge],
         }, buys: 5),
-        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], _ =>
-            new Deed(StepKey.CapFit, Stage.Edge, "Fit the cap iron: no light along the edge", 5, 10, 25)
+        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>
+            new Deed(StepKey.CapFit, Stage.Edge, "Fit the cap iron: no light along the edge", q.Minutes(StepKey.CapFit))
         {
             Parts = [PartIds.CapIron], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.Strop)],
             How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.",
@@ -106,14 +106,14 @@ internal static class EdgeRules
             Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap")], q =>
-            new Deed(StepKey.LeverCap, Stage.Edge, "True the front of the lever cap", 2, 5, 10)
+            new Deed(StepKey.LeverCap, Stage.Edge, "True the front of the lever cap", q.Minutes(StepKey.LeverCap))
         {
             Parts = [PartIds.LeverCap], Needs = [Need.Of(SupplyIds.P240Sheet, 1)], How = "Underside of the front edge only.",
             Reason = q.Has(PartIds.CapIron) ? "It must press across the whole cap iron." : "It must press across the whole iron.",
             FinishTest = "A slip of paper is gripped from corner to corner.",
         }, buys: 2),
         PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>
-            new Deed(StepKey.EdgeKeep, Stage.Edge, "Oil the edge and cover it as it is", 1, 2, 4)
+            new Deed(StepKey.EdgeKeep, Stage.Edge, "Oil the edge and cover it as it is", q.Minutes(StepKey.EdgeKeep))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
                 Reason = "Its last sharpening is part of its history.",
@@ -125,29 +125,32 @@ internal static class EdgeRules
     {
         Deed deed = q.Way(ChoiceId.Back) switch
         {
-            WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", 4, 10, 25)
+            WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Grind))
             {
                 Needs = [Need.Of(SupplyIds.BenchGrinder)], Cautions = [CautionId.Grinder],
                 How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q),
-                MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : 3,
+                MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : q.Metal(StepKey.EdgeSave, StepCase.Grind),
                 Reason = "There is steel enough, and the back is too deep to lap.",
             },
-            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", 3, 6, 12)
+            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", q.Minutes(StepKey.EdgeSave, StepCase.Shim))
             {
-                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate)], Cautions = [CautionId.BareEdge], MetalRemovedMm = 0.02,
+                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate)], Cautions = [CautionId.BareEdge],
+                MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
                 How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q),
                 Reason = "The least metal, and the pits stay behind the edge.",
             },
-            WayId.Lift => new Deed(StepKey.EdgeSave, Stage.Edge, "Lift the back a hair and lap past the pits", 3, 7, 15)
+            WayId.Lift => new Deed(StepKey.EdgeSave, Stage.Edge, "Lift the back a hair and lap past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Lift))
             {
-                Needs = [Need.Of(SupplyIds.MediumStone)], Cautions = [CautionId.BareEdge], MetalRemovedMm = 0.03,
+                Needs = [Need.Of(SupplyIds.MediumStone)], Cautions = [CautionId.BareEdge],
+                MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Lift),
                 How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
             },
-            _ => new Deed(StepKey.EdgeSave, Stage.Edge, "Lap the pits out of the last part of the back", 8, EdgeWays.Pits(q) >= 4 ? 40 : 20, 80)
+            _ => new Deed(StepKey.EdgeSave, Stage.Edge, "Lap the pits out of the last part of the back",
+                q.Minutes(StepKey.EdgeSave, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
             {
                 Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
                 How = "Only the last 12 mm, on a flat plate, fresh paper often. Stop when the line at the edge is clean." + Steel(q),
-                Cautions = [CautionId.BareEdge], MetalRemovedMm = 0.05,
+                Cautions = [CautionId.BareEdge], MetalRemovedMm = q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
             },
         };

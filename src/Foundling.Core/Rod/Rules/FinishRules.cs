@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Proof;
 using Foundling.Core.Safety;
@@ -41,7 +42,7 @@ internal static class FinishRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q), 3, 6, 12)
+        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q), q.Minutes(StepKey.Protect))
         {
             Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
@@ -49,7 +50,7 @@ internal static class FinishRules
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>
-            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), 5, 10, 20)
+            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), q.Minutes(StepKey.Prove))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
             How = "The same test as the try as found; what it was tried on belongs to the reading.",
@@ -59,26 +60,26 @@ internal static class FinishRules
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
             || q.Tool.Family == Family.Saw)], q => new Deed(StepKey.Store, Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"
-            : "Cover the edge and hang it dry", 0.5, 1, 2)
+            : "Cover the edge and hang it dry", q.Minutes(StepKey.Store))
         {
             Parts = Ids(q.Edges), Needs = q.Tool.Family == Family.Plane ? [] : [Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
             Reason = "Nobody gets cut reaching for it.", FinishTest = "Nothing bare.",
             Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [CautionId.BareEdge],
         }),
-        PlanRule.One("pictures after", "Before means nothing without after.", [Always], _ =>
-            new Deed(StepKey.PicturesAfter, Stage.Finish, "Photograph it finished, same views", 2, 4, 8)
+        PlanRule.One("pictures after", "Before means nothing without after.", [Always], q =>
+            new Deed(StepKey.PicturesAfter, Stage.Finish, "Photograph it finished, same views", q.Minutes(StepKey.PicturesAfter))
         {
             Needs = [Need.Of(SupplyIds.CameraAndRule)], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
         }),
         PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own)], q =>
-            new Deed(StepKey.OwnPapers, Stage.Finish, "Say in the papers what is this shop's own dress", 2, 3, 6)
+            new Deed(StepKey.OwnPapers, Stage.Finish, "Say in the papers what is this shop's own dress", q.Minutes(StepKey.OwnPapers))
         {
             How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before."
                 : "Colour, grip, finish: each with what was there before.", Reason = "Nobody should take it for the works' own.",
             FinishTest = "The papers name each change.",
         }),
         PlanRule.One("next look", "Rust comes back where it came first.", [Always], q =>
-            new Deed(StepKey.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", 1, 1, 2)
+            new Deed(StepKey.NextLook, Stage.Finish, $"Set the next look in {NextLookMonths(q):0} months", q.Minutes(StepKey.NextLook))
         {
             Lag = Lag.LookAgain(NextLookMonths(q) * MinutesAMonth),
             Reason = q.RelativeHumidityPercent > q.Shop.Assumptions.DampPercent ? "This shop is damp: sooner than usual."

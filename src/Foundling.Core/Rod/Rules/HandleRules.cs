@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
@@ -28,7 +29,7 @@ internal static class HandleRules
     [
         PlanRule.One("why is it loose", "A loose nut and a rod that bottoms feel alike.",
             [NotKeep, If("a handle on a rod is loose, and its gap was not measured", q => LooseOnRod(q).Count > 0 && Gap(q) is null)], q =>
-            new Deed(StepKey.RodWhy, Stage.Wood, $"Find out why {Names(LooseOnRod(q))} {Verb(LooseOnRod(q))} loose: nut or rod", 2, 4, 8)
+            new Deed(StepKey.RodWhy, Stage.Wood, $"Find out why {Names(LooseOnRod(q))} {Verb(LooseOnRod(q))} loose: nut or rod", q.Minutes(StepKey.RodWhy))
         {
             Parts = Ids(LooseOnRod(q)), Needs = [Need.Of(SupplyIds.FittedScrewdrivers), Need.Of(SupplyIds.StraightedgeAndFeelers)],
             How = "Tighten the nut. If it stops and the wood still turns, wood has shrunk and the rod bottoms: measure the gap.",
@@ -36,7 +37,7 @@ internal static class HandleRules
         }),
         PlanRule.One("shorten the rod", "Wood shrinks, so a rod bottoms before the wood is tight.",
             [NotKeep, If("a handle on a rod is loose", q => LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) || Gap(q) > 0)], q =>
-            new Deed(StepKey.RodShorten, Stage.Wood, $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", 5, 12, 25)
+            new Deed(StepKey.RodShorten, Stage.Wood, $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", q.Minutes(StepKey.RodShorten))
         {
             Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })],
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
@@ -46,7 +47,7 @@ internal static class HandleRules
         }, buys: 5),
         PlanRule.One("seat a handle on its tang", "A handle that turns is bedded, not driven harder.",
             [NotKeep, If("a handle is loose on its tang, and may stay on", q => LooseOnTang(q).Count > 0 && !q.Opened)], q => new Deed(StepKey.TangBed,
-            Stage.Wood, $"Bed {Names(LooseOnTang(q))} on the tang with slow epoxy", 8, 15, 30)
+            Stage.Wood, $"Bed {Names(LooseOnTang(q))} on the tang with slow epoxy", q.Minutes(StepKey.TangBed))
         {
             Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60),
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
@@ -55,19 +56,19 @@ internal static class HandleRules
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",
             [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3
                 && !q.Opened)], q =>
-            new Deed(StepKey.HaftWedge, Stage.Wood, "Drive the head up and set the wedge again", 5, 10, 20)
+            new Deed(StepKey.HaftWedge, Stage.Wood, "Drive the head up and set the wedge again", q.Minutes(StepKey.HaftWedge))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
             How = "Hang it head down and strike the end of the haft; the head climbs. A second wedge across the first, glued dry. No water: it only swells for a week.", Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.", Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("shape a new haft", "A haft breaks where its grain runs out.", [NotKeep, Hafted, NewHaft], q =>
-            new Deed(StepKey.HaftShape, Stage.Wood, "Shape a new haft to the eye", 40, 90, 180)
+            new Deed(StepKey.HaftShape, Stage.Wood, "Shape a new haft to the eye", q.Minutes(StepKey.HaftShape))
         {
             Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft)],
             How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; kerf two thirds of the eye.", Reason = "The old one cannot carry the blow.", FinishTest = "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
         }, buys: 10),
         PlanRule.One("hang the head", "Edge first, then the haft: nobody grinds a head on a stick.", [NotKeep, Hafted, NewHaft], q =>
-            new Deed(StepKey.HaftHang, Stage.Together, "Hang the head: drive it home, wedge it, cut it flush", 10, 20, 40)
+            new Deed(StepKey.HaftHang, Stage.Together, "Hang the head: drive it home, wedge it, cut it flush", q.Minutes(StepKey.HaftHang))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
             How = "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
@@ -77,7 +78,7 @@ internal static class HandleRules
         PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q =>
             q.Tool.Parts.Any(p => p.Material == Material.Soft && (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3
             || q.Worst(FindingKind.Missing, p.Id) >= 1)))], q => new Deed(StepKey.Grip, Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool
-            ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", 8, 25, 50)
+            ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip))
         {
             Parts = Ids(q.Tool.Parts.Where(p => p.Material == Material.Soft)), Needs = [Need.Of(SupplyIds.CordOrLeather, 6)],
             How = "Wind a sample of ten turns first; it says how much cord is needed.", Reason = "The hand must not slide to the edge.",

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
@@ -15,7 +16,7 @@ internal static class MechanismRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("gears", "Old grease is abrasive.", [There(PartIds.Gear, "gear")], q =>
-            new Deed(StepKey.GearClean, Stage.Mechanism, "Clean gear and pinions tooth by tooth", 5, 12, 25)
+            new Deed(StepKey.GearClean, Stage.Mechanism, "Clean gear and pinions tooth by tooth", q.Minutes(StepKey.GearClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
@@ -24,7 +25,7 @@ internal static class MechanismRules
         }, buys: 14),
         PlanRule.One("chuck", "Jaws hold only when they slide.", [There(PartIds.Chuck, "chuck")], q =>
             new Deed(StepKey.ChuckClean, Stage.Mechanism, q.Worst(FindingKind.Seizure, PartIds.Chuck, PartIds.ChuckJaws) >= 3
-            ? "Once it is free: clean the chuck and put it back in order" : "Clean the chuck and put it back in order", 6, 15, 35)
+            ? "Once it is free: clean the chuck and put it back in order" : "Clean the chuck and put it back in order", q.Minutes(StepKey.ChuckClean))
         {
             Parts = [PartIds.Chuck, PartIds.ChuckJaws],
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
@@ -32,7 +33,7 @@ internal static class MechanismRules
             Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Jaws open by themselves and close on a hair.", Cautions = [CautionId.Spring],
         }, buys: 18),
         PlanRule.One("ratchet", "A pawl that misses throws the hand.", [There(PartIds.Ratchet, "ratchet")], q =>
-            new Deed(StepKey.RatchetClean, Stage.Mechanism, "Free ratchet and pawls, both ways and locked", 5, 10, 25)
+            new Deed(StepKey.RatchetClean, Stage.Mechanism, "Free ratchet and pawls, both ways and locked", q.Minutes(StepKey.RatchetClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
@@ -41,7 +42,7 @@ internal static class MechanismRules
             Cautions = [CautionId.Spring],
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench)], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, "Clean slide, spindle and knurl", 4, 8, 20)
+            new Deed(StepKey.SlideClean, Stage.Mechanism, "Clean slide, spindle and knurl", q.Minutes(StepKey.SlideClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
@@ -51,14 +52,14 @@ internal static class MechanismRules
         PlanRule.One("play in the jaw", "Play is shared by knurl, spindle and slide.", [NotKeep, Of(Family.Wrench),
             If("the jaw is loose, or its play was measured", q => q.Worst(FindingKind.Looseness, PartIds.SlidingJaw) >= 1
             || Play(q) > q.Shop.Assumptions.JawPlayMm)], q => new Deed(StepKey.JawPlay, Stage.Mechanism,
-            "Find where the play comes from and take up what the knurl gives", 8, 20, 45)
+            "Find where the play comes from and take up what the knurl gives", q.Minutes(StepKey.JawPlay))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
                 Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.Shim, 1)],
             How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {q.Shop.Assumptions.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it stays a wrench for light nuts.", Reason = "A rocking jaw rounds nuts and slips off.", FinishTest = "The play stands on the tag, with where it comes from.",
         }, buys: 16),
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q =>
-            new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", 4, 8, 20)
+            new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", q.Minutes(StepKey.PivotClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.Grease, 2)],
@@ -67,15 +68,15 @@ internal static class MechanismRules
             Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [Kind(KindIds.Pruner), There(PartIds.Spring, "spring"),
-            If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != PartIds.Spring))], _ => new Deed(StepKey.SpringClean,
-            Stage.Mechanism, "Clean and oil the spring by hand", 2, 4, 8)
+            If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != PartIds.Spring))], q => new Deed(StepKey.SpringClean,
+            Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean))
         {
             Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
                 How = "Fine wool, never acid, which makes it break.",
             Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Cautions = [CautionId.Spring],
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [Kind(KindIds.PloughPlane)], q =>
-            new Deed(StepKey.Slides, Stage.Mechanism, "Free the stems, the fence and the depth stop", 4, 10, 25)
+            new Deed(StepKey.Slides, Stage.Mechanism, "Free the stems, the fence and the depth stop", q.Minutes(StepKey.Slides))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
                 Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],

@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
@@ -20,8 +21,8 @@ internal static class SmallPartRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or pins", q => Screws(q).Any())],
-            q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time", 2 + Screws(q).Count(), 4 + (3 * Screws(q).Count()),
-            10 + (6 * Screws(q).Count()))
+            q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
+            q.Minutes(StepKey.Screws) + (q.Minutes(StepKey.Screws, StepCase.Each) * Screws(q).Count()))
         {
             Parts = Ids(Screws(q)), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
             How = "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
@@ -29,30 +30,30 @@ internal static class SmallPartRules
         }, buys: 3),
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",
             [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new Deed(StepKey.SlotsDress,
-            Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", 4, 10, 25)
+            Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", q.Minutes(StepKey.SlotsDress))
         {
             Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
             Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
                 How = "Tap the raised lip back, then true the slot, no deeper than it was.",
             Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.",
-            Undoable = false, MetalRemovedMm = 0.1, Cautions = [CautionId.StuckScrew],
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.SlotsDress), Cautions = [CautionId.StuckScrew],
         }),
         PlanRule.One("lock tabs", "A tab stands few bends.", [If("it has lock tabs", q => q.Present.Any(p => p.Joint == Joint.LockTab)),
-            Found(FindingKind.BentTab, 2)], q => new Deed(StepKey.Tabs, Stage.SmallParts, "Make or buy new lock tabs", 3, 8, 20)
+            Found(FindingKind.BentTab, 2)], q => new Deed(StepKey.Tabs, Stage.SmallParts, "Make or buy new lock tabs", q.Minutes(StepKey.Tabs))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.LockTab)), Needs = [Need.Of(SupplyIds.NewLockTab, 2)],
             How = "Same thickness; cut the ear wide enough for two flats.", Reason = "A cracked tab lets the nut walk off at work.",
             FinishTest = "No crack at the bend under the lens.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q =>
-            new Deed(StepKey.Knurl, Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", 2, 4, 10)
+            new Deed(StepKey.Knurl, Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", q.Minutes(StepKey.Knurl))
         {
             Parts = Ids(Knurled(q)), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.",
             FinishTest = "Clean to the root, points sharp.",
         }),
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
-            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", 3, 8, 20)
+            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", q.Minutes(StepKey.Brass))
         {
             Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
                 : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
@@ -63,16 +64,16 @@ internal static class SmallPartRules
         }, buys: 2),
         PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",
             [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new Deed(StepKey.Mushroom, Stage.SmallParts,
-            $"Dress the spread end of {Names(q.With(FindingKind.Mushroomed, 2))}", 3, 8, 20)
+            $"Dress the spread end of {Names(q.With(FindingKind.Mushroomed, 2))}", q.Minutes(StepKey.Mushroom))
         {
             Parts = Ids(q.With(FindingKind.Mushroomed, 2)), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? "Pare and round the lip, with the grain, back to sound wood."
                 : "File the lip off and leave a small round; never grind a hardened end hot.", Reason = "What is rolled over breaks off at the next blow.",
-            FinishTest = "No lip catches the finger.", Undoable = false, MetalRemovedMm = 0.5,
+            FinishTest = "No lip catches the finger.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.Mushroom),
             Cautions = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? [CautionId.WoodDust] : [CautionId.Shatter],
         }, buys: 3),
         PlanRule.One("bad repairs", "What changes how it works must come out first.", [NotKeep, Found(FindingKind.Repair, 4)], q =>
-            new Deed(StepKey.UndoRepair, Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", 10, 25, 60)
+            new Deed(StepKey.UndoRepair, Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", q.Minutes(StepKey.UndoRepair))
         {
             Parts = Ids(q.With(FindingKind.Repair, 4)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Find out how it was made before it is touched; keep what comes out with the tag.", Reason = "Everything after it would be built on it.",
@@ -81,7 +82,7 @@ internal static class SmallPartRules
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
             [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != PartIds.Plate
             && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new Deed(StepKey.Straighten, Stage.SmallParts,
-            $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", 5, 12, 30)
+            $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", q.Minutes(StepKey.Straighten))
         {
             Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate
                 && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),

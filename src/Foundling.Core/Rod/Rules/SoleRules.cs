@@ -18,21 +18,22 @@ internal static class SoleRules
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
         FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
-    private static double Factor(PlanQuestion q) => Math.Max(0.6, (q.LengthMm ?? q.Tool.NominalLengthMm) / 245);
+    private static double Factor(PlanQuestion q) =>
+        Math.Max(q.Shop.Assumptions.SoleLeastShare, q.Facts.LengthMm / q.Shop.Assumptions.SoleUsualMm);
 
     private static IReadOnlyList<CautionId> Heavy(PlanQuestion q) => q.Heavy ? [CautionId.Slurry, CautionId.Heavy] : [CautionId.Slurry];
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal], q =>
-            new Deed(StepKey.Tension, Stage.Together, "Draw the iron back and close the cap to working tension", 1, 2, 4)
+            new Deed(StepKey.Tension, Stage.Together, "Draw the iron back and close the cap to working tension", q.Minutes(StepKey.Tension))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
                 Reason = "The sole is flattened in the shape it works in.",
             FinishTest = "It closes with a firm thumb, the iron still adjusts.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("survey the sole", "Metal taken off does not come back.", [NotKeep, Metal], q =>
-            new Deed(StepKey.SoleCheck, Stage.Sole, "Survey the sole and decide", 5, 12, 25)
+            new Deed(StepKey.SoleCheck, Stage.Sole, "Survey the sole and decide", q.Minutes(StepKey.SoleCheck))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FlatPlate)],
             How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?",
@@ -41,9 +42,8 @@ internal static class SoleRules
         PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal], q =>
             new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => "Lap the whole sole under tension", WayId.Cuts =>
             "Lap the sole under tension, only until it cuts", _ => "Lap the sole under tension: toe, mouth and heel" },
-            Math.Round((q.Way(ChoiceId.Flat) == WayId.Whole ? 18 : q.Way(ChoiceId.Flat) == WayId.Cuts ? 6 : 12) * Factor(q)),
-            Math.Round((q.Way(ChoiceId.Flat) == WayId.Whole ? 40 : q.Way(ChoiceId.Flat) == WayId.Cuts ? 14 : 25) * Factor(q)),
-            Math.Round((q.Way(ChoiceId.Flat) == WayId.Whole ? 90 : q.Way(ChoiceId.Flat) == WayId.Cuts ? 35 : 60) * Factor(q)))
+            (q.Minutes(StepKey.SoleLap, q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual })
+                * Factor(q)).Whole())
         {
             Parts = [PartIds.Body],
             Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1),
@@ -52,43 +52,44 @@ internal static class SoleRules
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
-                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = 0.08, SurfaceLost = SurfaceId.Machining,
+                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap), SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
-        PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], _ =>
-            new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", 2, 4, 8)
+        PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], q =>
+            new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", q.Minutes(StepKey.SoleClean))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.LightOil, 5)], Reason = "Wet slurry rusts and cuts.",
             FinishTest = "A white cloth stays white.", Cautions = [CautionId.Slurry],
         }),
         PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own)], q =>
-            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines", 5, 12, 30)
+            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines", q.Minutes(StepKey.Sides))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
             How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
-            Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false, MetalRemovedMm = 0.01,
+            Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.Sides),
             SurfaceLost = SurfaceId.SomePatina,
         }),
-        PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], _ =>
-            new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", 1, 3, 6)
+        PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], q =>
+            new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = "One light pass, not at the mouth.", Reason = "A sharp arris lines the work.",
-            FinishTest = "Smooth to the finger all round.", MetalRemovedMm = 0.1, Undoable = false, Cautions = [CautionId.Slurry],
+            FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Undoable = false, Cautions = [CautionId.Slurry],
         }),
-        PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], _ =>
-            new Deed(StepKey.SoleCheck, Stage.Sole, "Read the sole with winding sticks, iron and wedge in", 4, 8, 15)
+        PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], q =>
+            new Deed(StepKey.SoleCheck, Stage.Sole, "Read the sole with winding sticks, iron and wedge in", q.Minutes(StepKey.SoleCheck, StepCase.Wood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.StraightedgeAndFeelers)],
             How = "Wedge driven as in use, iron drawn back. Read wind at the ends and hollow along it, from one reference side.",
             Reason = "The wedge spreads the mouth; a sole trued without it is not true.", FinishTest = "Wind and hollow stand on the tag.",
         }, buys: 3),
         PlanRule.One("true the wooden sole", "As little as possible, for it opens the mouth.", [NotKeep, Wooden, Winds], q =>
-            new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", 10, 20, 45)
+            new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", q.Minutes(StepKey.SoleWood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.P120Sheet, 1)],
-            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.", Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = 0.4, SurfaceLost = SurfaceId.WoodFinish, Cautions = [CautionId.WoodDust],
+            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.",
+            Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleWood), SurfaceLost = SurfaceId.WoodFinish, Cautions = [CautionId.WoodDust],
         }, buys: 14),
-        PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], _ =>
-            new Deed(StepKey.MouthCheck, Stage.Sole, "Check the mouth: width, and a sharp front", 2, 4, 8)
+        PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], q =>
+            new Deed(StepKey.MouthCheck, Stage.Sole, "Check the mouth: width, and a sharp front", q.Minutes(StepKey.MouthCheck))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.SmallRule)], How = "Iron at working depth. Front edge sharp and square, rear may be eased.",
             Reason = "It decides how fine the plane can work.", FinishTest = "The opening stands on the tag.", Cautions = [CautionId.BareEdge],

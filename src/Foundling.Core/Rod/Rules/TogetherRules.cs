@@ -51,8 +51,8 @@ internal static class TogetherRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart], q =>
-            new Deed(StepKey.Assemble, Stage.Together, Order(q.Tool).Title, Math.Round(q.Tool.Parts.Count(p => !p.InSet) * 0.5, 1), q.Tool.Parts.Count(p =>
-            !p.InSet), q.Tool.Parts.Count(p => !p.InSet) * 2)
+            new Deed(StepKey.Assemble, Stage.Together, Order(q.Tool).Title,
+            q.Minutes(StepKey.Assemble, StepCase.Each) * q.Tool.Parts.Count(p => !p.InSet))
         {
             Needs = q.Present.Any(p => p.IsFastener) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
                 : [Need.Of(SupplyIds.LightOil, 3)],
@@ -62,7 +62,7 @@ internal static class TogetherRules
         }),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
             [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new Deed(StepKey.CloseJoint,
-            Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", 10, 20, 45)
+            Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", q.Minutes(StepKey.CloseJoint))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
                 Needs = [Need.Of(SupplyIds.NewRivet, 2), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice)],
@@ -72,13 +72,14 @@ internal static class TogetherRules
         PlanRule.One("last honing", "The edge that is proved is fresh.", [NotKeep, Of(Family.Plane), Edge(EdgeForm.BackAndBevel),
             If("it is honed first and lapped last", q => !q.Tool.HasMetalSole || q.Way(ChoiceId.Order) == WayId.HoneFirst),
                 If("it does not already cut well as found",
-            q => q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.FinalHone, Stage.Tune, "Touch up the edge and put it straight back", 2, 4, 8)
+            q => q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.FinalHone, Stage.Tune, "Touch up the edge and put it straight back", q.Minutes(StepKey.FinalHone))
         {
             Parts = Ids(q.Edges), Needs = [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)], How = "A dozen strokes, then into the plane, drawn back.",
             Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Order, 4),
         PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>
-            new Deed(StepKey.SetCap, Stage.Tune, "Swing on the cap iron and set it back", 1, q.Way(ChoiceId.Cap) == WayId.Hard ? 4 : 2, 6)
+            new Deed(StepKey.SetCap, Stage.Tune, "Swing on the cap iron and set it back",
+            q.Minutes(StepKey.SetCap, q.Way(ChoiceId.Cap) == WayId.Hard ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.CapIron, PartIds.Iron],
             How = $"Crosswise on, then turn, so it never drags over the edge. {CapSetting(q)}",
@@ -86,23 +87,22 @@ internal static class TogetherRules
         }, ChoiceId.Cap, 3),
         PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep, Kind(KindIds.MetalBenchPlane, KindIds.BlockPlane)], q =>
             new Deed(StepKey.SetMouth, Stage.Tune, q.Tool.Id == KindIds.BlockPlane ? "Set the toe and the mouth"
-                : "Set the frog square and the mouth to its work",
-            2, 5, 10)
+                : "Set the frog square and the mouth to its work", q.Minutes(StepKey.SetMouth))
         {
             Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Needs = [Need.Of(SupplyIds.SmallRule)],
             How = q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.", WayId.Any =>
                 "As it comes, only square.", _ => "About a millimetre." }, Reason = "A mouth out of square clears on one side only.",
                 FinishTest = "Same gap at both ends of the mouth.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Mouth, 3),
-        PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [Kind(KindIds.Pruner)], _ =>
-            new Deed(StepKey.SetPivot, Stage.Tune, "Draw the pivot up until the spring just opens it", 2, 5, 10)
+        PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [Kind(KindIds.Pruner)], q =>
+            new Deed(StepKey.SetPivot, Stage.Tune, "Draw the pivot up until the spring just opens it", q.Minutes(StepKey.SetPivot))
         {
             Parts = [PartIds.Pivot, PartIds.Spring], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.",
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
             Cautions = [CautionId.Spring, CautionId.BareEdge],
         }, buys: 14),
         PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, Kind(KindIds.BoltCutter)], q =>
-            new Deed(StepKey.SetStops, Stage.Tune, "Set the stops so that the jaws just meet", 3, 8, 20)
+            new Deed(StepKey.SetStops, Stage.Tune, "Set the stops so that the jaws just meet", q.Minutes(StepKey.SetStops))
         {
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],
             How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2

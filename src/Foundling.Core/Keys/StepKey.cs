@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
-using Foundling.Core.Keys;
 
-namespace Foundling.Core.Rod;
+namespace Foundling.Core.Keys;
 
 /// <summary>The steps the rules know, each by one name; files and the store write them with hyphens, as in <c>coat-prime</c>.</summary>
 [JsonConverter(typeof(KeyJson))]
@@ -28,13 +27,13 @@ public enum StepKey
     /// <summary>Second look apart.</summary>
     LookApart,
 
-    /// <summary>Missing from the set.</summary>
+    /// <summary>Find a missing part.</summary>
     Find,
 
-    /// <summary>Missing from the set.</summary>
+    /// <summary>Look out for what a set lacks.</summary>
     IronsFind,
 
-    /// <summary>Missing from the set.</summary>
+    /// <summary>Fit an iron that came.</summary>
     IronsFit,
 
     /// <summary>Pictures as found.</summary>
@@ -130,19 +129,19 @@ public enum StepKey
     /// <summary>Take the dark skin off.</summary>
     DarkRemove,
 
-    /// <summary>Take the dark skin off.</summary>
+    /// <summary>Into the bath.</summary>
     Soak,
 
-    /// <summary>Take the dark skin off.</summary>
+    /// <summary>Out of the bath, scrub, rinse.</summary>
     SoakLift,
 
-    /// <summary>Take the dark skin off.</summary>
+    /// <summary>Neutralise after an acid.</summary>
     SoakNeutralise,
 
-    /// <summary>Take the dark skin off.</summary>
+    /// <summary>Dry after the bath.</summary>
     SoakDry,
 
-    /// <summary>Take the dark skin off.</summary>
+    /// <summary>Oil after the bath.</summary>
     SoakOil,
 
     /// <summary>Flatten the back.</summary>
@@ -169,7 +168,7 @@ public enum StepKey
     /// <summary>Only stabilise the edge.</summary>
     EdgeKeep,
 
-    /// <summary>Only stabilise the edge.</summary>
+    /// <summary>Save a pitted edge.</summary>
     EdgeSave,
 
     /// <summary>Protect.</summary>
