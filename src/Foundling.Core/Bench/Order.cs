@@ -1,3 +1,4 @@
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;

@@ -27,41 +27,67 @@ public static class StepGauges
     /// <param name="ways">Ways chosen for it.</param>
     /// <param name="step">The step.</param>
     /// <param name="shop">The shop it is worked in.</param>
-    public static IReadOnlyList<StepGauge> For(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, Deed step, ShopContext shop)
+    public static IReadOnlyList<StepGauge> For(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, Deed step, ShopContext shop) => step.Room switch
     {
-        Assumptions a = shop.Assumptions;
+        DeedRoom.Baths when step.Id.Step == StepKey.Soak => Soaking(step, facts, shop),
+        DeedRoom.Edges => OfEdges(facts, ways, step, shop.Assumptions),
+        DeedRoom.Soles => OfSoles(facts, step, shop.Assumptions),
+        _ => [],
+    };
+
+    private static IReadOnlyList<StepGauge> OfEdges(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, Deed step, Assumptions a)
+    {
         ToolKind tool = facts.Tool;
         PartId edge = tool.Edges.FirstOrDefault()?.Id ?? PartId.None;
         double thickness = facts.Measured(MeasureIds.Thickness, edge) ?? a.UsualIronMm, width = facts.Build.WidthMm ?? a.UsualIronWidthMm, bed = tool.BedDeg;
-        bool up = tool.BevelUp;
+        StepGauge regrind = Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg),
+            ("secondary_bevel_deg", a.UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10));
         return step.Id.Step switch
         {
-            StepKey.Soak => Soaking(step, facts, shop),
             StepKey.EdgeHone or StepKey.FinalHone when tool.Edge == EdgeForm.TwoBevels =>
                 [Make("edges", "knife_angle", "The angle behind the edge", ("thickness_mm", thickness), ("distance_behind_edge_mm", 6))],
-            StepKey.EdgeHone when tool.Family == Family.Plane => [Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed),
-                ("bevel_deg", a.UsualBevelDeg), ("secondary_bevel_deg", a.UsualSecondaryDeg), ("bevel_up", up)), Make("edges", "secondary_bevel",
-                "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg), ("secondary_bevel_deg", a.UsualSecondaryDeg), ("thickness_mm", thickness),
-                ("honings", 10)), .. Camber(facts, ways, width, bed)],
-            StepKey.EdgeHone => [Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg), ("secondary_bevel_deg",
-                a.UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10))],
-            StepKey.EdgeGrind when tool.Edge != EdgeForm.TwoBevels => [.. facts.Measured(MeasureIds.OutOfSquare, edge) is double out_
-                ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", out_))]
-                : Array.Empty<StepGauge>(), Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
-                ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1)))],
+            StepKey.EdgeHone when tool.Family == Family.Plane =>
+            [
+                Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed), ("bevel_deg", a.UsualBevelDeg),
+                    ("secondary_bevel_deg", a.UsualSecondaryDeg), ("bevel_up", tool.BevelUp)),
+                regrind,
+                .. Camber(facts, ways, width, bed),
+            ],
+            StepKey.EdgeHone => [regrind],
+            StepKey.EdgeGrind when tool.Edge != EdgeForm.TwoBevels =>
+            [
+                .. facts.Measured(MeasureIds.OutOfSquare, edge) is double off
+                    ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", off))]
+                    : Array.Empty<StepGauge>(),
+                Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
+                    ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1))),
+            ],
             StepKey.EdgeSave => Reserve(facts, edge, a),
-            StepKey.SetMouth => [Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed), ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body)
-                ?? a.UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", up))],
-            StepKey.JawDress or StepKey.SetStops => [Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4), ("pivot_to_jaw_face_mm",
-                Math.Round(facts.LengthMm * 0.2)), ("pivot_to_stop_mm", Math.Round(facts.LengthMm * 0.07)))],
-            StepKey.SoleWood or StepKey.MouthCheck when tool.HasWoodenSole => [Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
-                ("stick_difference_mm", facts.Measured(MeasureIds.Wind, PartIds.Body) ?? 0.5), ("stick_length_mm", a.UsualStickMm),
-                    ("body_width_mm", facts.Build.SoleWidthMm
-                ?? a.UsualSoleWidthMm), ("bed_deg", bed), ("wear_deg", a.MouthWearDeg),
-                    ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm))],
+            StepKey.SetMouth =>
+            [
+                Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed),
+                    ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm), ("frog_forward_mm", 0.3), ("bevel_up", tool.BevelUp)),
+            ],
+            StepKey.JawDress or StepKey.SetStops =>
+            [
+                Make("edges", "stop_jaws", "What the stops must lose", ("face_loss_each_mm", 0.4),
+                    ("pivot_to_jaw_face_mm", Math.Round(facts.LengthMm * 0.2)), ("pivot_to_stop_mm", Math.Round(facts.LengthMm * 0.07))),
+            ],
             _ => [],
         };
     }
+
+    private static IReadOnlyList<StepGauge> OfSoles(Facts facts, Deed step, Assumptions a) => step.Id.Step switch
+    {
+        StepKey.SoleWood or StepKey.MouthCheck when facts.Tool.HasWoodenSole =>
+        [
+            Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
+                ("stick_difference_mm", facts.Measured(MeasureIds.Wind, PartIds.Body) ?? 0.5), ("stick_length_mm", a.UsualStickMm),
+                ("body_width_mm", facts.Build.SoleWidthMm ?? a.UsualSoleWidthMm), ("bed_deg", facts.Tool.BedDeg), ("wear_deg", a.MouthWearDeg),
+                ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm)),
+        ],
+        _ => [],
+    };
 
     private static IEnumerable<StepGauge> Camber(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, double width, double bed)
     {

@@ -48,6 +48,10 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
     [JsonIgnore]
     public DeedKind Kind => DeedKinds.Of(Id.Step);
 
+    /// <summary>The room it belongs to.</summary>
+    [JsonIgnore]
+    public DeedRoom Room => DeedKinds.RoomOf(Id.Step);
+
     /// <summary>Parts it is about.</summary>
     public IReadOnlyList<PartId> Parts { get; init; } = [];
 
