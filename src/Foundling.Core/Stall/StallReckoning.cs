@@ -17,15 +17,13 @@ public sealed record StallTerm(double Times, IReadOnlyList<string> Of);
 /// <param name="Spread">Variance of the minutes up to which so many are added to the mean to reach what eight in ten do not exceed.</param>
 public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IReadOnlyList<StallTerm> Price, IReadOnlyList<double[]> Spread)
 {
-    private const int MostQuestions = 12;
-
     private const double WidestMin = 4000, HourMin = 60;
 
     /// <summary>Each step of the spread is so much wider than the one before; what is said is never too little.</summary>
     private const double Step = 1.02;
 
     /// <summary>The sums of every check.</summary>
-    public static StallReckoning All { get; } = new(MostQuestions,
+    public static StallReckoning All { get; } = new(StallQuestions.Most,
         [new(1, ["materials"]), new(1 / HourMin, ["rate", "minutes"])],
         [new(1, ["worth"]), new(-1, ["materials"]), new(-1 / HourMin, ["rate", "minutes"]), new(-1, ["selling"])],
         [.. Spreads()]);

@@ -39,16 +39,18 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
     public IReadOnlyList<string?> Cells { get; private set; } = new string?[GridColumns * 3];
 
     /// <summary>Length of the sole, mm.</summary>
-    public double LengthMm => Tool.LengthMm ?? Tool.Tool().NominalLengthMm;
+    public double LengthMm => Tool.Facts().LengthMm;
 
     /// <summary>Width of the sole, mm.</summary>
-    public double WidthMm => Tool.SoleWidthMm ?? 60;
+    public double WidthMm => Tool.SoleWidthMm ?? Shop.Assumptions.UsualSoleWidthMm;
 
     /// <summary>Places along the sole where the grid is read, mm from the toe.</summary>
-    public IReadOnlyList<double> GridX => [.. Enumerable.Range(0, GridColumns).Select(i => Math.Round(2 + (i * (LengthMm - 4) / (GridColumns - 1)), 0))];
+    public IReadOnlyList<double> GridX => Grid.AlongMm;
 
     /// <summary>Places across, mm from the near edge.</summary>
-    public IReadOnlyList<double> GridY => [3, Math.Round(WidthMm / 2, 0), Math.Round(WidthMm - 3, 0)];
+    public IReadOnlyList<double> GridY => Grid.AcrossMm;
+
+    private SurveyGrid Grid => SurveyGrid.Of(LengthMm, WidthMm, GridColumns);
 
     /// <summary>Shows the last survey.</summary>
     public void OnGet() => Draw();
