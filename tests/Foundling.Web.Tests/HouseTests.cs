@@ -48,6 +48,11 @@ public sealed partial class HouseTests
             .SelectMany(s => s.Value.Split('\n').Select((line, i) => (At: $"{s.Key}:{i + 1}", Line: line.TrimStart())))
             .Where(l => (l.Line.StartsWith("//", StringComparison.Ordinal) ? l.Line : Bare(l.Line)).Length > LongestLine).Select(l => l.At).ShouldBeEmpty();
 
+    /// <summary>Lines of pages may only become fewer: words and markup run on in them, code should not.</summary>
+    [Fact]
+    public void Long_lines_of_pages_become_fewer() =>
+        Sources("*.cshtml", "src/Foundling.Web/Pages").Sum(s => s.Value.Split('\n').Count(l => l.Trim().Length > LongestLine)).ShouldBeLessThanOrEqualTo(449);
+
     /// <summary>
     /// A figure with a decimal point is an assumption of the trade until it is shown to be something else. These places
     /// may hold some: tables of their own, units and mathematics, how something is drawn, and limits of what may be typed.

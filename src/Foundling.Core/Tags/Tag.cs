@@ -207,7 +207,7 @@ public sealed class Tag
 
     private readonly Dictionary<DeedId, StepMark> _unmarked = [];
 
-    private (Plan? Plan, int Marks, IReadOnlyList<PlanStep> Steps) _rod = (null, 0, []);
+    private (Plan? Plan, int Marks, IReadOnlyList<PlanStep> Steps, Dictionary<DeedId, PlanStep> ById) _rod = (null, 0, [], []);
 
     /// <summary>The rod: every deed of its plan in order, with how it stands. A step says how it stands now, also when that changes.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -217,7 +217,12 @@ public sealed class Tag
         {
             if (!ReferenceEquals(_rod.Plan, Plan) || _rod.Marks != Marks.Count)
             {
-                _rod = (Plan, Marks.Count, [.. (Plan?.Deeds ?? []).Select((d, i) => new PlanStep(d, MarkOf(d.Id), i + 1))]);
+                var marks = new Dictionary<DeedId, StepMark>();
+                Marks.ForEach(m => marks.TryAdd(m.Deed, m));
+                List<PlanStep> steps = [.. (Plan?.Deeds ?? []).Select((d, i) => new PlanStep(d, marks.GetValueOrDefault(d.Id) ?? MarkOf(d.Id), i + 1))];
+                var byId = new Dictionary<DeedId, PlanStep>(steps.Count);
+                steps.ForEach(s => byId.TryAdd(s.Key, s));
+                _rod = (Plan, Marks.Count, steps, byId);
             }
             return _rod.Steps;
         }
@@ -231,7 +236,7 @@ public sealed class Tag
     }
 
     /// <summary>The step of a key, or null.</summary>
-    public PlanStep? Step(DeedId id) => Steps.FirstOrDefault(s => s.Key == id);
+    public PlanStep? Step(DeedId id) => Steps.Count == 0 ? null : _rod.ById.GetValueOrDefault(id);
 
     /// <summary>The step a form or an address names, or null.</summary>
     public PlanStep? StepNamed(string? key) => DeedId.TryParse(key, null, out DeedId id) ? Step(id) : null;

@@ -41,7 +41,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
         Running = await clock.Running();
         if (Running is not null)
         {
-            Tool = await tags.Find(Running.TagNumber);
+            Tool = await tags.Show(Running.TagNumber, TagParts.Head | TagParts.Waits);
             Step = Tool?.Steps.FirstOrDefault(s => s.Key == Running.Step);
             Reading = clock.Read(Running, Step?.LikelyMin);
         }

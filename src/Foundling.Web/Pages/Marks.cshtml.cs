@@ -57,7 +57,7 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
     public async Task OnGet()
     {
         Reader = await desk.Reader();
-        Tag? tag = Number is int number ? await tags.Find(number) : null;
+        Tag? tag = Number is int number ? await tags.Show(number, TagParts.Head) : null;
         Number = tag?.Number;
         if (!Request.Query.ContainsKey("mark") && !IsDiamond)
         {
