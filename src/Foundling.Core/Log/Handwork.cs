@@ -80,7 +80,7 @@ public static class Handwork
             if (at >= 0 && Against(unit, rest.Take(at), rest.Skip(at), question).FirstOrDefault(a => !a.Rule.Soft).Rule is null)
             {
                 rest.InsertRange(at, unit);
-                sorted = rest;
+                sorted = Windows.Missed(rest).Except(Windows.Missed(sorted)).Any() ? sorted : rest;
             }
         }
         return sorted;
@@ -130,7 +130,8 @@ public static class Handwork
             First = at == 0, Behind = at == 0 ? null : rest[at - 1].Id,
         };
         rest.InsertRange(at, unit);
-        return new MoveResult(rest, null, against.Select(Say).FirstOrDefault());
+        return Windows.Missed(rest).Except(Windows.Missed(all)).FirstOrDefault() is { } missed ? new MoveResult(all, missed.Sentence, null)
+            : new MoveResult(rest, null, against.Select(Say).FirstOrDefault());
     }
 
     /// <summary>Moves an open step one place earlier or later.</summary>

@@ -91,7 +91,26 @@ public sealed class HandworkTests
     }
 
     [Fact]
-    public void Any_move_keeps_the_hard_rules() => Gen.Select(Gen.Int[0, 400], Gen.Int[0, 60], Gen.Int[0, 60]).Sample((seed, from, to) =>
+    public void Any_move_keeps_the_hard_rules() =>
+        Gen.Select(Gen.Int[0, 400], Gen.Int[0, 60], Gen.Int[0, 60]).Sample(MoveKeepsTheRules, iter: 300, seed: "0N0XIzNsQ0O2");
+
+    [Theory]
+    [InlineData(102, 19, 21)]
+    public void Moves_that_once_broke_a_rule_keep_it(int seed, int from, int to) => MoveKeepsTheRules(seed, from, to);
+
+    [Fact]
+    public void What_would_make_a_coat_too_late_is_not_put_before_it()
+    {
+        PlanQuestion question = Asking.Random(new Random(102));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(question));
+        PlanStep slow = plan[19 % plan.Count], coat = plan[21 % plan.Count];
+        MoveResult moved = Handwork.Move(plan, slow.Key, coat.Key, question);
+        moved.Forbidden.ShouldNotBeNull().ShouldContain("comes too late");
+        moved.Deeds.Select(d => d.Id).ShouldBe(plan.Select(s => s.Key), "nothing moves");
+        Windows.Missed(moved.Deeds).ShouldBeEmpty();
+    }
+
+    private static void MoveKeepsTheRules(int seed, int from, int to)
     {
         PlanQuestion question = Asking.Random(new Random(seed));
         IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(question));
@@ -100,7 +119,7 @@ public sealed class HandworkTests
         MoveResult moved = Handwork.Move(plan, moving.Key, itself ? null : target.Key, question);
         List<PlanStep> there = Rods.After(plan, moved.Deeds);
         RandomPlanTests.Check(moved.Forbidden is null ? Replan(there, question) : there, question);
-    }, iter: 300, seed: "0N0XIzNsQ0O2");
+    }
 
     [Fact]
     public void A_step_of_ones_own_is_kept_whatever_is_planned()

@@ -1,0 +1,53 @@
+namespace Foundling.Core.Rod;
+
+/// <summary>A deed that would come too late after another: a coat that no longer takes the next one, oil gone sticky.</summary>
+/// <param name="First">The deed that opens the window.</param>
+/// <param name="Then">The deed that must be done inside it.</param>
+public sealed record MissedWindow(DeedId First, DeedId Then)
+{
+    /// <summary>What is missed, in a sentence.</summary>
+    public string Sentence { get; private init; } = "";
+
+    internal static MissedWindow Of(Deed first, Deed then) => new(first.Id, then.Id)
+    {
+        Sentence = $"\"{then.Title}\" must be done within {Units.Typed.Hours(first.Lag!.MostMin!.Value)} of \"{first.Title}\"; with what would then stand "
+            + "between them it comes too late.",
+    };
+
+    /// <inheritdoc />
+    public bool Equals(MissedWindow? other) => other is not null && First == other.First && Then == other.Then;
+
+    /// <inheritdoc />
+    public override int GetHashCode() => HashCode.Combine(First, Then);
+}
+
+/// <summary>Windows of time in a plan.</summary>
+public static class Windows
+{
+    /// <summary>
+    /// Windows that close before their deed comes, when everything between takes as long as it may. A bath is none of them:
+    /// what is lifted out is lifted when its time has come, whatever else is being done.
+    /// </summary>
+    /// <param name="deeds">The deeds in their order.</param>
+    public static IReadOnlyList<MissedWindow> Missed(IReadOnlyList<Deed> deeds)
+    {
+        List<MissedWindow> missed = [];
+        for (int i = 0; i < deeds.Count; i++)
+        {
+            if (deeds[i].Lag is not { Kind: LagKind.RecoatBefore or LagKind.WipeOff, MostMin: double most, EndedBy: { Count: > 0 } next } lag)
+            {
+                continue;
+            }
+            double passed = lag.LeastMin;
+            for (int j = i + 1; j < deeds.Count && !next.Contains(deeds[j].Id.Step); j++)
+            {
+                passed += deeds[j].Minutes.High + (deeds[j].Lag?.HoldsMin ?? 0);
+            }
+            if (deeds.Skip(i + 1).FirstOrDefault(d => next.Contains(d.Id.Step)) is { } then && passed > most)
+            {
+                missed.Add(MissedWindow.Of(deeds[i], then));
+            }
+        }
+        return missed;
+    }
+}
