@@ -126,9 +126,20 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>Everything that stands and waits, soonest due first, wherever its tool stands.</summary>
     public async Task<List<(Tag Tag, Wait Wait)>> Standing(CancellationToken cancel = default)
     {
-        List<Tag> tags = await db.Tags.AsNoTracking().Where(t => t.Waits.Any(w => w.EndedAt == null)).Include(t =>
-            t.Waits.Where(w => w.EndedAt == null)).ToListAsync(cancel).ConfigureAwait(false);
-        return [.. tags.SelectMany(t => t.Waits.Select(w => (t, w))).OrderBy(x => x.w.MustBeOutAt ?? x.w.ReadyAt).ThenBy(x => x.t.Number)];
+        // From the waits, which have an index of the open ones, to their tags: the other way round every tag would be looked at.
+        var open = await db.Set<Wait>().AsNoTracking().Where(w => w.EndedAt == null)
+            .Select(w => new { Number = EF.Property<int>(w, "TagNumber"), Wait = w }).ToListAsync(cancel).ConfigureAwait(false);
+        int[] numbers = [.. open.Select(w => w.Number).Distinct()];
+        Dictionary<int, Tag> tags = await db.Tags.AsNoTracking().Where(t => numbers.Contains(t.Number)).ToDictionaryAsync(t => t.Number, cancel)
+            .ConfigureAwait(false);
+        List<(Tag Tag, Wait Wait)> standing = [];
+        // A tag that was taken out of the shop between the two takes its waits along.
+        foreach (var wait in open.Where(w => tags.ContainsKey(w.Number)))
+        {
+            tags[wait.Number].Waits.Add(wait.Wait);
+            standing.Add((tags[wait.Number], wait.Wait));
+        }
+        return [.. standing.OrderBy(x => x.Wait.MustBeOutAt ?? x.Wait.ReadyAt).ThenBy(x => x.Tag.Number)];
     }
 
     /// <summary>All tags that are in hand, newest first, with their waits and their rods.</summary>
