@@ -16,7 +16,7 @@ public sealed record StepFigure(StepKey Step, string What, double Low, double Li
     /// <summary>The case in words, with a comma before it; empty for the usual one.</summary>
     public string InCase => Case switch
     {
-        StepCase.Each => ", for each more",
+        StepCase.Each => StepFigures.Has(Step, StepCase.Usual) ? ", for each more" : "",
         StepCase.Little => ", only until it works",
         StepCase.Much => ", where there is much to do",
         StepCase.Grind => ", by grinding back",
@@ -44,6 +44,9 @@ public static class StepFigures
     ];
 
     private static readonly Dictionary<(StepKey, StepCase), StepFigure> ByStep = All.ToDictionary(f => (f.Step, f.Case));
+
+    /// <summary>True when the table has figures of a step in a case.</summary>
+    public static bool Has(StepKey step, StepCase @case) => ByStep.ContainsKey((step, @case));
 
     /// <summary>The figures of a step in a case.</summary>
     /// <exception cref="KeyNotFoundException">None are in the table: a programming error.</exception>

@@ -1,9 +1,9 @@
-using Foundling.Core.Keys;
 using System.IO.Compression;
 using System.Text;
 using System.Text.Json.Nodes;
 using Foundling.Core;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.State;

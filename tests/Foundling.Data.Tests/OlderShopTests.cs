@@ -1,8 +1,8 @@
-using Foundling.Core.Keys;
 using System.IO.Compression;
 using System.Text.Json.Nodes;
 using Foundling.Core;
 using Foundling.Core.Bench;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Log.Older;
 using Foundling.Core.Rod;

@@ -1,8 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
-using Foundling.Data.Papers.Format;
 using Foundling.Data.Papers;
+using Foundling.Data.Papers.Format;
 
 namespace Foundling.Data.Tests;
 

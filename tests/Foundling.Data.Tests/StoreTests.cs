@@ -1,6 +1,6 @@
-using Foundling.Core.Keys;
 using Foundling.Core;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Rod;

@@ -1,5 +1,5 @@
-using Foundling.Core.Keys;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;

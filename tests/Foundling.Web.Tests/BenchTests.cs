@@ -1,7 +1,7 @@
-using Foundling.Core.Keys;
 using System.Net;
 using AngleSharp.Html.Dom;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Shop;

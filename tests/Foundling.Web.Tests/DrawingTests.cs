@@ -1,8 +1,8 @@
-using Foundling.Core.Keys;
 using System.Globalization;
 using System.Text.RegularExpressions;
 using System.Xml.Linq;
 using Foundling.Core;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Rod;

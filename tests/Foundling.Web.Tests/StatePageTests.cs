@@ -1,8 +1,8 @@
-using Foundling.Core.Edges;
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
 using Foundling.Core;
+using Foundling.Core.Edges;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;

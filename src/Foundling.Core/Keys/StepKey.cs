@@ -242,7 +242,7 @@ public enum StepKey
 
     /// <summary>The rest of the set.</summary>
     [Deed(DeedKind.Hone)]
-    [Takes("hone the rest of a set", 3, 7, 14, StepCase.Each)]
+    [Takes("hone each iron of a set", 3, 7, 14, StepCase.Each)]
     IronsHone,
 
     /// <summary>Fit the cap iron.</summary>
@@ -407,7 +407,7 @@ public enum StepKey
 
     /// <summary>File the teeth.</summary>
     [Deed(DeedKind.FileTeeth)]
-    [Takes("file the teeth", 8, 16, 32, StepCase.Each, MetalMm = 0.2)]
+    [Takes("file a foot of teeth", 8, 16, 32, StepCase.Each, MetalMm = 0.2)]
     SawFile,
 
     /// <summary>Set the teeth.</summary>
@@ -536,7 +536,7 @@ public enum StepKey
 
     /// <summary>Put together.</summary>
     [Deed(DeedKind.PutTogether)]
-    [Takes("put together", 0.5, 1, 2, StepCase.Each)]
+    [Takes("put each part back", 0.5, 1, 2, StepCase.Each)]
     Assemble,
 
     /// <summary>Close what was opened.</summary>

@@ -1,5 +1,5 @@
-using Foundling.Core.Keys;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 using Foundling.Core.Units;
 

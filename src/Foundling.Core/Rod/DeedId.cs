@@ -1,8 +1,8 @@
-using Foundling.Core.Keys;
 using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Rod;
 

@@ -1,5 +1,5 @@
-using Foundling.Core.Keys;
 using System.Reflection;
+using Foundling.Core.Keys;
 
 namespace Foundling.Core.Rod;
 

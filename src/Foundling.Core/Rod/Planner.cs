@@ -1,5 +1,5 @@
-using Foundling.Core.Keys;
 using System.Collections.Concurrent;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Rules;
 
 namespace Foundling.Core.Rod;

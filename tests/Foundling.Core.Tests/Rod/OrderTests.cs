@@ -1,7 +1,7 @@
-using Foundling.Core.Keys;
 using CsCheck;
 using Foundling.Core.Aim;
 using Foundling.Core.Bench;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Tags;

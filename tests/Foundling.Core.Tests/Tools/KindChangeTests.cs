@@ -1,6 +1,6 @@
-using Foundling.Core.Keys;
 using Foundling.Core.Aim;
 using Foundling.Core.Gauges;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;

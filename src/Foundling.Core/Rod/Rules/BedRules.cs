@@ -1,5 +1,5 @@
-using Foundling.Core.Keys;
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
