@@ -10,18 +10,15 @@ public enum StepKey
     Own,
 
     /// <summary>Leave-it-on list.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("list what stays on", 0.5, 1, 2)]
+    [Deed(DeedKind.Look), Takes("list what stays on", 0.5, 1, 2)]
     LeaveOn,
 
     /// <summary>Refit plan.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("plan a refit", 4, 8, 20)]
+    [Deed(DeedKind.Look), Takes("plan a refit", 4, 8, 20)]
     RefitPlan,
 
     /// <summary>Open what only breaks open.</summary>
-    [Deed(DeedKind.TakeApart)]
-    [Takes("open what only breaks open", 5, 15, 40)]
+    [Deed(DeedKind.TakeApart), Takes("open what only breaks open", 5, 15, 40)]
     OpenJoint,
 
     /// <summary>Take apart.</summary>
@@ -29,53 +26,43 @@ public enum StepKey
     Apart,
 
     /// <summary>Roll-call.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("call the roll of the parts", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("call the roll of the parts", 1, 2, 4)]
     RollCall,
 
     /// <summary>Second look apart.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("look again when it is apart", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("look again when it is apart", 2, 4, 8)]
     LookApart,
 
     /// <summary>Find a missing part.</summary>
-    [Deed(DeedKind.Order)]
-    [Takes("find a missing part", 5, 20, 60)]
+    [Deed(DeedKind.Order), Takes("find a missing part", 5, 20, 60)]
     Find,
 
     /// <summary>Look out for what a set lacks.</summary>
-    [Deed(DeedKind.Order)]
-    [Takes("look out for what a set lacks", 1, 3, 10)]
+    [Deed(DeedKind.Order), Takes("look out for what a set lacks", 1, 3, 10)]
     IronsFind,
 
     /// <summary>Fit an iron that came.</summary>
-    [Deed(DeedKind.Order)]
-    [Takes("fit an iron that came", 6, 12, 25)]
+    [Deed(DeedKind.Order), Takes("fit an iron that came", 6, 12, 25)]
     IronsFit,
 
     /// <summary>Pictures as found.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("photograph it as found", 3, 5, 10)]
+    [Deed(DeedKind.Look), Takes("photograph it as found", 3, 5, 10)]
     Photos,
 
     /// <summary>Pin orientations.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("photograph pins as they sit", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("photograph pins as they sit", 1, 2, 4)]
     PhotoPins,
 
     /// <summary>Chuck order.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("photograph the chuck coming apart", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("photograph the chuck coming apart", 1, 2, 4)]
     PhotoChuck,
 
     /// <summary>Try as found.</summary>
-    [Deed(DeedKind.Prove)]
-    [Takes("try it as found", 2, 5, 12)]
+    [Deed(DeedKind.Prove), Takes("try it as found", 2, 5, 12)]
     TryAsFound,
 
     /// <summary>Settings as found.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("note its settings", 1, 3, 5)]
+    [Deed(DeedKind.Look), Takes("note its settings", 1, 3, 5)]
     NoteSettings,
 
     /// <summary>Overspill off the seats.</summary>
@@ -105,23 +92,19 @@ public enum StepKey
     WedgeFit,
 
     /// <summary>Name the wedge as a stranger.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("name the wedge as a stranger", 1, 1, 2)]
+    [Deed(DeedKind.Look), Takes("name the wedge as a stranger", 1, 1, 2)]
     WedgeNote,
 
     /// <summary>Seal the coating's edge.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("seal the coating's edge", 4, 8, 15)]
+    [Deed(DeedKind.Coat), Takes("seal the coating's edge", 4, 8, 15)]
     CoatSeal,
 
     /// <summary>Touch in the coating.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("touch in the coating", 8, 15, 30)]
+    [Deed(DeedKind.Coat), Takes("touch in the coating", 8, 15, 30)]
     CoatTouch,
 
     /// <summary>Settle the colour.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("settle the colour", 2, 5, 10)]
+    [Deed(DeedKind.Look), Takes("settle the colour", 2, 5, 10)]
     CoatColour,
 
     /// <summary>Strip the coating.</summary>
@@ -137,28 +120,23 @@ public enum StepKey
     CoatMask,
 
     /// <summary>Prime.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("prime", 8, 15, 25)]
+    [Deed(DeedKind.Coat), Takes("prime", 8, 15, 25)]
     CoatPrime,
 
     /// <summary>First coat.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("lay the first coat", 8, 15, 25)]
+    [Deed(DeedKind.Coat), Takes("lay the first coat", 8, 15, 25)]
     Coat1,
 
     /// <summary>Second coat.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("lay the second coat", 8, 15, 25)]
+    [Deed(DeedKind.Coat), Takes("lay the second coat", 8, 15, 25)]
     Coat2,
 
     /// <summary>Japan and bake.</summary>
-    [Deed(DeedKind.Bake)]
-    [Takes("japan and bake", 30, 55, 90)]
+    [Deed(DeedKind.Bake), Takes("japan and bake", 30, 55, 90)]
     CoatBake,
 
     /// <summary>Keep out of the bath.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("keep out of the bath", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("keep out of the bath", 1, 2, 4)]
     KeepOut,
 
     /// <summary>Wire wheel.</summary>
@@ -197,8 +175,7 @@ public enum StepKey
     DarkRemove,
 
     /// <summary>Into the bath.</summary>
-    [Deed(DeedKind.Soak)]
-    [Takes("put it into the bath", 4, 8, 15)]
+    [Deed(DeedKind.Soak), Takes("put it into the bath", 4, 8, 15)]
     Soak,
 
     /// <summary>Out of the bath, scrub, rinse.</summary>
@@ -218,19 +195,16 @@ public enum StepKey
     SoakOil,
 
     /// <summary>Flatten the back.</summary>
-    [Deed(DeedKind.Hone)]
-    [Takes("flatten the back", 5, 15, 40, MetalMm = 0.03)]
+    [Deed(DeedKind.Hone), Takes("flatten the back", 5, 15, 40, MetalMm = 0.03)]
     EdgeBack,
 
     /// <summary>Grind.</summary>
-    [Deed(DeedKind.Grind)]
-    [Takes("grind", 5, 12, 30, MetalMm = 0.5)]
+    [Deed(DeedKind.Grind), Takes("grind", 5, 12, 30, MetalMm = 0.5)]
     [Takes("grind", 5, 12, 30, StepCase.Much, MetalMm = 1.5)]
     EdgeGrind,
 
     /// <summary>Hone.</summary>
-    [Deed(DeedKind.Hone)]
-    [Takes("hone", 5, 10, 25)]
+    [Deed(DeedKind.Hone), Takes("hone", 5, 10, 25)]
     [Takes("hone", 5, 15, 25, StepCase.Much)]
     [Takes("hone", 5, 10, 30, StepCase.Blade)]
     [Takes("hone", 5, 18, 30, StepCase.Nicks, MetalMm = 0.4)]
@@ -241,18 +215,15 @@ public enum StepKey
     EdgeCover,
 
     /// <summary>The rest of the set.</summary>
-    [Deed(DeedKind.Hone)]
-    [Takes("hone each iron of a set", 3, 7, 14, StepCase.Each)]
+    [Deed(DeedKind.Hone), Takes("hone each iron of a set", 3, 7, 14, StepCase.Each)]
     IronsHone,
 
     /// <summary>Fit the cap iron.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("fit the cap iron", 5, 10, 25)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("fit the cap iron", 5, 10, 25)]
     CapFit,
 
     /// <summary>Lever cap front.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("true the front of a lever cap", 2, 5, 10)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("true the front of a lever cap", 2, 5, 10)]
     LeverCap,
 
     /// <summary>Only stabilise the edge.</summary>
@@ -260,8 +231,7 @@ public enum StepKey
     EdgeKeep,
 
     /// <summary>Save a pitted edge.</summary>
-    [Deed(DeedKind.Grind)]
-    [Takes("save a pitted edge", 8, 20, 80, MetalMm = 0.05)]
+    [Deed(DeedKind.Grind), Takes("save a pitted edge", 8, 20, 80, MetalMm = 0.05)]
     [Takes("save a pitted edge", 8, 40, 80, StepCase.Much, MetalMm = 0.05)]
     [Takes("save a pitted edge", 4, 10, 25, StepCase.Grind, MetalMm = 3)]
     [Takes("save a pitted edge", 3, 6, 12, StepCase.Shim, MetalMm = 0.02)]
@@ -269,13 +239,11 @@ public enum StepKey
     EdgeSave,
 
     /// <summary>Protect.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("protect bare iron", 3, 6, 12)]
+    [Deed(DeedKind.Coat), Takes("protect bare iron", 3, 6, 12)]
     Protect,
 
     /// <summary>Prove it.</summary>
-    [Deed(DeedKind.Prove)]
-    [Takes("prove it", 5, 10, 20)]
+    [Deed(DeedKind.Prove), Takes("prove it", 5, 10, 20)]
     Prove,
 
     /// <summary>Put away.</summary>
@@ -283,23 +251,19 @@ public enum StepKey
     Store,
 
     /// <summary>Pictures after.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("photograph it finished", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("photograph it finished", 2, 4, 8)]
     PicturesAfter,
 
     /// <summary>Say what is ours.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("say in the papers what is the shop's own", 2, 3, 6)]
+    [Deed(DeedKind.Look), Takes("say in the papers what is the shop's own", 2, 3, 6)]
     OwnPapers,
 
     /// <summary>Next look.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("set the next look", 1, 1, 2)]
+    [Deed(DeedKind.Look), Takes("set the next look", 1, 1, 2)]
     NextLook,
 
     /// <summary>Why is it loose.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("find why a handle is loose", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("find why a handle is loose", 2, 4, 8)]
     RodWhy,
 
     /// <summary>Shorten the rod.</summary>
@@ -307,13 +271,11 @@ public enum StepKey
     RodShorten,
 
     /// <summary>Seat a handle on its tang.</summary>
-    [Deed(DeedKind.Cure)]
-    [Takes("seat a handle on its tang", 8, 15, 30)]
+    [Deed(DeedKind.Cure), Takes("seat a handle on its tang", 8, 15, 30)]
     TangBed,
 
     /// <summary>Draw up a loose haft.</summary>
-    [Deed(DeedKind.PutTogether)]
-    [Takes("draw up a loose haft", 5, 10, 20)]
+    [Deed(DeedKind.PutTogether), Takes("draw up a loose haft", 5, 10, 20)]
     HaftWedge,
 
     /// <summary>Shape a new haft.</summary>
@@ -321,8 +283,7 @@ public enum StepKey
     HaftShape,
 
     /// <summary>Hang the head.</summary>
-    [Deed(DeedKind.PutTogether)]
-    [Takes("hang the head", 10, 20, 40)]
+    [Deed(DeedKind.PutTogether), Takes("hang the head", 10, 20, 40)]
     HaftHang,
 
     /// <summary>Wind a grip.</summary>
@@ -362,38 +323,31 @@ public enum StepKey
     Slides,
 
     /// <summary>File the scraper's bevel.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("file the scraper's bevel", 5, 12, 25, MetalMm = 0.2)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("file the scraper's bevel", 5, 12, 25, MetalMm = 0.2)]
     BurrFile,
 
     /// <summary>Turn the burr.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("turn the burr", 2, 5, 10)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("turn the burr", 2, 5, 10)]
     BurrTurn,
 
     /// <summary>Spare the grooves.</summary>
-    [Deed(DeedKind.Hone)]
-    [Takes("hone and spare the grooves", 3, 8, 15)]
+    [Deed(DeedKind.Hone), Takes("hone and spare the grooves", 3, 8, 15)]
     EdgeTeeth,
 
     /// <summary>True the hook.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("true a hook", 3, 8, 15, MetalMm = 0.1)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("true a hook", 3, 8, 15, MetalMm = 0.1)]
     HookTrue,
 
     /// <summary>Dress the jaws.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("dress the jaws", 10, 25, 60, MetalMm = 0.4)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("dress the jaws", 10, 25, 60, MetalMm = 0.4)]
     JawDress,
 
     /// <summary>Light dressing of jaws.</summary>
-    [Deed(DeedKind.Hone)]
-    [Takes("dress jaws lightly", 2, 5, 10)]
+    [Deed(DeedKind.Hone), Takes("dress jaws lightly", 2, 5, 10)]
     JawHone,
 
     /// <summary>Watch the etch.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("find an etch", 3, 6, 12)]
+    [Deed(DeedKind.Look), Takes("find an etch", 3, 6, 12)]
     EtchFind,
 
     /// <summary>Straighten the plate.</summary>
@@ -401,18 +355,15 @@ public enum StepKey
     SawStraight,
 
     /// <summary>Joint the teeth.</summary>
-    [Deed(DeedKind.FileTeeth)]
-    [Takes("joint the teeth", 3, 6, 12, MetalMm = 0.3)]
+    [Deed(DeedKind.FileTeeth), Takes("joint the teeth", 3, 6, 12, MetalMm = 0.3)]
     SawJoint,
 
     /// <summary>File the teeth.</summary>
-    [Deed(DeedKind.FileTeeth)]
-    [Takes("file a foot of teeth", 8, 16, 32, StepCase.Each, MetalMm = 0.2)]
+    [Deed(DeedKind.FileTeeth), Takes("file a foot of teeth", 8, 16, 32, StepCase.Each, MetalMm = 0.2)]
     SawFile,
 
     /// <summary>Set the teeth.</summary>
-    [Deed(DeedKind.FileTeeth)]
-    [Takes("set the teeth", 4, 10, 20)]
+    [Deed(DeedKind.FileTeeth), Takes("set the teeth", 4, 10, 20)]
     SawSet,
 
     /// <summary>Cover the teeth.</summary>
@@ -428,8 +379,7 @@ public enum StepKey
     SawNuts,
 
     /// <summary>Oil stiff threads.</summary>
-    [Deed(DeedKind.Soak)]
-    [Takes("oil stiff threads", 2, 4, 8)]
+    [Deed(DeedKind.Soak), Takes("oil stiff threads", 2, 4, 8)]
     FreeOil,
 
     /// <summary>The right driver.</summary>
@@ -453,8 +403,7 @@ public enum StepKey
     FreePins,
 
     /// <summary>Stop.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("decide to stop", 1, 2, 5)]
+    [Deed(DeedKind.Look), Takes("decide to stop", 1, 2, 5)]
     FreeStop,
 
     /// <summary>Screws and slots.</summary>
@@ -483,8 +432,7 @@ public enum StepKey
     Mushroom,
 
     /// <summary>Bad repairs.</summary>
-    [Deed(DeedKind.TakeApart)]
-    [Takes("undo a bad repair", 10, 25, 60)]
+    [Deed(DeedKind.TakeApart), Takes("undo a bad repair", 10, 25, 60)]
     UndoRepair,
 
     /// <summary>Straighten.</summary>
@@ -492,82 +440,67 @@ public enum StepKey
     Straighten,
 
     /// <summary>Tension.</summary>
-    [Deed(DeedKind.PutTogether)]
-    [Takes("set the tension", 1, 2, 4)]
+    [Deed(DeedKind.PutTogether), Takes("set the tension", 1, 2, 4)]
     Tension,
 
     /// <summary>Survey the sole.</summary>
-    [Deed(DeedKind.Measure)]
-    [Takes("survey the sole", 5, 12, 25)]
+    [Deed(DeedKind.Measure), Takes("survey the sole", 5, 12, 25)]
     [Takes("survey the sole", 4, 8, 15, StepCase.Wood)]
     SoleCheck,
 
     /// <summary>Lap the sole.</summary>
-    [Deed(DeedKind.Lap)]
-    [Takes("lap the sole", 12, 25, 60, MetalMm = 0.08)]
+    [Deed(DeedKind.Lap), Takes("lap the sole", 12, 25, 60, MetalMm = 0.08)]
     [Takes("lap the sole", 6, 14, 35, StepCase.Little, MetalMm = 0.08)]
     [Takes("lap the sole", 18, 40, 90, StepCase.Much, MetalMm = 0.08)]
     SoleLap,
 
     /// <summary>Clean the sole.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles)]
-    [Takes("clean the sole", 2, 4, 8)]
+    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("clean the sole", 2, 4, 8)]
     SoleClean,
 
     /// <summary>Sides only if wanted.</summary>
-    [Deed(DeedKind.Lap)]
-    [Takes("dress the sides", 5, 12, 30, MetalMm = 0.01)]
+    [Deed(DeedKind.Lap), Takes("dress the sides", 5, 12, 30, MetalMm = 0.01)]
     Sides,
 
     /// <summary>Ease the arrises.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles)]
-    [Takes("ease the arrises", 1, 3, 6, MetalMm = 0.1)]
+    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("ease the arrises", 1, 3, 6, MetalMm = 0.1)]
     Arris,
 
     /// <summary>True the wooden sole.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles)]
-    [Takes("true the wooden sole", 10, 20, 45, MetalMm = 0.4)]
+    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("true the wooden sole", 10, 20, 45, MetalMm = 0.4)]
     SoleWood,
 
     /// <summary>Check the mouth.</summary>
-    [Deed(DeedKind.Measure, DeedRoom.Soles)]
-    [Takes("check the mouth", 2, 4, 8)]
+    [Deed(DeedKind.Measure), Takes("check the mouth", 2, 4, 8)]
     MouthCheck,
 
     /// <summary>Put together.</summary>
-    [Deed(DeedKind.PutTogether)]
-    [Takes("put each part back", 0.5, 1, 2, StepCase.Each)]
+    [Deed(DeedKind.PutTogether), Takes("put each part back", 0.5, 1, 2, StepCase.Each)]
     Assemble,
 
     /// <summary>Close what was opened.</summary>
-    [Deed(DeedKind.PutTogether)]
-    [Takes("close what was opened", 10, 20, 45)]
+    [Deed(DeedKind.PutTogether), Takes("close what was opened", 10, 20, 45)]
     CloseJoint,
 
     /// <summary>Last honing.</summary>
-    [Deed(DeedKind.Hone)]
-    [Takes("hone once more", 2, 4, 8)]
+    [Deed(DeedKind.Hone), Takes("hone once more", 2, 4, 8)]
     FinalHone,
 
     /// <summary>Set the cap.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("set the cap", 1, 2, 6)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("set the cap", 1, 2, 6)]
     [Takes("set the cap", 1, 4, 6, StepCase.Much)]
     SetCap,
 
     /// <summary>Set the mouth.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("set the mouth", 2, 5, 10)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("set the mouth", 2, 5, 10)]
     SetMouth,
 
     /// <summary>Pivot tension.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("set the tension of a pivot", 2, 5, 10)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("set the tension of a pivot", 2, 5, 10)]
     SetPivot,
 
     /// <summary>Set the stops.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges)]
-    [Takes("set the stops", 3, 8, 20)]
+    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("set the stops", 3, 8, 20)]
     SetStops,
 
     /// <summary>Dust.</summary>
@@ -599,18 +532,15 @@ public enum StepKey
     WashWood,
 
     /// <summary>Look again when clean.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("look again when clean", 2, 5, 10)]
+    [Deed(DeedKind.Look), Takes("look again when clean", 2, 5, 10)]
     LookAgain,
 
     /// <summary>Dry damp wood.</summary>
-    [Deed(DeedKind.DryByAir)]
-    [Takes("dry damp wood", 2, 4, 8)]
+    [Deed(DeedKind.DryByAir), Takes("dry damp wood", 2, 4, 8)]
     WoodDry,
 
     /// <summary>Find out the old finish.</summary>
-    [Deed(DeedKind.Look)]
-    [Takes("find out the old finish", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("find out the old finish", 2, 4, 8)]
     WoodFind,
 
     /// <summary>Clean the wood.</summary>
@@ -618,8 +548,7 @@ public enum StepKey
     WoodClean,
 
     /// <summary>Glue a break.</summary>
-    [Deed(DeedKind.Cure)]
-    [Takes("glue a break", 8, 15, 30)]
+    [Deed(DeedKind.Cure), Takes("glue a break", 8, 15, 30)]
     WoodGlue,
 
     /// <summary>Scrape the wood.</summary>
@@ -627,37 +556,30 @@ public enum StepKey
     WoodScrape,
 
     /// <summary>Stain the dings.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("stain the dings", 3, 8, 15)]
+    [Deed(DeedKind.Coat), Takes("stain the dings", 3, 8, 15)]
     WoodStain,
 
     /// <summary>Revive the finish.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("revive the finish", 4, 8, 15)]
+    [Deed(DeedKind.Coat), Takes("revive the finish", 4, 8, 15)]
     WoodRevive,
 
     /// <summary>Oil the wood.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("oil the wood", 3, 6, 11)]
+    [Deed(DeedKind.Coat), Takes("oil the wood", 3, 6, 11)]
     WoodOil,
 
     /// <summary>Wipe the oil off.</summary>
-    [Deed(DeedKind.Cure)]
-    [Takes("wipe the oil off", 1, 2, 4)]
+    [Deed(DeedKind.Cure), Takes("wipe the oil off", 1, 2, 4)]
     WoodWipe,
 
     /// <summary>Wax the wood.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("wax the wood", 3, 6, 12)]
+    [Deed(DeedKind.Coat), Takes("wax the wood", 3, 6, 12)]
     WoodWax,
 
     /// <summary>Shellac the wood.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("shellac the wood", 12, 20, 40)]
+    [Deed(DeedKind.Coat), Takes("shellac the wood", 12, 20, 40)]
     WoodShellac,
 
     /// <summary>Lacquer the wood.</summary>
-    [Deed(DeedKind.Coat)]
-    [Takes("lacquer the wood", 10, 18, 35)]
+    [Deed(DeedKind.Coat), Takes("lacquer the wood", 10, 18, 35)]
     WoodLacquer,
 }

@@ -82,19 +82,8 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
         init => Facts = Facts with { Build = Facts.Build with { LengthMm = value } };
     }
 
-    /// <summary>Width of its iron or blade, mm.</summary>
-    public double? WidthMm
-    {
-        get => Facts.Build.WidthMm;
-        init => Facts = Facts with { Build = Facts.Build with { WidthMm = value } };
-    }
-
     /// <summary>What its sole is for.</summary>
-    public SolePurpose? Purpose
-    {
-        get => Facts.Build.Purpose;
-        init => Facts = Facts with { Build = Facts.Build with { Purpose = value } };
-    }
+    public SolePurpose? Purpose => Facts.Build.Purpose;
 
     /// <summary>Parts that do not belong to it, as far as their evidence says.</summary>
     public IReadOnlySet<PartId> Odd { get; init; } = new HashSet<PartId>();
@@ -200,7 +189,7 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     private const double HeavyFromMm = 500;
 
     /// <summary>True for a casting that crushes fingers when it slips.</summary>
-    public bool Heavy => Tool.HasMetalSole && (Facts.LengthMm) > HeavyFromMm;
+    public bool Heavy => Tool.HasMetalSole && Facts.LengthMm > HeavyFromMm;
 
     /// <summary>Keys of the cautions that go with handling the whole tool: its springs, its edge or teeth, its weight.</summary>
     public IReadOnlyList<CautionId> Handling(bool heavy = false) =>

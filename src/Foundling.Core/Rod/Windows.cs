@@ -1,25 +1,12 @@
+using Foundling.Core.Units;
+
 namespace Foundling.Core.Rod;
 
 /// <summary>A deed that would come too late after another: a coat that no longer takes the next one, oil gone sticky.</summary>
 /// <param name="First">The deed that opens the window.</param>
 /// <param name="Then">The deed that must be done inside it.</param>
-public sealed record MissedWindow(DeedId First, DeedId Then)
-{
-    /// <summary>What is missed, in a sentence.</summary>
-    public string Sentence { get; private init; } = "";
-
-    internal static MissedWindow Of(Deed first, Deed then) => new(first.Id, then.Id)
-    {
-        Sentence = $"\"{then.Title}\" must be done within {Units.Typed.Hours(first.Lag!.MostMin!.Value)} of \"{first.Title}\"; with what would then stand "
-            + "between them it comes too late.",
-    };
-
-    /// <inheritdoc />
-    public bool Equals(MissedWindow? other) => other is not null && First == other.First && Then == other.Then;
-
-    /// <inheritdoc />
-    public override int GetHashCode() => HashCode.Combine(First, Then);
-}
+/// <param name="Sentence">What is missed, in a sentence.</param>
+public sealed record MissedWindow(DeedId First, DeedId Then, string Sentence);
 
 /// <summary>Windows of time in a plan.</summary>
 public static class Windows
@@ -45,7 +32,8 @@ public static class Windows
             }
             if (deeds.Skip(i + 1).FirstOrDefault(d => next.Contains(d.Id.Step)) is { } then && passed > most)
             {
-                missed.Add(MissedWindow.Of(deeds[i], then));
+                missed.Add(new MissedWindow(deeds[i].Id, then.Id, $"\"{then.Title}\" must be done within {Typed.Hours(most)} of \"{deeds[i].Title}\"; "
+                    + "with what would then stand between them it comes too late."));
             }
         }
         return missed;

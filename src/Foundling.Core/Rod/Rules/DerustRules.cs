@@ -169,7 +169,7 @@ internal static class DerustRules
         SoakResult soak = Soak.Time(new SoakInput(bath, q.RustLevel, q.TemperatureC, Acid(bath) ? q.Shop.Assumptions.AcidPercent : null,
             RelativeHumidityPercent: q.RelativeHumidityPercent,
             OutByHours: limit.OutByHours), q.Shop.Assumptions);
-        double litres = Math.Max(1, Math.Ceiling((q.LengthMm ?? q.Tool.NominalLengthMm) / 60));
+        double litres = Math.Max(1, Math.Ceiling(q.Facts.LengthMm / 60));
         List<PartDef> above = [.. q.StaysWithMetal];
         string hang = above.Count > 0 ? $"Hang it so that the {Names(above)} {Verb(above, "stays", "stay")} a hand above the liquid."
             : $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.";

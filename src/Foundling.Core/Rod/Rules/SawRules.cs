@@ -14,7 +14,7 @@ internal static class SawRules
     private static readonly Cond Dull = If("its teeth are worn, uneven or missing, or it was not found to cut well", q => q.Worst(FindingKind.EdgeDamage,
         PartIds.Plate) >= 2 || q.Tried != State.AsFoundTry.Well);
 
-    private static double Feet(PlanQuestion q) => (q.LengthMm ?? q.Tool.NominalLengthMm) / 305;
+    private static double Feet(PlanQuestion q) => q.Facts.LengthMm / 305;
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [

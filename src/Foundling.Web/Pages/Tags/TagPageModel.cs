@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Shop;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
@@ -49,6 +50,11 @@ public abstract class TagPageModel(TagBook tags) : PageModel
 
     private Lazy<DatingReport?>? _dated;
 
+    /// <summary>What is known of it, gathered when it is first asked for.</summary>
+    protected Facts KnownFacts => _known ??= Tool.Facts();
+
+    private Facts? _known;
+
     /// <summary>Key of this leaf.</summary>
     public abstract string Here { get; }
 
@@ -88,8 +94,8 @@ public abstract class TagPageModel(TagBook tags) : PageModel
         {
             if (Request.Method == HttpMethods.Post)
             {
-                // A form may have changed the evidence.
-                _dated = null;
+                // A form may have changed what is known.
+                (_dated, _known) = (null, null);
             }
         }
     }

@@ -30,7 +30,7 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     public bool Others => Gate.IsOthers(Tool, Settings.Name);
 
     /// <summary>The aim the book would take for a tool of this rarity in this state, and why.</summary>
-    public (AimKind Aim, string Why) Advice => AimReview.Advise(Tool.Rarity, Tool.Tried, Tool.Facts().Findings);
+    public (AimKind Aim, string Why) Advice => AimReview.Advise(Tool.Rarity, Tool.Tried, KnownFacts.Findings);
 
     /// <summary>What was said of it, as this page shows it.</summary>
     public IEnumerable<(string Field, string? Value)> Was => [("wish", Tool.Wish), ("worth", Money(Tool.WorthSound)), ("rarity", Tool.Rarity?.ToString())];

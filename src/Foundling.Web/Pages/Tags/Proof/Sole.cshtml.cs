@@ -39,7 +39,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
     public IReadOnlyList<string?> Cells { get; private set; } = new string?[GridColumns * 3];
 
     /// <summary>Length of the sole, mm.</summary>
-    public double LengthMm => Tool.Facts().LengthMm;
+    public double LengthMm => KnownFacts.LengthMm;
 
     /// <summary>Width of the sole, mm.</summary>
     public double WidthMm => Tool.SoleWidthMm ?? Shop.Assumptions.UsualSoleWidthMm;

@@ -56,7 +56,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
             Gate.Of(Tool, step, Shop.Name, time.GetUtcNow()),
-        step.State == StepState.Open ? StepGauges.For(Tool.Facts(), Choices.Read(Tool.Ways), step.Deed, Shop) : [], Sent.Step == step.Key.ToString())
+        step.State == StepState.Open ? StepGauges.For(KnownFacts, Choices.Read(Tool.Ways), step.Deed, Shop) : [], Sent.Step == step.Key.ToString())
     {
         Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
             StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],

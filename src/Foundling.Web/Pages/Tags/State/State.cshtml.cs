@@ -51,7 +51,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public PartGroup? Group => PartGroups.Of(Tool.Tool()).FirstOrDefault(g => g.Id == Part);
 
     /// <summary>What the findings say.</summary>
-    public TriageResult Weighed => Triage.Of(Tool.Facts(), Shop.Assumptions);
+    public TriageResult Weighed => Triage.Of(KnownFacts, Shop.Assumptions);
 
     /// <summary>The round that is under way: that of the last finding.</summary>
     public Round LastRound => Tool.Findings.Count == 0 ? Round.AsFound : Tool.Findings.MaxBy(f => (f.At, f.Round))!.Round;
