@@ -118,7 +118,7 @@ public sealed class StoreTests : IDisposable
         wait.StartedAt.ShouldBe(_shop.Time.GetUtcNow());
         wait.LookInAt!.Value.ShouldBeGreaterThan(wait.StartedAt);
         wait.MustBeOutAt.ShouldBe(wait.StartedAt.AddHours(12));
-        tag.Log.Select(l => l.Kind).ShouldBe([EventKind.Done, EventKind.WaitBegun]);
+        tag.Log.Select(l => l.Kind).ShouldBe([EventKind.Done, EventKind.UsedUp, EventKind.WaitBegun]);
     }
 
     [Fact]

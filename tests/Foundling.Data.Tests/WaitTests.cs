@@ -1,3 +1,4 @@
+using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
@@ -66,6 +67,28 @@ public sealed class WaitTests : IDisposable
         tag.Status = TagStatus.Left;
         await _shop.Rods(db).EndWait(tag, next.Id);
         tag.Waits.ShouldNotContain(w => w.EndedAt == null && w.Kind == LagKind.LookAgain, "it has left the shop");
+        tag.Log.Count(e => e.Kind == EventKind.LookedIn && e.Step == look.Step).ShouldBe(2, "each look was an event, a second click none");
+    }
+
+    [Fact]
+    public async Task What_a_step_uses_up_is_noted_once_when_it_is_done()
+    {
+        await using FoundlingDb db = _shop.Open();
+        Tag tag = await Planned(db);
+        PlanStep step = tag.Steps.First(s => s.Deed.UsesUp.Any());
+        Need[] uses = [.. step.Deed.UsesUp.OrderBy(n => n.Name)];
+        async Task<Need[]> Used() => [.. (await _shop.Tags(db).Used(tag.Number, Assumptions.Standard)).OrderBy(n => n.Name)];
+        (await Used()).ShouldBeEmpty();
+        await _shop.Rods(db).Finish(tag, step);
+        await _shop.Rods(db).Finish(tag, tag.Step(step.Key)!);
+        (await Used()).ShouldBe(uses);
+        _shop.Time.Advance(TimeSpan.FromMinutes(1));
+        await _shop.Rods(db).Reopen(tag, tag.Step(step.Key)!);
+        (await Used()).ShouldBeEmpty("it is not done any more");
+        _shop.Time.Advance(TimeSpan.FromMinutes(1));
+        await _shop.Rods(db).Finish(tag, tag.Step(step.Key)!);
+        (await Used()).ShouldBe(uses);
+        (await _shop.Tags(db).Log(tag.Number, 0, 50)).ShouldNotContain(e => e.Kind == EventKind.UsedUp, "amounts stand in a list of their own");
     }
 
     [Fact]

@@ -184,6 +184,9 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelector("aside")!.TextContent.ShouldContain("6 sharpenings");
         page.QuerySelector("aside")!.TextContent.ShouldContain("Keep it for its parts");
         page.QuerySelectorAll(".ironview .pit").Length.ShouldBe(1);
+        string[] log = [.. (await visitor.Page($"/tag/{number}/log")).QuerySelectorAll(".entry").Select(e => e.TextContent)];
+        log.Count(e => e.Contains("measured", StringComparison.Ordinal)).ShouldBe(2);
+        log.ShouldContain(e => e.Contains("edge to where a file bites: 9 mm", StringComparison.Ordinal));
     }
 
     [Theory]

@@ -74,6 +74,16 @@ public sealed class BenchEvent
     public static BenchEvent Money(DateTimeOffset at, string what, decimal amount) =>
         new() { Id = Guid.CreateVersion7(at), At = at, Kind = EventKind.Spent, Text = what, Amount = amount };
 
+    /// <summary>Material used up by a step, with an event of its own.</summary>
+    /// <param name="at">When.</param>
+    /// <param name="step">The deed it went into.</param>
+    /// <param name="need">What, and how much.</param>
+    public static BenchEvent Used(DateTimeOffset at, Rod.DeedId step, Rod.Need need) => new()
+    {
+        Id = Guid.CreateVersion7(at), At = at, Kind = EventKind.UsedUp, Step = step, Supply = need.Item, Quantity = need.Amount,
+        Text = $"{need.Name}, as planned",
+    };
+
     /// <summary>Key, made by who sent it.</summary>
     public Guid Id { get; init; }
 
@@ -92,6 +102,12 @@ public sealed class BenchEvent
     /// <summary>Money, for what was spent.</summary>
     public decimal? Amount { get; init; }
 
+    /// <summary>What was used up; null for anything else.</summary>
+    public SupplyId? Supply { get; init; }
+
+    /// <summary>How much of it, in its unit; null for anything else.</summary>
+    public double? Quantity { get; init; }
+
     /// <summary>In words.</summary>
     public string Text { get; init; } = "";
 
@@ -107,7 +123,7 @@ public sealed class BenchEvent
     /// <summary>The same event with another key, other words or another thing agreed to.</summary>
     public BenchEvent Copy(Guid? id = null, string? text = null, string? bound = null, Guid? corrects = null) => new()
     {
-        Id = id ?? Id, At = At, Kind = Kind, Step = Step, Minutes = Minutes, Amount = Amount, Text = text ?? Text, Helper = Helper,
-        Corrects = corrects ?? Corrects, Bound = bound ?? Bound,
+        Id = id ?? Id, At = At, Kind = Kind, Step = Step, Minutes = Minutes, Amount = Amount, Supply = Supply, Quantity = Quantity,
+        Text = text ?? Text, Helper = Helper, Corrects = corrects ?? Corrects, Bound = bound ?? Bound,
     };
 }

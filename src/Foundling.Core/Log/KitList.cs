@@ -24,7 +24,7 @@ public sealed record KitLine(SupplyId Item, double? Amount, IReadOnlyList<PlanSt
     public bool Kit => _need.Kit;
 
     /// <summary>What it costs, in the shop's money; assumed.</summary>
-    public double Cost(Assumptions assumptions) => (Amount ?? 0) * (Supply is { Kit: false } s ? assumptions.PriceOf(s) : 0);
+    public double Cost(Assumptions assumptions) => Needs.Cost(_need, assumptions);
 }
 
 /// <summary>Everything needed before starting.</summary>

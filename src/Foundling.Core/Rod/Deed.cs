@@ -58,6 +58,10 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
     /// <summary>What it uses, kit and materials.</summary>
     public IReadOnlyList<Need> Needs { get; init; } = [];
 
+    /// <summary>Material it uses up, with its amounts.</summary>
+    [JsonIgnore]
+    public IEnumerable<Need> UsesUp => Needs.Where(n => !n.Kit && n.Amount > 0);
+
     /// <summary>What the hurt could be.</summary>
     public IReadOnlyList<CautionId> Cautions { get; init; } = [];
 

@@ -33,8 +33,11 @@ public sealed record Need(SupplyId Item, double? Amount = null)
 public static class Needs
 {
     /// <summary>What the materials of a deed cost, in the shop's money.</summary>
-    public static double Cost(Deed deed, Assumptions assumptions) =>
-        deed.Needs.Sum(n => (n.Amount ?? 0) * (n.Supply is { Kit: false } supply ? assumptions.PriceOf(supply) : 0));
+    public static double Cost(Deed deed, Assumptions assumptions) => deed.Needs.Sum(n => Cost(n, assumptions));
+
+    /// <summary>What a need costs, in the shop's money; nothing for kit.</summary>
+    public static double Cost(Need need, Assumptions assumptions) =>
+        (need.Amount ?? 0) * (need.Supply is { Kit: false } supply ? assumptions.PriceOf(supply) : 0);
 
     /// <summary>The cautions of a deed with those that go with what it uses, so that none is forgotten.</summary>
     public static IReadOnlyList<CautionId> Cautioned(Deed deed) =>

@@ -1,4 +1,5 @@
 using Foundling.Core.Soles;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Tags;
 
@@ -16,6 +17,9 @@ public sealed class SoleRecord
 
     /// <summary>The readings and the sole they were taken on.</summary>
     public required GridSurveyInput Input { get; set; }
+
+    /// <summary>What it is, in a few words.</summary>
+    public string Said => $"{Sentences.Count(Input.PointsMm.Count, "reading")}, {Source}";
 }
 
 /// <summary>Proof readings as they were taken.</summary>
@@ -53,6 +57,9 @@ public sealed class ProofRecord
 
     /// <summary>Least step of the instrument, mm.</summary>
     public double ResolutionMm { get; set; }
+
+    /// <summary>What it is, in a few words.</summary>
+    public string Said => (Degree is null ? Sentences.Count(ReadingsMm.Count, "reading") : Seen) + (Conditions.Length > 0 ? $", {Conditions}" : "");
 
     /// <summary>What the readings say; null where it was seen.</summary>
     public Proof.ThicknessResult? Judge() =>

@@ -262,6 +262,31 @@ public sealed class Tag
         }
     }
 
+    /// <summary>Keeps a measurement; earlier ones stay, and the log says so.</summary>
+    public void Take(Measurement measurement)
+    {
+        Measurements.Add(measurement);
+        string name = MeasureKinds.Find(measurement.Kind)?.Name ?? measurement.Kind.Value;
+        Measured(measurement.At, $"{Tool().Part(measurement.Part)?.Name ?? measurement.Part.Value}, {name}"
+            + (measurement.Fact() is { } reading ? $": {reading.Quantity}" : ""));
+    }
+
+    /// <summary>Keeps a survey of the sole, and the log says so.</summary>
+    public void Take(SoleRecord survey)
+    {
+        Surveys.Add(survey);
+        Measured(survey.At, $"Sole survey: {survey.Said}");
+    }
+
+    /// <summary>Keeps proof readings, and the log says so.</summary>
+    public void Take(ProofRecord proof)
+    {
+        Proofs.Add(proof);
+        Measured(proof.At, $"Proof{(proof.AsFound ? " as found" : "")}: {proof.Said}");
+    }
+
+    private void Measured(DateTimeOffset at, string text) => Happened(BenchEvent.New(at, EventKind.Measured, text));
+
     /// <summary>True once it was taken apart and before it is put together again.</summary>
     public bool IsApart() => Steps.Any(s => s.Key.Step is StepKey.Apart or StepKey.RollCall && s.State == StepState.Done)
         && !Steps.Any(s => s.Stage == Rod.Stage.Together

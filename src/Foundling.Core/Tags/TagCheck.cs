@@ -102,6 +102,7 @@ public static class TagCheck
             Line("helper", l.Helper);
             Line("bound", l.Bound);
             Range("minutes", l.Minutes ?? 0, -MostWaitMinutes, MostWaitMinutes);
+            Range("quantity", l.Quantity ?? 0, 0, 1_000_000);
             Day("at", l.At);
         });
         Each(nameof(Tag.Waits), tag.Waits, w => w.Id.ToString(), w =>

@@ -191,6 +191,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         }
         DateTimeOffset now = time.GetUtcNow();
         tag.Happened(Event(EventKind.Done, step, step.Title));
+        tag.Log.AddRange(step.Deed.UsesUp.Select(n => BenchEvent.Used(now, step.Key, n)));
         foreach (Wait ended in tag.Waits.Where(w => Waits.EndedBy(w, step.Key)))
         {
             End(tag, ended, now);
@@ -223,8 +224,9 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
             return;
         }
         DateTimeOffset now = time.GetUtcNow();
-        End(tag, wait, now);
-        if (wait.Kind == LagKind.LookAgain && tag.Status != TagStatus.Left)
+        bool looked = wait.Kind == LagKind.LookAgain;
+        End(tag, wait, now, looked ? EventKind.LookedIn : EventKind.WaitEnded);
+        if (looked && tag.Status != TagStatus.Left)
         {
             tag.Waits.Add(new Wait { Id = Guid.CreateVersion7(now), Step = wait.Step, Kind = wait.Kind, What = wait.What, StartedAt = now,
                 ReadyAt = now + (wait.ReadyAt - wait.StartedAt) });
@@ -243,10 +245,10 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         return tags.Save(tag, cancel);
     }
 
-    private static void End(Tag tag, Wait wait, DateTimeOffset now)
+    private static void End(Tag tag, Wait wait, DateTimeOffset now, EventKind kind = EventKind.WaitEnded)
     {
         wait.EndedAt = now;
-        tag.Happened(BenchEvent.New(now, EventKind.WaitEnded, wait.What, wait.Step));
+        tag.Happened(BenchEvent.New(now, kind, wait.What, wait.Step));
     }
 
     private static string Said(string? words, string otherwise) => string.IsNullOrWhiteSpace(words)

@@ -2,6 +2,7 @@ using System.Linq.Expressions;
 using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
+using Foundling.Core.Rod;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Data.Origin;
@@ -74,12 +75,18 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     }
 
     /// <summary>
-    /// Entries of a tag's log, newest first. A start whose stop is there too says nothing more, so only the stop is given.
+    /// Entries of a tag's log, newest first. A start whose stop is there too says nothing more, so only the stop is given. What was used
+    /// up stands in a list of its own, <see cref="Used"/>.
     /// </summary>
     public async Task<IReadOnlyList<BenchEvent>> Log(int number, int skip, int take, CancellationToken cancel = default) =>
         await LogOf(number)
+            .Where(e => e.Kind != EventKind.UsedUp)
             .Where(e => e.Kind != EventKind.Started || !LogOf(number).Any(s => s.Kind == EventKind.Stopped && s.Step == e.Step && s.At >= e.At))
             .OrderByDescending(e => e.At).ThenByDescending(e => e.Id).Skip(skip).Take(take).ToListAsync(cancel).ConfigureAwait(false);
+
+    /// <summary>What was used up on a tag, from its log.</summary>
+    public async Task<IReadOnlyList<Need>> Used(int number, Assumptions assumptions, CancellationToken cancel = default) =>
+        UsedUp.Of(await LogOf(number).Where(e => UsedUp.Speaking.Contains(e.Kind)).ToListAsync(cancel).ConfigureAwait(false), assumptions);
 
     /// <summary>Notes that go with a tag in its papers, oldest first.</summary>
     public async Task<IReadOnlyList<BenchEvent>> PapersNotes(int number, CancellationToken cancel = default) =>

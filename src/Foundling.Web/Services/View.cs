@@ -78,7 +78,7 @@ public static class ClockView
 public static class Words
 {
     /// <summary>A count with its noun: "1 look", "3 looks".</summary>
-    public static string Count(int n, string one, string? many = null) => n == 1 ? $"1 {one}" : $"{n} {many ?? one + "s"}";
+    public static string Count(int n, string one, string? many = null) => Core.Units.Sentences.Count(n, one, many);
 
     /// <summary>A text that begins small, for the middle of a sentence.</summary>
     public static string Uncap(string text) => Sentences.Middle(text);

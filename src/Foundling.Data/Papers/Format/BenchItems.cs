@@ -58,6 +58,12 @@ public sealed record EventItem : Item
     /// <summary>Money, for what was spent.</summary>
     public decimal? Amount { get; init; }
 
+    /// <summary>What was used up; null for anything else.</summary>
+    public SupplyId? Supply { get; init; }
+
+    /// <summary>How much of it, in its unit; null for anything else.</summary>
+    public double? Quantity { get; init; }
+
     /// <summary>In words.</summary>
     public string Text { get; init; } = "";
 

@@ -91,13 +91,13 @@ public static class TagPapers
     internal static EventItem Of(BenchEvent x) => new()
     {
         Id = x.Id, At = x.At, Kind = x.Kind, Step = x.Step, Minutes = x.Minutes, Amount = x.Amount, Text = x.Text, Helper = x.Helper,
-        Corrects = x.Corrects, Bound = x.Bound,
+        Corrects = x.Corrects, Bound = x.Bound, Supply = x.Supply, Quantity = x.Quantity,
     };
 
     internal static BenchEvent From(EventItem x) => new()
     {
         Id = x.Id, At = x.At, Kind = x.Kind, Step = x.Step, Minutes = x.Minutes, Amount = x.Amount, Text = x.Text, Helper = x.Helper,
-        Corrects = x.Corrects, Bound = x.Bound,
+        Corrects = x.Corrects, Bound = x.Bound, Supply = x.Supply, Quantity = x.Quantity,
     };
 
     private static WaitItem Of(Wait x) => new()

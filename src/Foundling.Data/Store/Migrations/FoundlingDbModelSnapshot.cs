@@ -45,7 +45,13 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<double?>("Minutes")
                         .HasColumnType("REAL");
 
+                    b.Property<double?>("Quantity")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("Step")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Supply")
                         .HasColumnType("TEXT");
 
                     b.Property<int?>("TagNumber")

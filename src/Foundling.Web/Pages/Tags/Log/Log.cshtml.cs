@@ -38,6 +38,12 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
     /// <summary>What it cost and brought.</summary>
     public Money Money { get; private set; } = new(null, 0, null);
 
+    /// <summary>What was used up by the steps that are done.</summary>
+    public IReadOnlyList<Need> Used { get; private set; } = [];
+
+    /// <summary>What that costs, in the shop's money.</summary>
+    public double UsedCost => Used.Sum(n => Needs.Cost(n, Shop.Assumptions));
+
     /// <summary>Shows the log.</summary>
     public Task OnGet(int skip) => Read(skip);
 
@@ -46,6 +52,7 @@ public sealed class LogModel(TagBook tags, RodDesk rods, TimeProvider time) : Ta
         Skipped = Math.Clamp(skip, 0, 10_000_000);
         IReadOnlyList<BenchEvent> read = await Book.Log(Tool.Number, Skipped, PerPage + 1);
         Money = Money.Of(Tool.Price, Tool.SoldFor, await Book.Spent(Tool.Number));
+        Used = await Book.Used(Tool.Number, Shop.Assumptions);
         (Shown, More) = ([.. read.Take(PerPage)], read.Count > PerPage);
     }
 

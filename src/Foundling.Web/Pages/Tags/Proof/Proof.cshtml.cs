@@ -48,8 +48,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
         {
             Tool.Proofs.Remove(proof);
             await Book.Save(Tool);
-            await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
-                $"Proof taken back: {(proof.Degree is null ? Words.Count(proof.ReadingsMm.Count, "reading") : proof.Seen)}{(proof.Conditions.Length > 0 ? ", " + proof.Conditions : "")}"));
+            await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note, $"Proof taken back: {proof.Said}"));
         }
         return ToLeaf("proof");
     }
@@ -68,7 +67,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
             return Page();
         }
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Proofs.Add(new ProofRecord
+        Tool.Take(new ProofRecord
         {
             Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = Chosen.Id, Degree = degree,
             Seen = ((SeenProof)Chosen).Degrees[degree!.Value],
@@ -149,7 +148,7 @@ public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time)
             return Page();
         }
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Proofs.Add(new ProofRecord { Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = proof.Id,
+        Tool.Take(new ProofRecord { Id = Guid.CreateVersion7(now), At = now, AsFound = asFound, Conditions = (conditions ?? "").Trim(), Kind = proof.Id,
             Direction = proof.Direction, ReadingsMm = values, TargetMm = wanted!.Value, ResolutionMm = step!.Value });
         await Book.Save(Tool);
         return ToLeaf("proof");

@@ -140,7 +140,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
         var input = new GridSurveyInput(length, width, points, mouth, Tool.Purpose ?? SolePurpose.Smoothing);
         GridSurvey.Read(input, Shop.Assumptions);
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = source, Input = input });
+        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = source, Input = input });
         await Book.Save(Tool);
     }
 
@@ -157,7 +157,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
             Tool.Surveys.Remove(survey);
             await Book.Save(Tool);
             await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
-                $"Sole survey taken back: {Words.Count(survey.Input.PointsMm.Count, "reading")}, {survey.Source}"));
+                $"Sole survey taken back: {survey.Said}"));
         }
         return LocalRedirect($"/tag/{Tool.Number}/sole");
     }

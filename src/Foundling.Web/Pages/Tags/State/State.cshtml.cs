@@ -270,7 +270,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         }
         Instrument with = what!.IsCount ? Instrument.Count : instrument ?? what.With;
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Measurements.Add(new Measurement
+        Tool.Take(new Measurement
         {
             Id = Guid.CreateVersion7(now), Part = Chosen!.Id, Kind = what.Id, Value = reading!.Value, Instrument = with,
             UncertaintyMm = what.IsCount ? 0 : error ?? MeasureKinds.UncertaintyMm(with, Shop.Assumptions), At = now,
