@@ -53,6 +53,7 @@ internal static class Recovery
             }
         }
         int best = Array.IndexOf(taken, taken.Min());
-        Console.WriteLine($"{line.Id,-20} advised {advised / Tools,5:0.00}   best of {orders.Count} fixed orders {taken[best] / Tools,5:0.00} ({orders[best].Name})");
+        Console.WriteLine($"{line.Id,-20} advised {advised / Tools,5:0.00}   best of {orders.Count} fixed orders {taken[best] / Tools,5:0.00} "
+            + $"({orders[best].Name})");
     }
 }

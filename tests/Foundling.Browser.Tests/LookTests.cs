@@ -41,7 +41,8 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
 
         if (width < 500)
         {
-            string small = (string)b.Driver.ExecuteScript("return [...document.querySelectorAll('.btn, .rail a, select, input[type=text]')].filter(e => e.offsetParent && e.getBoundingClientRect().height < 43).map(e => e.outerHTML.slice(0, 80)).join('\\n')")!;
+            string small = (string)b.Driver.ExecuteScript("return [...document.querySelectorAll('.btn, .rail a, select, input[type=text]')].filter(e => "
+                + "e.offsetParent && e.getBoundingClientRect().height < 43).map(e => e.outerHTML.slice(0, 80)).join('\\n')")!;
             small.ShouldBeEmpty("targets must be large enough for dirty hands");
         }
     }
@@ -73,7 +74,9 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
     private static void ShutsNobodyOut(Browser b)
     {
         b.Driver.ExecuteScript(Axe);
-        string result = (string)b.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))));")!;
+        string result = (string)b.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => "
+            + "done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => "
+            + "n.target.join(' ')).join(', ')))));")!;
         JsonSerializer.Deserialize<string[]>(result)!.ShouldBeEmpty();
     }
 }

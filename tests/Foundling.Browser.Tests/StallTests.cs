@@ -26,8 +26,10 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Go(Address + "/shelf");
         int before = int.Parse(_b.Text(".lead span").Split(' ')[0]);
         _b.Go(Address + "/stall");
-        _b.Until(() => (bool)_b.Driver.ExecuteScript("return navigator.serviceWorker.controller !== null || performance.getEntriesByType('resource').some(r => r.name.includes('handler=Data') && r.responseEnd > 0)")!, "the check is open");
-        _b.Until(() => (bool)_b.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.match('/stall?handler=Data')).then(hit => done(hit !== undefined));")!, "and kept");
+        _b.Until(() => (bool)_b.Driver.ExecuteScript("return navigator.serviceWorker.controller !== null || performance.getEntriesByType('resource').some(r "
+            + "=> r.name.includes('handler=Data') && r.responseEnd > 0)")!, "the check is open");
+        _b.Until(() => (bool)_b.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.serviceWorker.ready.then(() => "
+            + "caches.match('/stall?handler=Data')).then(hit => done(hit !== undefined));")!, "and kept");
         Offline(true);
         try
         {

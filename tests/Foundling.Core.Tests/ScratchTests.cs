@@ -26,7 +26,8 @@ public sealed class ScratchTests
             """),
         new("Rod/Rules/WashRules.cs", "All { get; } =\n    [\n", """
                     PlanRule.One("listen", "A crack is heard before it is seen.", [Always], q =>
-                        new Deed(StepKey.Listen, Stage.Wash, "Tap it and listen", q.Minutes(StepKey.Listen)) { How = "Hang it from a cord.", Reason = "A crack buzzes.",
+                        new Deed(StepKey.Listen, Stage.Wash, "Tap it and listen", q.Minutes(StepKey.Listen)) { How = "Hang it from a cord.",
+                            Reason = "A crack buzzes.",
                             FinishTest = "It rings, or it does not." }),
 
             """),
@@ -58,7 +59,8 @@ public sealed class ScratchTests
 
     private static readonly Edit[] Kind =
     [
-        new("Tools/KindIds.cs", "KindId.Of(\"pruner\");\n", "\n    /// <summary>Carver.</summary>\n    public static readonly KindId Carver = KindId.Of(\"carver\");\n"),
+        new("Tools/KindIds.cs", "KindId.Of(\"pruner\");\n", "\n    /// <summary>Carver.</summary>\n    public static readonly KindId Carver = "
+            + "KindId.Of(\"carver\");\n"),
         new("Tools/ToolCatalogue.cs", "Kinds { get; } =\n    [\n", """
                     new(KindIds.Carver, "Carver", Family.EdgeTool, Length, 284,
                     [
@@ -106,7 +108,8 @@ public sealed class ScratchTests
         try
         {
             Copy(Tree.Path("src", "Foundling.Core"), Path.Combine(root, "src", "Foundling.Core"));
-            foreach (string file in new[] { "Directory.Build.props", "Directory.Packages.props", "global.json", ".editorconfig" }.Where(f => File.Exists(Tree.Path(f))))
+            foreach (string file in new[] { "Directory.Build.props", "Directory.Packages.props", "global.json", ".editorconfig" }.Where(f =>
+                File.Exists(Tree.Path(f))))
             {
                 File.Copy(Tree.Path(file), Path.Combine(root, file));
             }

@@ -38,7 +38,8 @@ public sealed class MigrationTests : IDisposable
                 ["ArrivedOn"] = "2026-01-02" });
             await Insert(old, "Steps", new() { ["TagNumber"] = 7, ["Key"] = "wash", ["Order"] = 1, ["Stage"] = "Wash", ["Title"] = "Wash it",
                 ["State"] = "Done", ["Parts"] = "[]", ["Materials"] = "[\"white spirit\"]",
-                ["Caution"] = "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat outdoors." });
+                ["Caution"] = "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat "
+                    + "outdoors." });
         }
         using Opening opened = Opening.Of(_folder);
         await using (FoundlingDb db = Open())
@@ -69,7 +70,8 @@ public sealed class MigrationTests : IDisposable
             }
         }
         using SqliteCommand command = ((SqliteConnection)db.Database.GetDbConnection()).CreateCommand();
-        command.CommandText = $"INSERT INTO {table} ({string.Join(", ", values.Keys.Select(k => $"\"{k}\""))}) VALUES ({string.Join(", ", values.Keys.Select((_, i) => $"$p{i}"))})";
+        command.CommandText = $"INSERT INTO {table} ({string.Join(", ", values.Keys.Select(k => $"\"{k}\""))}) VALUES "
+            + $"({string.Join(", ", values.Keys.Select((_, i) => $"$p{i}"))})";
         int at = 0;
         foreach (object value in values.Values)
         {

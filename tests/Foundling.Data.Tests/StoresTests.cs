@@ -183,7 +183,8 @@ public sealed class StoresTests : IDisposable
             t.Aside.Add(new LookAside { Id = Guid.NewGuid(), Trait = "frog_seat", Reason = AsideReason.WhenApart, At = at });
             t.Findings.Add(new Finding { Id = Guid.NewGuid(), Part = PartIds.Body, Kind = FindingKind.Crack, Severity = 2, Place = "mouth", Round = Round.Apart,
                 At = at });
-            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = MeasureIds.Thickness, Value = 2.05, Instrument = Instrument.Caliper,
+            t.Measurements.Add(new Measurement { Id = Guid.NewGuid(), Part = PartIds.Iron, Kind = MeasureIds.Thickness, Value = 2.05,
+                Instrument = Instrument.Caliper,
                 UncertaintyMm = 0.03, At = at });
         });
         Tag kept = await Tag(number);

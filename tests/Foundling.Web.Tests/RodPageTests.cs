@@ -77,7 +77,8 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/19/rod");
         IHtmlDocument refused = await Post(visitor, page, "#step-sole-lap form[action*=Move]", "Move", new() { ["to"] = "earlier" }, refused: true);
-        Said(refused).ShouldBe("\"Survey the sole and decide\" comes before \"Lap the sole under tension: toe, mouth and heel\": measure before taking metal off.");
+        Said(refused).ShouldBe("\"Survey the sole and decide\" comes before \"Lap the sole under tension: toe, mouth and heel\": measure before taking metal "
+            + "off.");
         page = await Post(visitor, page, "#step-lever-cap form[action*=Move]", "Move", new() { ["to"] = "earlier", ["_once"] = "up" });
         List<string> keys = [.. page.QuerySelectorAll("ol.sheet > li.step").Select(l => l.Id!)];
         keys.IndexOf("step-lever-cap").ShouldBeLessThan(keys.IndexOf("step-cap-fit"));

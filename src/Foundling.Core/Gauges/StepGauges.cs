@@ -57,7 +57,8 @@ public static class StepGauges
             StepKey.EdgeGrind when tool.Edge != EdgeForm.TwoBevels =>
             [
                 .. facts.Measured(MeasureIds.OutOfSquare, edge) is double off
-                    ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm", off))]
+                    ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm",
+                        off))]
                     : Array.Empty<StepGauge>(),
                 Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
                     ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1))),

@@ -26,6 +26,7 @@ public static class ClockDoubts
             return null;
         }
         string book = likelyMin is double likely and > 0 ? $"; the book says {Typed.Hours(likely)}" : "";
-        return $"The clock ran for {Typed.Hours(minutes)}{book}{(counted ? "" : ", and the program was started anew meanwhile")}. How many minutes did it really take?";
+        return $"The clock ran for {Typed.Hours(minutes)}{book}{(counted ? "" : ", and the program was started anew meanwhile")}. How many minutes did it "
+            + "really take?";
     }
 }

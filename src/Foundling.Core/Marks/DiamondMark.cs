@@ -52,7 +52,8 @@ public static class DiamondMark
         DatedMark end = tables.Marks.First(m => m.Key == "gb_diamond_end");
         return [.. found.Select((f, i) => new MarkReading($"diamond{i}", $"Diamond mark of {(f.Month is null ? "" : f.Month + " ")}{f.Year}",
             $"not before {f.Year}, rarely after {end.NotAfter}",
-            $"{(f.First ? "First cycle, 1842 to 1867: the year letter is at the top." : "Second cycle, 1868 to 1883: the year letter is at the right.")} {end.Why}.{(f.Irregular ? " " + f.Note + "." : "")}",
+            $"{(f.First ? "First cycle, 1842 to 1867: the year letter is at the top." : "Second cycle, 1868 to 1883: the year letter is at the right.")} "
+                + $"{end.Why}.{(f.Irregular ? " " + f.Note + "." : "")}",
             [new MarkBound(MarkKind.Window, NotBefore: f.Year), new MarkBound(MarkKind.Window, Soft: true, NotAfter: end.NotAfter)], Doubt: f.Irregular
                 ? "One of the documented exceptions." : null))];
     }

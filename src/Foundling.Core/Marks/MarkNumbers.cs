@@ -27,8 +27,10 @@ internal static partial class MarkNumbers
             }
             text.TakeWhole(m.Index, m.Length);
             yield return new MarkReading($"yearly{m.Index}",
-                $"British patent no. {Shown(long.Parse(m.Groups["n"].Value.Replace(",", "", StringComparison.Ordinal), CultureInfo.InvariantCulture))} of {year}", $"not before {year}",
-                "British patents were numbered afresh each year from 1852 to 1915, so the year stands beside the number. A tool can be much later than the patent on it.",
+                $"British patent no. {Shown(long.Parse(m.Groups["n"].Value.Replace(",", "", StringComparison.Ordinal), CultureInfo.InvariantCulture))} of "
+                    + $"{year}", $"not before {year}",
+                "British patents were numbered afresh each year from 1852 to 1915, so the year stands beside the number. A tool can be much later than the "
+                    + "patent on it.",
                 [new MarkBound(MarkKind.Window, NotBefore: year)]);
         }
     }

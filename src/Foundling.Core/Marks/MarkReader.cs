@@ -134,7 +134,8 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions assumption
     private MarkReading Applied(MarkDate? date) => date is null
         ? _wordings.Entry("patent_applied")
         : new MarkReading("applied", $"Patent applied for, {date.Year}", $"{date.Year} to {date.Year + Assumed.PatentPendingYears}",
-            $"Between filing and grant, which rarely took more than {Assumed.PatentPendingYears} years. If {date.Year} is the year of grant, add the patent itself instead.",
+            $"Between filing and grant, which rarely took more than {Assumed.PatentPendingYears} years. If {date.Year} is the year of grant, add the patent "
+                + "itself instead.",
             [new MarkBound(MarkKind.PatentApplied, FilingYear: date.Year)]);
 
     [GeneratedRegex(@"\bpat\w*'?\w?\.?'? ?(?:pend\w*|app?l(?:ie)?\.?'?d\b\.?(?: for)?|appl\b\.?|app?l?\.? for|app?'?d\.? for)|\bapplied for|\bpending\b")]

@@ -19,7 +19,8 @@ public static class Cautions
         new(CautionId.Acid, "acid baths",
             "Acid and its mist hurt eyes and skin: goggles and gloves, in moving air. Never mix it with bleach, and follow the data sheet on the packet."),
         new(CautionId.Bath, "neutral chelating baths",
-            "The bath is mild but a used one holds dissolved metal: gloves, and keep it from drains until local rules for its disposal are read. Cover it from children and pets."),
+            "The bath is mild but a used one holds dissolved metal: gloves, and keep it from drains until local rules for its disposal are read. Cover it "
+                + "from children and pets."),
         new(CautionId.Solvent, "solvents for grease",
             "Solvent fumes burn and make dizzy: open the door, no flame or sparks near. Gloves on, and let the wet cloth dry flat outdoors."),
         new(CautionId.OilyRags, "rags with drying oil",
@@ -45,19 +46,24 @@ public static class Cautions
         new(CautionId.Wire, "wire brushing",
             "Broken wires fly: goggles and a closed collar. Never wear gloves near a turning brush."),
         new(CautionId.Torch, "torch and heat on stuck parts",
-            "Penetrating oil burns: wipe every trace off and let it dry before any flame is near. Work on a bare bench with an extinguisher in reach, and not at all on plated, soldered or spring parts."),
+            "Penetrating oil burns: wipe every trace off and let it dry before any flame is near. Work on a bare bench with an extinguisher in reach, and "
+                + "not at all on plated, soldered or spring parts."),
         new(CautionId.Chlorinated, "chlorinated solvents",
-            "Some brake and dip cleaners hold chlorinated solvent, which turns into poison gas at heat. Read the can, and never weld, torch or bake a part that was cleaned with one."),
+            "Some brake and dip cleaners hold chlorinated solvent, which turns into poison gas at heat. Read the can, and never weld, torch or bake a part "
+                + "that was cleaned with one."),
         new(CautionId.Blasting, "blasting",
             "Blasting dust harms lungs for good, silica sand most of all: closed cabinet, extraction and the mask the medium's data sheet names. Never sand."),
         new(CautionId.Cadmium, "cadmium on plated fasteners",
-            "Dull yellow or white plating on screws may be cadmium, which is poisonous as dust and in acid. Do not grind, heat or soak it; hand it to a hazardous-waste point."),
+            "Dull yellow or white plating on screws may be cadmium, which is poisonous as dust and in acid. Do not grind, heat or soak it; hand it to a "
+                + "hazardous-waste point."),
         new(CautionId.Electrolysis, "electrolysis",
-            "Electrolysis gives off hydrogen: outdoors or in moving air, no flame or spark, power off before touching. The anode is plain iron, never stainless steel, which makes poisonous chromium."),
+            "Electrolysis gives off hydrogen: outdoors or in moving air, no flame or spark, power off before touching. The anode is plain iron, never "
+                + "stainless steel, which makes poisonous chromium."),
         new(CautionId.Shatter, "hardened parts under a hammer",
             "Hardened steel struck by hardened steel throws splinters. Eye shield on, strike with soft metal or wood, never head to head."),
         new(CautionId.Rotating, "strips of abrasive and gloves near turning work",
-            "A strip of abrasive or a glove that catches on turning work takes the fingers along. Short strips held by their ends, no gloves, no loose sleeves."),
+            "A strip of abrasive or a glove that catches on turning work takes the fingers along. Short strips held by their ends, no gloves, no loose "
+                + "sleeves."),
         new(CautionId.Heavy, "heavy bodies",
             "A casting that slips crushes fingers. Lift it with both hands, set it on wood, and keep fingers from under the edge."),
         new(CautionId.Teeth, "saw teeth",
@@ -65,7 +71,8 @@ public static class Cautions
         new(CautionId.Epoxy, "epoxy and instant adhesives",
             "Uncured epoxy makes skin allergic, often for life. Nitrile gloves, fresh air, and follow its data sheet."),
         new(CautionId.Stripper, "paint strippers",
-            "Stripper burns skin and eyes and its fumes are harmful: goggles, the gloves its data sheet names, outdoors. Old paint in the sludge may hold lead, so it goes to the waste point."),
+            "Stripper burns skin and eyes and its fumes are harmful: goggles, the gloves its data sheet names, outdoors. Old paint in the sludge may hold "
+                + "lead, so it goes to the waste point."),
     ];
 
     /// <summary>The cautions of these keys, each once.</summary>

@@ -28,7 +28,8 @@ public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double L
         {
             return null;
         }
-        List<double> pits = [.. facts.Findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm).Select(f =>
+        List<double> pits = [.. facts.Findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm)
+            .Select(f =>
             f.FromEdgeMm!.Value)];
         double setback = pits.Count == 0 ? 0 : pits.Max() + a.GrindPastPitMm;
         IronReserveResult reserve = IronReserve.Of(new IronReserveInput(bit is null ? IronKind.Solid : IronKind.LaidOn, slot, bit, hard, setback), a);

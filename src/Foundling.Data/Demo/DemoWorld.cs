@@ -195,7 +195,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             }
             tag.Log.Add(BenchEvent.New(end.AddMinutes(-minutes), EventKind.Started, step.Title, step.Key));
             tag.Log.Add(BenchEvent.New(end, EventKind.Stopped, step.Title, step.Key, minutes));
-            tag.Happened(BenchEvent.New(end, EventKind.Done, step.Title, step.Key));
+            tag.Happened(BenchEvent.New(end.AddSeconds(1), EventKind.Done, step.Title, step.Key));
             tag.Log.AddRange(step.Deed.UsesUp.Select(n => BenchEvent.Used(end, step.Key, n)));
         }
         if (done > 4)

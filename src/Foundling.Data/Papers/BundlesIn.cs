@@ -146,11 +146,13 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         }
         catch (Exception fault) when (fault is not InputException and (JsonException or InvalidOperationException or ArgumentException))
         {
-            throw Bad($"The {BundleDesk.DocumentName} of this bundle cannot be read{((fault as JsonException)?.Path is { Length: > 1 } path ? $" at {path}" : "")}. Nothing was imported.");
+            throw Bad($"The {BundleDesk.DocumentName} of this bundle cannot be "
+                + $"read{((fault as JsonException)?.Path is { Length: > 1 } path ? $" at {path}" : "")}. Nothing was imported.");
         }
         if (document.Format != BundleDesk.FormatName || document.Version != BundleDesk.FormatVersion)
         {
-            throw Bad($"This bundle is \"{document.Format}\" version {document.Version}; this shop reads {BundleDesk.FormatName} version {BundleDesk.FormatVersion}.");
+            throw Bad($"This bundle is \"{document.Format}\" version {document.Version}; this shop reads {BundleDesk.FormatName} version "
+                + $"{BundleDesk.FormatVersion}.");
         }
         try
         {
@@ -166,7 +168,8 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         }
         if (TagCheck.Of(Mapped(document.Tag), assumptions) is [{ } first, ..] faults)
         {
-            throw Bad($"The tag in this bundle does not hold together: {first.Sentence}{(faults.Count > 1 ? $" And {faults.Count - 1} more of the kind." : "")} Nothing was imported.");
+            throw Bad("The tag in this bundle does not hold together: "
+                + $"{first.Sentence}{(faults.Count > 1 ? $" And {faults.Count - 1} more of the kind." : "")} Nothing was imported.");
         }
         Judge(document.PatternBook);
         return document;

@@ -124,7 +124,8 @@ public sealed class PictureStore(DataFolder folder, TimeProvider time)
         if (codec.Info.Width > MostSide || codec.Info.Height > MostSide || (long)codec.Info.Width * codec.Info.Height > MostPixels)
         {
             throw new InputException("picture_too_wide", "pictures", name, $"at most {MostSide:#,0} pixels a side",
-                $"\"{name}\" is {codec.Info.Width:#,0} by {codec.Info.Height:#,0} pixels; {MostSide:#,0} a side and {MostPixels / 1_000_000} megapixels are the most.");
+                $"\"{name}\" is {codec.Info.Width:#,0} by {codec.Info.Height:#,0} pixels; {MostSide:#,0} a side and {MostPixels / 1_000_000} megapixels are "
+                    + "the most.");
         }
         // JPEG unpacks straight to a smaller size, which spares time and memory.
         double longSide = Math.Max(codec.Info.Width, codec.Info.Height);

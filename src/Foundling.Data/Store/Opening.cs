@@ -152,7 +152,8 @@ public sealed class Opening : IDisposable
         }
         using FoundlingDb db = new((DbContextOptions<FoundlingDb>)_folder.Configure(new DbContextOptionsBuilder<FoundlingDb>()).Options);
         return made.Except(db.Database.GetMigrations()).FirstOrDefault() is { } newer
-            ? throw new CannotOpenException($"This shop was opened by a newer Foundling ({newer}); this one cannot read its book. Start the newer program, or use another folder. {Restore(_folder)}")
+            ? throw new CannotOpenException($"This shop was opened by a newer Foundling ({newer}); this one cannot read its book. Start the newer program, "
+                + $"or use another folder. {Restore(_folder)}")
             : own.Length > 0;
     }
 

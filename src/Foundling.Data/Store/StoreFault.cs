@@ -58,6 +58,7 @@ public sealed record StoreFault(StoreFaultKind Kind, string Head, string Sentenc
         StoreFaultKind.ReadOnly => new(kind, "The shop cannot be written",
             "The shop's folder cannot be written: nothing was kept, what you typed is here. Allow writing to it, then send it again."),
         _ => new(kind, "The disk does not answer well",
-            "The disk or the shop's book is damaged: nothing was kept, what you typed is here. Close the program and start it again; it checks the book and names the newest backup."),
+            "The disk or the shop's book is damaged: nothing was kept, what you typed is here. Close the program and start it again; it checks the book and "
+                + "names the newest backup."),
     };
 }

@@ -45,7 +45,8 @@ internal static class BarePage
             <body class="bare">
               <main id="main"><h1>{head}</h1>
               <p class="sheet pad" data-fault="{fault.Status}">{sentence}</p>
-              <p class="row">{first}<a class="btn {(first.Length > 0 ? "q" : "do")}" href="/">To the bench</a><a class="btn q" href="/shelf">To the shelf</a></p></main>
+              <p class="row">{first}<a class="btn {(first.Length > 0 ? "q" : "do")}" href="/">To the bench</a><a class="btn "
+                  + "q" href="/shelf">To the shelf</a></p></main>
             </body>
             </html>
             """;

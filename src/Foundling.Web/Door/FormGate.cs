@@ -76,7 +76,8 @@ internal static class FormGate
     }
 
     private static Task Refuse(HttpContext context, long most) => BarePage.Write(context,
-        Fault.Of(413) with { Sentence = $"What was sent is more than {Size(most)} or has too many fields for this form. Send less at once; what you typed is kept in the form." });
+        Fault.Of(413) with { Sentence = $"What was sent is more than {Size(most)} or has too many fields for this form. Send less at once; what you typed is "
+            + "kept in the form." });
 
     private static string Size(long bytes) => bytes >= 1024 * 1024 ? $"{bytes / 1024 / 1024} MB" : $"{bytes / 1024} kB";
 

@@ -15,7 +15,8 @@ internal static class HostGate
         if (!IsOurs(context, options))
         {
             await BarePage.Write(context, new Fault(421, "Not this shop",
-                $"The shop does not answer to that name. Open it at http://localhost:{options.Port}{(options.Passphrase is null ? "" : ", or name the host with --host NAME when starting")}."));
+                "The shop does not answer to that name. Open it at "
+                    + $"http://localhost:{options.Port}{(options.Passphrase is null ? "" : ", or name the host with --host NAME when starting")}."));
             return;
         }
         if (IsForeign(context.Request))

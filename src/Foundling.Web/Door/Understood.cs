@@ -43,5 +43,6 @@ internal sealed class Understood : IAsyncPageFilter
     }
 
     private static InputException Not(string field, string sent) => new("not_understood", SnakeCase.Of(field), sent, "one of the words the form offers",
-        $"{(sent.Length > 0 ? $"\"{Shorten.To(sent, MostShown)}\"" : "Nothing")} is not understood as {InputException.InWords(SnakeCase.Of(field))}. Nothing was changed.");
+        $"{(sent.Length > 0 ? $"\"{Shorten.To(sent, MostShown)}\"" : "Nothing")} is not understood as {InputException.InWords(SnakeCase.Of(field))}. Nothing "
+            + "was changed.");
 }

@@ -184,7 +184,8 @@ public sealed class BookInForm
             }
             if (mm < least || mm > most)
             {
-                Bad(field, $"{Core.Units.Length.Show(mm, units)} cannot be right; {Core.Units.Length.Show(least, units)} to {Core.Units.Length.Show(most, units)} is possible.");
+                Bad(field, $"{Core.Units.Length.Show(mm, units)} cannot be right; {Core.Units.Length.Show(least, units)} to "
+                    + $"{Core.Units.Length.Show(most, units)} is possible.");
                 return null;
             }
             return mm;

@@ -102,7 +102,8 @@ public sealed class MarksModel(TagBook tags, MarkDesk desk) : PageModel
         }
         if (reading.Line is string line && book.LinesFor(tool.Kind).All(l => l.Id != line))
         {
-            Faults = ($"The book has {reading.Title}, not {Articles.A(tool.Tool().Name.ToLowerInvariant())} of theirs. Add a line to the pattern book first, or say at Origin that the book does not have the name.", null);
+            Faults = ($"The book has {reading.Title}, not {Articles.A(tool.Tool().Name.ToLowerInvariant())} of theirs. Add a line to the pattern book first, "
+                + "or say at Origin that the book does not have the name.", null);
             return Page();
         }
         desk.Add(tool, reading, MarkDesk.Parts(tool).Any(p => p.Id == part) ? part! : "body", confidence);

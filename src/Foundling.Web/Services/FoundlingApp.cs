@@ -75,7 +75,8 @@ public static class FoundlingApp
                 .SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(a =>
                     a.AddressFamily == AddressFamily.InterNetwork).Select(a => a.ToString());
         string others = string.Join(", ", names.Select(n => $"http://{n}:{options.Port}"));
-        return $"{here}{(others.Length > 0 ? $" and, for others, {others}" : "")} {kept} The connection is not encrypted: whoever listens on this network can read along.";
+        return $"{here}{(others.Length > 0 ? $" and, for others, {others}" : "")} {kept} The connection is not encrypted: whoever listens on this network "
+            + "can read along.";
     }
 
     /// <summary>Registers the services.</summary>
@@ -214,7 +215,8 @@ internal static class SecurityHeaders
     public static Task Add(HttpContext context, Func<Task> next)
     {
         IHeaderDictionary headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' blob:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'; manifest-src 'self'";
+        headers.ContentSecurityPolicy = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' blob:; font-src 'self'; connect-src 'self'; "
+            + "form-action 'self'; base-uri 'none'; frame-ancestors 'none'; manifest-src 'self'";
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "same-origin";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";

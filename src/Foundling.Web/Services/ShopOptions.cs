@@ -58,7 +58,8 @@ public sealed record ShopOptions(string DataPath, int Port = 5080, bool Demo = f
         string? passphrase = variable("FOUNDLING_PASSPHRASE") is { Length: > 0 } given ? given : null;
         if (passphrase is { Length: < LeastPassphrase })
         {
-            throw new CannotOpenException($"FOUNDLING_PASSPHRASE is too short; use {LeastPassphrase} characters or more, or leave it out to keep the shop on this machine.");
+            throw new CannotOpenException($"FOUNDLING_PASSPHRASE is too short; use {LeastPassphrase} characters or more, or leave it out to keep the shop on "
+                + "this machine.");
         }
         try
         {

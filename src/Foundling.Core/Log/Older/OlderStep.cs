@@ -123,7 +123,8 @@ public sealed record OlderStep(string Key, int Order, Stage Stage, string Title,
     {
         Parts = [.. Parts.Select(PartId.Of)], Needs = [.. Materials.Select(Needed)], Reason = Reason, How = How, FinishTest = FinishTest, Final = !Undoable,
         Cautions = [.. Caution.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(c => KeyText.Read<CautionId>(c)).OfType<CautionId>()],
-        OnlyIfNeeded = Title.StartsWith("If ", StringComparison.Ordinal), SurfaceLost = Surfaces.Read(SurfaceLost), MetalRemovedMm = MetalRemovedMm, Rule = Rule,
+        OnlyIfNeeded = Title.StartsWith("If ", StringComparison.Ordinal), SurfaceLost = Surfaces.Read(SurfaceLost), MetalRemovedMm = MetalRemovedMm,
+        Rule = Rule,
         Block = Block switch
         {
             "out of the bath" => Rod.Block.OutOfTheBath, "out of the cabinet" => Rod.Block.OutOfTheCabinet, "honed and covered" => Rod.Block.HonedAndCovered,

@@ -102,7 +102,8 @@ internal static class ApartRules
             FinishTest = "The new pieces lie on the bench.",
         }),
         PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
-            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", q.Minutes(StepKey.OpenJoint))
+            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}",
+                q.Minutes(StepKey.OpenJoint))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
                 Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
@@ -165,7 +166,8 @@ internal static class ApartRules
         foreach (PartDef part in ordered)
         {
             Found finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
-            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes", q.Minutes(StepKey.IronsFit))
+            yield return new Deed(new DeedId(StepKey.IronsFit, part.Id.Value), Stage.Finish, $"Hone and try the {part.Name} when it comes",
+                q.Minutes(StepKey.IronsFit))
             {
                 Parts = [part.Id], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
                 WaitsFor = $"{part.Name}, on order", ArrivesOn = finding.ArrivesOn,

@@ -42,7 +42,8 @@ internal static class BedRules
             new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", q.Minutes(StepKey.FrogFace))
         {
             Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = "Few strokes, mind the lateral lever.",
-            Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.FrogFace),
+            Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.FrogFace),
         }, buys: 4),
         PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Kind(KindIds.BlockPlane, KindIds.ScraperPlane, KindIds.Spokeshave)], q =>
             new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", q.Minutes(StepKey.BedFlat))

@@ -70,7 +70,8 @@ internal static class CoatingRules
                 : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Cautions = [CautionId.OldPaint],
         }, Id, 5),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatColour, Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives", q.Minutes(StepKey.CoatColour))
+            new Deed(StepKey.CoatColour, Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives",
+                q.Minutes(StepKey.CoatColour))
         {
             Parts = Parts(q),
             How = q.Aim == AimKind.Own ? "A dab on scrap beside the last tool dressed like it, dry, in daylight."

@@ -79,7 +79,8 @@ internal static class DerustRules
             SurfaceLost = SurfaceId.Patina,
         }, RustWays.Id, 14),
         PlanRule.One("oil after blasting", "Blasted iron is thirsty and rusts within the hour.", [If("something is rusty", q => q.Rusty.Count > 0),
-            Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once", q.Minutes(StepKey.DerustBlastOil))
+            Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once",
+                q.Minutes(StepKey.DerustBlastOil))
         {
             Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet, Needs = [Need.Of(SupplyIds.LightOil, 10), Need.Of(SupplyIds.CleanCloth, 1)],
             Reason = "A blasted face holds damp like paper.", FinishTest = "A thin film everywhere.",
@@ -109,7 +110,8 @@ internal static class DerustRules
         {
             Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)),
             Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
-            How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go round every stamp.",
+            How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go "
+                + "round every stamp.",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
                 SurfaceLost = SurfaceId.Patina, MetalRemovedMm = q.Metal(StepKey.DarkRemove),
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : [],

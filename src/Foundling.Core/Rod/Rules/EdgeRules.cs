@@ -29,7 +29,8 @@ internal static class EdgeRules
     private static Cond Pitted { get; } = If("pits near the edge or reaching it", q => EdgeWays.Pits(q) >= 3);
 
     private static string Steel(PlanQuestion q) => EdgeWays.Steel(q) is { } s
-        ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, q.Shop.Assumptions)} sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
+        ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, q.Shop.Assumptions)} "
+            + $"sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
@@ -49,7 +50,8 @@ internal static class EdgeRules
     [
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q =>
-            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge" : "Flatten the back near the edge", q.Minutes(StepKey.EdgeBack))
+            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge"
+                : "Flatten the back near the edge", q.Minutes(StepKey.EdgeBack))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
             How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
@@ -132,7 +134,8 @@ internal static class EdgeRules
                 MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : q.Metal(StepKey.EdgeSave, StepCase.Grind),
                 Reason = "There is steel enough, and the back is too deep to lap.",
             },
-            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", q.Minutes(StepKey.EdgeSave, StepCase.Shim))
+            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", q.Minutes(StepKey.EdgeSave,
+                StepCase.Shim))
             {
                 Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate)], Cautions = [CautionId.BareEdge],
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),

@@ -42,7 +42,8 @@ internal static class FinishRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q), q.Minutes(StepKey.Protect))
+        PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q),
+            q.Minutes(StepKey.Protect))
         {
             Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),

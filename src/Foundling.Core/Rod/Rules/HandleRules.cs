@@ -41,7 +41,9 @@ internal static class HandleRules
         {
             Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })],
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
-            How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + q.Shop.Assumptions.RodClearanceMm) / 2:0.0#} mm first, refit and look, then up to {gap + q.Shop.Assumptions.RodClearanceMm:0.0#} mm in all. At the end with more thread; leave its own diameter in thread." : "File half of the gap, refit, look, then the rest. At the end with more thread; leave its own diameter in thread.",
+            How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + q.Shop.Assumptions.RodClearanceMm) / 2:0.0#} mm first, refit and look, "
+                + $"then up to {gap + q.Shop.Assumptions.RodClearanceMm:0.0#} mm in all. At the end with more thread; leave its own diameter in thread."
+                : "File half of the gap, refit, look, then the rest. At the end with more thread; leave its own diameter in thread.",
             Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.", Undoable = false,
             MetalRemovedMm = (Gap(q) ?? 1) + q.Shop.Assumptions.RodClearanceMm,
         }, buys: 5),
@@ -51,7 +53,9 @@ internal static class HandleRules
         {
             Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60),
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
-            How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright. The sound handle stays on.", Reason = "The rivet is whole: opening it would cost more than it gives.", FinishTest = "No movement when twisted hard.", Cautions = [CautionId.Epoxy, CautionId.BareEdge],
+            How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright. The sound handle "
+                + "stays on.", Reason = "The rivet is whole: opening it would cost more than it gives.", FinishTest = "No movement when twisted hard.",
+                Cautions = [CautionId.Epoxy, CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",
             [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3
@@ -59,13 +63,17 @@ internal static class HandleRules
             new Deed(StepKey.HaftWedge, Stage.Wood, "Drive the head up and set the wedge again", q.Minutes(StepKey.HaftWedge))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
-            How = "Hang it head down and strike the end of the haft; the head climbs. A second wedge across the first, glued dry. No water: it only swells for a week.", Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.", Cautions = [CautionId.BareEdge],
+            How = "Hang it head down and strike the end of the haft; the head climbs. A second wedge across the first, glued dry. No water: it only swells "
+                + "for a week.", Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
+                Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("shape a new haft", "A haft breaks where its grain runs out.", [NotKeep, Hafted, NewHaft], q =>
             new Deed(StepKey.HaftShape, Stage.Wood, "Shape a new haft to the eye", q.Minutes(StepKey.HaftShape))
         {
             Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft)],
-            How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; kerf two thirds of the eye.", Reason = "The old one cannot carry the blow.", FinishTest = "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
+            How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; kerf two thirds "
+                + "of the eye.", Reason = "The old one cannot carry the blow.",
+                FinishTest = "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
         }, buys: 10),
         PlanRule.One("hang the head", "Edge first, then the haft: nobody grinds a head on a stick.", [NotKeep, Hafted, NewHaft], q =>
             new Deed(StepKey.HaftHang, Stage.Together, "Hang the head: drive it home, wedge it, cut it flush", q.Minutes(StepKey.HaftHang))

@@ -56,7 +56,10 @@ internal static class MechanismRules
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
                 Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.Shim, 1)],
-            How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {q.Shop.Assumptions.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it stays a wrench for light nuts.", Reason = "A rocking jaw rounds nuts and slips off.", FinishTest = "The play stands on the tag, with where it comes from.",
+            How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {q.Shop.Assumptions.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl "
+                + "still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it "
+                + "stays a wrench for light nuts.", Reason = "A rocking jaw rounds nuts and slips off.",
+                FinishTest = "The play stands on the tag, with where it comes from.",
         }, buys: 16),
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q =>
             new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", q.Minutes(StepKey.PivotClean))

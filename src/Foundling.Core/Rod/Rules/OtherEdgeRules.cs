@@ -77,7 +77,8 @@ internal static class OtherEdgeRules
             Cautions = [CautionId.Grinder, CautionId.Shatter], Undoable = false, MetalRemovedMm = q.Metal(StepKey.JawDress),
         }, buys: 16),
         PlanRule.One("light dressing of jaws", "Dull is enough for a bolt.", [NotKeep, Edge(EdgeForm.Meeting),
-            If("the jaws are only dull", q => Damage(q) < 2)], q => new Deed(StepKey.JawHone, Stage.Edge, "Stone the burrs off the jaws", q.Minutes(StepKey.JawHone))
+            If("the jaws are only dull", q => Damage(q) < 2)], q => new Deed(StepKey.JawHone, Stage.Edge, "Stone the burrs off the jaws",
+                q.Minutes(StepKey.JawHone))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.MediumStone)], How = "Burrs only; the edge stays blunt as it was made.", Reason = "A keen jaw chips.",
             FinishTest = "Smooth to the nail.", Cautions = [CautionId.BareEdge],

@@ -41,7 +41,8 @@ internal static class SawRules
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.FineFile)],
             How = "File flat along the points until the lowest usable one shows a shine; teeth lower than half are cut anew.",
-            Reason = "High teeth do all the work and break.", FinishTest = "A shine on every point that counts.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.SawJoint),
+            Reason = "High teeth do all the work and break.", FinishTest = "A shine on every point that counts.", Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.SawJoint),
             Cautions = [CautionId.Teeth],
         }, buys: 6),
         PlanRule.One("file the teeth", "Sharp teeth cut, set only clears.", [NotKeep, Saw, Dull], q =>
@@ -56,7 +57,9 @@ internal static class SawRules
             new Deed(StepKey.SawSet, Stage.Edge, "Check the set, and set only what lacks it", q.Minutes(StepKey.SawSet))
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawSet), Need.Of(SupplyIds.SawVice)],
-            How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second bending.", Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.", Cautions = [CautionId.Teeth], Undoable = false,
+            How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second "
+                + "bending.", Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.",
+                Cautions = [CautionId.Teeth], Undoable = false,
         }, buys: 8),
         PlanRule.One("cover the teeth", "A filed saw cuts whoever lifts it.", [NotKeep, Saw, Dull], q =>
             new Deed(StepKey.SawCover, Stage.Edge, "Cover the tooth line", q.Minutes(StepKey.SawCover))

@@ -57,7 +57,8 @@ internal static class SeizedRules
             FinishTest = "The ring of the tap has changed, or it moves.", Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("heat", "The outer part grows first.", [Seized(3), NotKeep, If("what is stuck may be heated: no spring, edge, brass or plating", q =>
-            Heatable(q).Any())], q => new Deed(StepKey.FreeHeat, Stage.Apart, $"If it still sits: warm {Names(Heatable(q))}, with the oil gone", q.Minutes(StepKey.FreeHeat))
+            Heatable(q).Any())], q => new Deed(StepKey.FreeHeat, Stage.Apart, $"If it still sits: warm {Names(Heatable(q))}, with the oil gone",
+                q.Minutes(StepKey.FreeHeat))
         { OnlyIfNeeded = true,
             Parts = Ids(Heatable(q)), Needs = [Need.Of(SupplyIds.HeatGun), Need.Of(SupplyIds.WhiteSpirit, 30)],
             How = "Wipe off all oil and let it dry. Warm the outer part until spit sizzles, not to any colour; wood and springs are off it.",

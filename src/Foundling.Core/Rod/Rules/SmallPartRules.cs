@@ -30,7 +30,8 @@ internal static class SmallPartRules
         }, buys: 3),
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",
             [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new Deed(StepKey.SlotsDress,
-            Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}", q.Minutes(StepKey.SlotsDress))
+            Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}",
+                q.Minutes(StepKey.SlotsDress))
         {
             Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
             Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],

@@ -52,7 +52,8 @@ internal static class SoleRules
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
-                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap), SurfaceLost = SurfaceId.Machining,
+                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
+                    SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], q =>
             new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", q.Minutes(StepKey.SoleClean))
@@ -65,7 +66,8 @@ internal static class SoleRules
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
             How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
-            Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.Sides),
+            Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.Sides),
             SurfaceLost = SurfaceId.SomePatina,
         }),
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], q =>
@@ -85,8 +87,10 @@ internal static class SoleRules
             new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", q.Minutes(StepKey.SoleWood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.P120Sheet, 1)],
-            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole as the rest. Mind the mouth.",
-            Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleWood), SurfaceLost = SurfaceId.WoodFinish, Cautions = [CautionId.WoodDust],
+            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "
+                + "as the rest. Mind the mouth.",
+            Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.",
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleWood), SurfaceLost = SurfaceId.WoodFinish, Cautions = [CautionId.WoodDust],
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], q =>
             new Deed(StepKey.MouthCheck, Stage.Sole, "Check the mouth: width, and a sharp front", q.Minutes(StepKey.MouthCheck))

@@ -62,7 +62,8 @@ internal static class TogetherRules
         }),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
             [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new Deed(StepKey.CloseJoint,
-            Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}", q.Minutes(StepKey.CloseJoint))
+            Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}",
+                q.Minutes(StepKey.CloseJoint))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
                 Needs = [Need.Of(SupplyIds.NewRivet, 2), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice)],
@@ -72,7 +73,8 @@ internal static class TogetherRules
         PlanRule.One("last honing", "The edge that is proved is fresh.", [NotKeep, Of(Family.Plane), Edge(EdgeForm.BackAndBevel),
             If("it is honed first and lapped last", q => !q.Tool.HasMetalSole || q.Way(ChoiceId.Order) == WayId.HoneFirst),
                 If("it does not already cut well as found",
-            q => q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.FinalHone, Stage.Tune, "Touch up the edge and put it straight back", q.Minutes(StepKey.FinalHone))
+            q => q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.FinalHone, Stage.Tune, "Touch up the edge and put it straight back",
+                q.Minutes(StepKey.FinalHone))
         {
             Parts = Ids(q.Edges), Needs = [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)], How = "A dozen strokes, then into the plane, drawn back.",
             Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Cautions = [CautionId.BareEdge],
@@ -106,7 +108,10 @@ internal static class TogetherRules
         {
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],
             How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2
-                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.", Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.", Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
+                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the "
+                    + "tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.",
+                    Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.",
+                    Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
         }, buys: 14),
     ];
 }

@@ -13,7 +13,8 @@ internal static class WashRules
 {
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust", q.Minutes(StepKey.WashDust))
+        PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust",
+            q.Minutes(StepKey.WashDust))
         {
             Needs = [Need.Of(SupplyIds.SoftBrush)], How = "Outdoors, away from the bench where finishing is done.",
                 Reason = "Wetted dust is mud in every corner.",

@@ -82,7 +82,8 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
             Faults = read.Faults;
             if (Faults.Count > 0)
             {
-                ModelState.AddModelError("Import", $"{Words.Count(Faults.Count, "line")} cannot be read. Put {(Faults.Count == 1 ? "it" : "them")} right below and import again; nothing was kept yet.");
+                ModelState.AddModelError("Import", $"{Words.Count(Faults.Count, "line")} cannot be read. Put {(Faults.Count == 1 ? "it" : "them")} right "
+                    + "below and import again; nothing was kept yet.");
             }
             else
             {

@@ -59,7 +59,8 @@ public sealed class CountModel(TagBook tags, PictureStore store, ViewUnits units
         {
             PictureFrame f = Frame;
             return string.Create(CultureInfo.InvariantCulture,
-                $"{f.Left * Photo.Width:0.#} {f.Top * Photo.Height:0.#} {Math.Max(0.05, f.Right - f.Left) * Photo.Width:0.#} {Math.Max(0.05, f.Bottom - f.Top) * Photo.Height:0.#}");
+                $"{f.Left * Photo.Width:0.#} {f.Top * Photo.Height:0.#} {Math.Max(0.05, f.Right - f.Left) * Photo.Width:0.#} "
+                    + $"{Math.Max(0.05, f.Bottom - f.Top) * Photo.Height:0.#}");
         }
     }
 
