@@ -114,7 +114,7 @@ public sealed class GuardedHost : TestHost
 }
 
 /// <summary>Someone using the shop.</summary>
-public sealed class Visitor(TestServer server)
+public sealed partial class Visitor(TestServer server)
 {
     private readonly CookieContainer _cookies = new();
     private readonly HttpClient _client = server.CreateClient();
@@ -149,7 +149,7 @@ public sealed class Visitor(TestServer server)
     {
         HttpResponseMessage answer = await Get(path);
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, path);
-        return new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
+        return await Read(answer);
     }
 
     /// <summary>Fills a form of a page as a person would and sends it.</summary>
@@ -186,7 +186,19 @@ public sealed class Visitor(TestServer server)
         return content;
     }
 
-    public static async Task<IHtmlDocument> Read(HttpResponseMessage answer) => new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
+    /// <summary>The page of an answer. White space within its words is one blank, as it is seen; what is typed or drawn keeps its own.</summary>
+    public static async Task<IHtmlDocument> Read(HttpResponseMessage answer)
+    {
+        IHtmlDocument page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
+        foreach (IText words in page.Descendants<IText>().Where(t => t.ParentElement?.LocalName is not ("textarea" or "pre" or "script" or "style")).ToList())
+        {
+            words.Data = Blanks().Replace(words.Data, " ");
+        }
+        return page;
+    }
+
+    [System.Text.RegularExpressions.GeneratedRegex(@"\s+")]
+    private static partial System.Text.RegularExpressions.Regex Blanks();
 }
 
 /// <summary>Typed look-ups.</summary>
