@@ -91,7 +91,7 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
 
     /// <summary>Its drawing, at what was measured on it.</summary>
     public Profile Profile() => Tools.Profile.Fitted(Tool.Id, new FitMeasures(LengthMm, Build.MouthFrontMm, Build.WidthMm,
-        Tool.Edges.FirstOrDefault() is { } edge ? Measured(MeasureIds.Length, edge.Id) : null, Measured(MeasureIds.Points, PartIds.Plate)));
+        Tool.Edges.FirstOrDefault() is { } edge ? Measured(MeasureIds.Length, edge.Id) : null, Measured(MeasureIds.Points, PartIds.Plate))).Dressed(Tool);
 
     /// <summary>Steel left in its cutting part; null when it has none, or it was not measured.</summary>
     /// <param name="assumptions">What stops a restoration.</param>

@@ -202,8 +202,11 @@ public sealed class Tag
                 $"\"{Shorten.To(text, 40)}\" is no tag number; write it like {LabelOf(42)}.");
     }
 
-    /// <summary>The catalogue entry of this kind.</summary>
-    public ToolKind Tool() => ToolCatalogue.Kind(Kind);
+    /// <summary>How it differs from its kind.</summary>
+    public ToolBuild Built { get; set; } = ToolBuild.AsMade;
+
+    /// <summary>Its kind as this tool has it: its own parts, materials and finishes.</summary>
+    public ToolKind Tool() => Built.Of(ToolCatalogue.Kind(Kind));
 
     private readonly Dictionary<DeedId, StepMark> _unmarked = [];
 

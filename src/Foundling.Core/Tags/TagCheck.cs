@@ -131,6 +131,7 @@ public static class TagCheck
     private static void Itself(Tag tag)
     {
         ToolCatalogue.Kind(tag.Kind);
+        Judge(tag.Built);
         Range("number", tag.Number, 1, 999_999);
         foreach ((string name, string? text) in new[] { ("name", tag.Name), ("source", tag.Source), ("owner", tag.Owner), ("owners_mark", tag.OwnersMark),
             ("wish", tag.Wish), ("known_line", tag.KnownLine), ("tried_note", tag.TriedNote), ("decision_reason", tag.DecisionReason) })
@@ -167,6 +168,45 @@ public static class TagCheck
         if (tag.SeenCautions.Count > 100)
         {
             throw Bad("seen_cautions", null, "keys of cautions", "The cautions seen on it cannot be read.");
+        }
+    }
+
+    /// <summary>Most parts of a tool that differ from its kind.</summary>
+    public const int MostDiffering = 80;
+
+    private static void Judge(ToolBuild built)
+    {
+        if (built.Parts.Count > MostDiffering || built.Forms.Count > MostDiffering)
+        {
+            throw Bad("built", built.Parts.Count, $"at most {MostDiffering}", $"More than {MostDiffering} parts differ from its kind; this is another kind.");
+        }
+        if (built.Parts.GroupBy(p => p.Part).FirstOrDefault(g => g.Count() > 1) is { } twice)
+        {
+            throw Bad("built", twice.Key.Value, "each part once", $"It says twice how the part \"{twice.Key}\" is made.");
+        }
+        foreach (PartBuild part in built.Parts)
+        {
+            Part(part.Part);
+            Line("name", part.Name);
+            Line("held", part.Held);
+            Line("trait", part.Trait);
+            bool added = part.Stand == PartStand.Added;
+            if (added != ToolBuild.IsAdded(part.Part) || (added && (string.IsNullOrWhiteSpace(part.Name) || part.Material is null)))
+            {
+                throw Bad("built", part.Part.Value, "an added part with a name and a material",
+                    $"The part \"{part.Part}\" is neither one of its kind nor an added one with a name and a material.");
+            }
+            if (part is { Material: { } of, Finish: { } finish } && !Materials.Finishes(of).Contains(finish))
+            {
+                throw Bad("finish", finish, string.Join(", ", Materials.Finishes(of)), $"{finish} is no finish of a part of {of}.");
+            }
+        }
+        foreach ((FeatureId feature, FormId form) in built.Forms)
+        {
+            if (Feature.Find(feature)?.Find(form) is null)
+            {
+                throw Bad("forms", form.Value, "a form the program knows", $"\"{form}\" is no form of \"{feature}\" the program knows.");
+            }
         }
     }
 

@@ -174,8 +174,11 @@ public enum EdgeForm
 /// <param name="InSet">One of a set that takes turns with another part, such as the further irons of a plough.</param>
 /// <param name="Fastener">What kind of fastener it is.</param>
 /// <param name="Rod">The rod through it that holds it to the body; null where none does.</param>
+/// <param name="Under">The finish that lies under it, where it was coated over.</param>
+/// <param name="Stand">Where it comes from.</param>
 public sealed record PartDef(PartId Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, PartId? On = null,
-    Joint Joint = Joint.Plain, bool InSet = false, Fastening Fastener = Fastening.None, PartId? Rod = null)
+    Joint Joint = Joint.Plain, bool InSet = false, Fastening Fastener = Fastening.None, PartId? Rod = null,
+    PartFinish? Under = null, PartStand Stand = PartStand.AsMade)
 {
     /// <summary>Iron or steel, which rusts.</summary>
     public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
@@ -201,6 +204,15 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
 public sealed record ToolKind(KindId Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts,
     EdgeForm Edge = EdgeForm.None, SoleOf Sole = SoleOf.None, double BedDeg = 45, bool BevelUp = false)
 {
+    /// <summary>Forms of its features, where somebody looked; see <see cref="Is"/>.</summary>
+    public IReadOnlyDictionary<FeatureId, FormId> Forms { get; init; } = new Dictionary<FeatureId, FormId>();
+
+    /// <summary>Parts its kind has and this tool never had.</summary>
+    public IReadOnlyList<PartDef> Never { get; init; } = [];
+
+    /// <summary>True when a feature has this form, as it was seen or as is usual.</summary>
+    public bool Is(FormId form) => Feature.Of(this).Any(f => f.FormOn(this)?.Id == form);
+
     /// <summary>Finds a part, or null.</summary>
     public PartDef? Part(PartId id) => Parts.FirstOrDefault(p => p.Id == id);
 

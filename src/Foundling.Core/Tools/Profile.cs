@@ -46,6 +46,12 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
     /// <summary>What it was fitted to; null for the nominal drawing.</summary>
     public FitMeasures? FittedTo { get; init; }
 
+    /// <summary>Parts that are left out, because this tool never had them.</summary>
+    public IReadOnlyCollection<PartId> Without { get; init; } = [];
+
+    /// <summary>Parts that have another colour than in the drawing of the kind, and which.</summary>
+    public IReadOnlyDictionary<PartId, string> Tones { get; init; } = new Dictionary<PartId, string>();
+
     /// <summary>Margin on every side, mm.</summary>
     public const double Margin = 6;
 

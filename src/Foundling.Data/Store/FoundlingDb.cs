@@ -130,6 +130,10 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
         tag.HasMany(t => t.Surveys).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Marks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.Ignore(t => t.Plan);
+        // A tool just as its kind is keeps nothing, so a shop from before needs no filling in.
+        tag.Property(t => t.Built).HasConversion(
+            v => v.IsAsMade ? "" : JsonSerializer.Serialize(v, OpenJson.Options),
+            v => v.Length == 0 ? ToolBuild.AsMade : JsonSerializer.Deserialize<ToolBuild>(v, OpenJson.Options)!).HasDefaultValueSql("''");
         tag.Ignore(t => t.Steps);
         tag.PrimitiveCollection(t => t.SeenCautions).ElementType(e => e.HasConversion<FoundlingDb.KeyOf<CautionId>>());
     }

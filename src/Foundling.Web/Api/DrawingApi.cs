@@ -37,8 +37,20 @@ internal static class DrawingApi
                 at.Append(CultureInfo.InvariantCulture, $"&{name}={value:R}");
             }
         }
-        return (missing.Count > 0 ? at.Append($"&gone={string.Join('+', missing.Select(p => p.Value).Order(StringComparer.Ordinal))}") : at).ToString();
+        if (profile.Without.Count > 0)
+        {
+            at.Append($"&not={Joined(profile.Without.Select(p => p.Value))}");
+        }
+        if (profile.Tones.Count > 0)
+        {
+            at.Append($"&tone={Joined(profile.Tones.Select(t => $"{t.Key}.{t.Value}"))}");
+        }
+        return (missing.Count > 0 ? at.Append($"&gone={Joined(missing.Select(p => p.Value))}") : at).ToString();
     }
+
+    private static string Joined(IEnumerable<string> words) => string.Join('+', words.Order(StringComparer.Ordinal));
+
+    private static string[] Apart(string? words) => (words ?? "").Split([' ', '+'], StringSplitOptions.RemoveEmptyEntries);
 
     /// <summary>Where a token is to be had.</summary>
     public static string Token(int number) => $"/drawings/tokens/{number}.svg?v={Version}";
@@ -48,16 +60,19 @@ internal static class DrawingApi
         app.MapGet("/drawings/tokens/{number:int:min(1)}.svg", (int number, HttpContext context) =>
             Picture(context, "token", "-20 -20 40 40", TokenRules, new TokenView(number).Shapes())).ExcludeFromDescription();
         app.MapGet("/drawings/{kind}.svg", (string kind, double? length, double? mouth, double? width, double? blade, double? points, string? gone,
-            HttpContext context) =>
+            string? not, string? tone, HttpContext context) =>
         {
             double?[] measures = [length, mouth, width, blade, points];
             if (ToolCatalogue.Kinds.FirstOrDefault(k => k.Id == KindId.Of(kind)) is not { } tool || measures.Any(m => m is not null and not (> 0 and < MostMm)))
             {
                 return Results.NotFound();
             }
-            PartId[] missing = [.. (gone ?? "").Split([' ', '+'], StringSplitOptions.RemoveEmptyEntries).Select(PartId.Of)
-                .Where(p => tool.Part(p) is not null)];
+            PartId[] Known(string? words) => [.. Apart(words).Select(PartId.Of).Where(p => tool.Part(p) is not null)];
+            PartId[] missing = Known(gone);
+            var tones = Apart(tone).Select(t => t.Split('.')).Where(t => t.Length == 2 && tool.Part(PartId.Of(t[0])) is not null && Tones.IsTone(t[1]))
+                .GroupBy(t => PartId.Of(t[0])).ToDictionary(t => t.Key, t => t.First()[1]);
             Profile profile = length is double fit ? Profile.Fitted(tool.Id, new FitMeasures(fit, mouth, width, blade, points)) : Profile.Of(tool.Id);
+            profile = profile.Toned(Known(not), tones);
             return Picture(context, "prof", string.Create(CultureInfo.InvariantCulture, $"0 0 {profile.Width:0.##} {profile.Height:0.##}"), ProfileRules,
                 Lines(new ProfileView(profile, Width, tool.Name) { Missing = missing.ToHashSet() }));
         }).ExcludeFromDescription();

@@ -207,15 +207,7 @@ public static class Words
         Data.Stores.Stock.None => "none", _ => "on order" };
 
     /// <summary>A material in words.</summary>
-    public static string Of(Core.Tools.Material material) => material switch
-    {
-        Core.Tools.Material.CastIron => "cast iron",
-        Core.Tools.Material.Steel => "steel or malleable iron",
-        Core.Tools.Material.EdgeSteel => "hardened steel",
-        Core.Tools.Material.SpringSteel => "spring steel",
-        Core.Tools.Material.Soft => "leather, cord or rubber",
-        _ => material.ToString().ToLowerInvariant(),
-    };
+    public static string Of(Core.Tools.Material material) => Core.Tools.BuildWords.Of(material);
 
     /// <summary>First letter in upper case.</summary>
     public static string Start(string text) => Sentences.Start(text);

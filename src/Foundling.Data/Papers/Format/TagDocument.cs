@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
@@ -34,6 +35,9 @@ public sealed record TagBody : Item
 
     /// <summary>Kind of tool, a key of ToolCatalogue.</summary>
     public KindId Kind { get; init; }
+
+    /// <summary>How it differs from its kind; null for not at all.</summary>
+    public ToolBuild? Built { get; init; }
 
     /// <summary>What people call it.</summary>
     public string Name { get; init; } = "";

@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using Foundling.Core.Log;
 using Foundling.Core.Tags;
 
@@ -140,7 +141,8 @@ public static class TagPapers
         var more = Unread.Of(x);
         return new TagBody
         {
-            Number = x.Number, Kind = x.Kind, Name = x.Name, LengthMm = x.LengthMm, IronWidthMm = x.IronWidthMm, SoleWidthMm = x.SoleWidthMm,
+            Number = x.Number, Kind = x.Kind, Built = x.Built.IsAsMade ? null : x.Built, Name = x.Name,
+            LengthMm = x.LengthMm, IronWidthMm = x.IronWidthMm, SoleWidthMm = x.SoleWidthMm,
             MouthFrontMm = x.MouthFrontMm, Purpose = x.Purpose, Source = x.Source, Price = x.Price, ArrivedOn = x.ArrivedOn, Owner = x.Owner,
             OwnersMark = x.OwnersMark, Hand = x.Hand, Story = x.Story, PromisedOn = x.PromisedOn, Aim = x.Aim, Ways = [.. x.Ways],
             WayReasons = [.. x.WayReasons], SoldFor = x.SoldFor, SeenCautions = [.. x.SeenCautions], Wish = x.Wish, WorthSound = x.WorthSound,
@@ -168,7 +170,8 @@ public static class TagPapers
     /// <summary>The tag that was written.</summary>
     public static Tag From(TagBody x) => new()
     {
-        Number = x.Number, Kind = x.Kind, Name = x.Name, LengthMm = x.LengthMm, IronWidthMm = x.IronWidthMm, SoleWidthMm = x.SoleWidthMm,
+        Number = x.Number, Kind = x.Kind, Built = x.Built ?? ToolBuild.AsMade, Name = x.Name,
+            LengthMm = x.LengthMm, IronWidthMm = x.IronWidthMm, SoleWidthMm = x.SoleWidthMm,
         MouthFrontMm = x.MouthFrontMm, Purpose = x.Purpose, Source = x.Source, Price = x.Price, ArrivedOn = x.ArrivedOn, Owner = x.Owner,
         OwnersMark = x.OwnersMark, Hand = x.Hand, Story = x.Story, PromisedOn = x.PromisedOn, Aim = x.Aim, Ways = [.. x.Ways],
         WayReasons = [.. x.WayReasons], SoldFor = x.SoldFor, SeenCautions = [.. x.SeenCautions], Wish = x.Wish, WorthSound = x.WorthSound,

@@ -528,6 +528,12 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<long>("BookedAt")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Built")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("''");
+
                     b.Property<string>("Decision")
                         .HasColumnType("TEXT");
 

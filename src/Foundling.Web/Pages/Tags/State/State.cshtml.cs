@@ -253,6 +253,99 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
 
     private IEnumerable<Finding> RowOf(Guid id) => Rows.FirstOrDefault(r => r.All.Any(f => f.Id == id))?.All ?? [];
 
+    /// <summary>The chosen part is noted as lost.</summary>
+    public bool Lost => Chosen is { } part && OnPart.Any(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity > 0);
+
+    /// <summary>What was just said is about the build.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool BuildOpen { get; set; }
+
+    /// <summary>What was typed as the name of an added part, kept when it is refused.</summary>
+    public string? AddName { get; private set; }
+
+    /// <summary>Says how the chosen part is built on this tool: one thing at a tap, or all that stands in the fold.</summary>
+    public async Task<IActionResult> OnPostBuild(Material? material, PartFinish? finish, PartStand? stand, bool lost, bool more, PartFinish? under,
+        Joint? joint, string? held)
+    {
+        if (Chosen is not { } part || Group is not null)
+        {
+            ModelState.AddModelError("Part", "Choose a part, on the drawing or in the list.");
+            return Page();
+        }
+        if (more && held is { Length: > 200 })
+        {
+            ModelState.AddModelError("Held", $"This is {held.Length:#,0} letters long; 200 are the most.");
+            return Page();
+        }
+        Finding? gone = Tool.Standing().LastOrDefault(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity > 0);
+        if (lost && gone is null)
+        {
+            Tool.Note(On(part, new Finding { Kind = FindingKind.Missing, Severity = MissingUsually, Round = LastRound }));
+        }
+        else if (!lost && stand is not null && gone is not null)
+        {
+            Tool.Findings.Remove(gone);
+        }
+        if (!lost)
+        {
+            Tool.Built = Tool.Built.Said(ToolCatalogue.Kind(Tool.Kind), part, new PartChange(material, finish, stand, more, under, joint, held));
+        }
+        await Book.Save(Tool);
+        return LocalRedirect(Tool.Tool().Part(part.Id) is null ? $"/tag/{Tool.Number}/state?BuildOpen=True#built" : $"{ThisPart}#build");
+    }
+
+    private const int MissingUsually = 3;
+
+    /// <summary>Says how a feature of the whole was made; the form it has already takes the word back.</summary>
+    public async Task<IActionResult> OnPostForm(string? feature, string? form)
+    {
+        if (Feature.Find(FeatureId.Of(feature)) is not { } what || what.Find(FormId.Of(form)) is not { } said)
+        {
+            ModelState.AddModelError("Part", "Choose one of the forms that are shown.");
+            return Page();
+        }
+        bool again = Tool.Built.Forms.TryGetValue(what.Id, out FormId there) && there == said.Id;
+        Tool.Built = Tool.Built.With(what.Id, again ? null : said.Id);
+        await Book.Save(Tool);
+        return LocalRedirect($"/tag/{Tool.Number}/state?{(Chosen is { } part ? $"Part={part.Id}&" : "")}BuildOpen=True#built");
+    }
+
+    /// <summary>Takes back that it never had a part.</summary>
+    public async Task<IActionResult> OnPostHad(string? had)
+    {
+        PartId part = PartId.Of(had);
+        if (Tool.Built.Of(part) is { Stand: PartStand.NeverHad } said)
+        {
+            Tool.Built = Tool.Built.With(said with { Stand = PartStand.AsMade });
+            await Book.Save(Tool);
+        }
+        return LocalRedirect($"/tag/{Tool.Number}/state?Part={Uri.EscapeDataString(part.Value)}#build");
+    }
+
+    /// <summary>Adds a part no tool of this kind has.</summary>
+    public async Task<IActionResult> OnPostAdd(string? name, Material material, string? on)
+    {
+        AddName = name?.Trim();
+        if (string.IsNullOrEmpty(AddName) || AddName.Length > 60)
+        {
+            ModelState.AddModelError("AddName", string.IsNullOrEmpty(AddName) ? "Say what it is: \"a brass sole plate\"." : "60 letters are the most.");
+            return Page();
+        }
+        if (!Enum.IsDefined(material) || Tool.Tool().Part(PartId.Of(on)) is not { } there)
+        {
+            ModelState.AddModelError("AddName", "Choose what it is made of and what it sits on.");
+            return Page();
+        }
+        if (Tool.Built.Parts.Count >= TagCheck.MostDiffering)
+        {
+            ModelState.AddModelError("AddName", $"More than {TagCheck.MostDiffering} parts differ from its kind; this is another kind.");
+            return Page();
+        }
+        Tool.Built = Tool.Built.Adding(AddName, material, Materials.Finishes(material)[0], there.Id);
+        await Book.Save(Tool);
+        return LocalRedirect($"/tag/{Tool.Number}/state?Part={Tool.Built.Parts[^1].Part}#build");
+    }
+
     /// <summary>Keeps a measurement; earlier ones stay.</summary>
     public async Task<IActionResult> OnPostMeasure(string? kind, string? value, Instrument? instrument, string? off)
     {

@@ -1,0 +1,61 @@
+using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
+
+namespace Foundling.Core.Tools;
+
+/// <summary>How a drawing follows the build of a tool: parts it never had are left out, others have the colour of what they are made of.</summary>
+public static class Tones
+{
+    private static readonly HashSet<string> All =
+        ["cast", "iron", "steel", "dark-steel", "brass", "rosewood", "beech", "ash", "leather", "cord", "paint"];
+
+    private static readonly ConditionalWeakTable<ToolKind, ConcurrentDictionary<Profile, Profile>> Known = new();
+
+    /// <summary>True for the name of a colour of the drawings.</summary>
+    public static bool IsTone(string name) => All.Contains(name);
+
+    /// <summary>The colour of a part by what it is made of and how it is finished.</summary>
+    public static string Of(PartDef part) => (part.Material, part.Finish) switch
+    {
+        (_, PartFinish.Painted) => "paint",
+        (_, PartFinish.Japanned) => "cast",
+        (_, PartFinish.Plated) => "steel",
+        (Material.CastIron, _) => "iron",
+        (Material.Brass, _) => "brass",
+        (Material.Wood, PartFinish.Varnished) => "rosewood",
+        (Material.Wood, _) => "beech",
+        (Material.Soft, _) => "leather",
+        _ => "steel",
+    };
+
+    /// <summary>A drawing as this tool is built.</summary>
+    /// <param name="profile">The drawing of its kind, at its size.</param>
+    /// <param name="tool">The kind as this tool has it.</param>
+    public static Profile Dressed(this Profile profile, ToolKind tool)
+    {
+        ToolKind kind = ToolCatalogue.Kind(profile.Kind);
+        return ReferenceEquals(kind, tool) ? profile : Known.GetOrCreateValue(tool).GetOrAdd(profile, p => p.Toned(
+            [.. tool.Never.Select(n => n.Id)],
+            tool.Parts.Where(t => kind.Part(t.Id) is { } usual && (usual.Material, usual.Finish) != (t.Material, t.Finish)).ToDictionary(t => t.Id, Of)));
+    }
+
+    /// <summary>A drawing without some parts, and with others in another colour.</summary>
+    /// <param name="profile">The drawing.</param>
+    /// <param name="without">Parts that are left out.</param>
+    /// <param name="tones">Colours of parts, by their names; only what has the main colour of a part changes.</param>
+    public static Profile Toned(this Profile profile, IReadOnlyCollection<PartId> without, IReadOnlyDictionary<PartId, string> tones) => profile with
+    {
+        Parts = [.. profile.Parts.Where(p => !without.Contains(p.Part)).Select(p => tones.TryGetValue(p.Part, out string? tone) ? Coloured(p, tone) : p)],
+        Without = without, Tones = tones,
+    };
+
+    private static DrawnPart Coloured(DrawnPart part, string tone)
+    {
+        static string? ToneOf(Shape shape) => shape.Class.Split(' ')[0] is var first && All.Contains(first) ? first : null;
+        string? main = part.Shapes.Select(ToneOf).FirstOrDefault(t => t is not null);
+        return main is null ? part : part with
+        {
+            Shapes = [.. part.Shapes.Select(s => ToneOf(s) == main ? s with { Class = tone + s.Class[main.Length..] } : s)],
+        };
+    }
+}
