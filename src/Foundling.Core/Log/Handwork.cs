@@ -52,14 +52,19 @@ public static class Handwork
         return Planner.Bind(Place(Sequence.Sort(fresh, question), question), question);
     }
 
-    /// <summary>What planning again would put in and take out, in the titles of the steps; null when the rod still fits.</summary>
-    public static (IReadOnlyList<string> In, IReadOnlyList<string> Out)? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question)
+    /// <summary>
+    /// What planning again would put in, take out and do otherwise, in the titles of the steps; null when the rod still fits. A step is
+    /// done otherwise when it bears another title or is about other parts.
+    /// </summary>
+    public static (IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question)
     {
         List<Deed> fresh = [.. Planner.Steps(question)];
         List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Id)).Select(s => s.Title)];
         List<string> goes = [.. current.Where(s => s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved
             && fresh.All(f => f.Id != s.Key)).Select(s => s.Title)];
-        return comes.Count + goes.Count == 0 ? null : (comes, goes);
+        List<string> otherwise = [.. fresh.Where(f => current.Any(s => s.Key == f.Id && s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved
+            && (s.Title != f.Title || !s.Parts.ToHashSet().SetEquals(f.Parts)))).Select(f => f.Title)];
+        return comes.Count + goes.Count + otherwise.Count == 0 ? null : (comes, goes, otherwise);
     }
 
     private static Deed Carry(Deed old, Deed fresh)

@@ -57,9 +57,6 @@ internal static class When
 
     public static Cond AimIs(params AimKind[] aims) => new($"the aim is {string.Join(" or ", aims)}", q => aims.Contains(q.Aim));
 
-    public static Cond Kind(params KindId[] kinds) => new($"it is a {string.Join(" or ", kinds.Select(k => ToolCatalogue.Kind(k).Name.ToLowerInvariant()))}",
-        q => kinds.Contains(q.Tool.Id));
-
     public static Cond Of(params Family[] families) => new($"it is of the family {string.Join(" or ", families.Select(Words))}", q =>
         families.Contains(q.Tool.Family));
 

@@ -42,10 +42,26 @@ public static class Planner
     {
         foreach (PlanRule rule in Rules.Where(r => r.Blocker(question) is null))
         {
-            foreach (Deed deed in rule.Steps(question))
+            foreach (Deed deed in StepsOf(rule, question))
             {
                 deed.Minutes.Ordered();
                 yield return deed with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(deed) };
+            }
+        }
+    }
+
+    // A step is about parts the tool was made with; one whose parts it never had is no step.
+    private static IEnumerable<Deed> StepsOf(PlanRule rule, PlanQuestion question)
+    {
+        foreach (Deed deed in rule.Steps(question))
+        {
+            if (deed.Parts.All(question.Tool.Made))
+            {
+                yield return deed;
+            }
+            else if (deed.Parts.Where(question.Tool.Made).ToList() is { Count: > 0 } made)
+            {
+                yield return deed with { Parts = made };
             }
         }
     }
@@ -54,7 +70,7 @@ public static class Planner
     public static IReadOnlyList<RuleTrace> Trace(PlanQuestion question) => [.. Rules.Select(rule =>
     {
         Cond? blocker = rule.Blocker(question);
-        return new RuleTrace(rule, blocker is null ? [.. rule.Steps(question).Select(s => s.Id)] : [], blocker?.Words);
+        return new RuleTrace(rule, blocker is null ? [.. StepsOf(rule, question).Select(s => s.Id)] : [], blocker?.Words);
     })];
 
     /// <summary>Order rules that hold between two steps of a plan.</summary>

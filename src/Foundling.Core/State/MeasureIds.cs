@@ -51,6 +51,15 @@ public static class MeasureIds
     /// <summary>Mouth opening.</summary>
     public static readonly MeasureId Mouth = MeasureId.Of("mouth");
 
+    /// <summary>How far the cap iron sits behind the edge.</summary>
+    public static readonly MeasureId CapSetBack = MeasureId.Of("cap_set_back");
+
+    /// <summary>How far the frog stands behind the front of its seat.</summary>
+    public static readonly MeasureId FrogPosition = MeasureId.Of("frog_position");
+
+    /// <summary>The notch a pivot stands at.</summary>
+    public static readonly MeasureId PivotNotch = MeasureId.Of("pivot_notch");
+
     /// <summary>Difference of the winding sticks.</summary>
     public static readonly MeasureId Wind = MeasureId.Of("wind");
 }

@@ -59,6 +59,9 @@ public static class MeasureKinds
         new(HandleGap, "gap under the handle", Instrument.Feeler),
         new(Rock, "rock on its seat", Instrument.Feeler),
         new(Mouth, "mouth opening", Instrument.Feeler),
+        new(CapSetBack, "set-back from the edge, as found", Instrument.Rule),
+        new(FrogPosition, "distance behind the front of its seat, as found", Instrument.Rule),
+        new(PivotNotch, "notch it stands at, as found", Instrument.Count, Unit.Pieces),
         new(Wind, "difference of the winding sticks", Instrument.Rule),
     ];
 
@@ -76,9 +79,12 @@ public static class MeasureKinds
 
     private static MeasureId[] Ids(ToolKind tool, PartDef part) => part.Id switch
     {
-        var p when p.Is(PartIds.Iron) => [Length, Thickness, EdgeToSlot, EdgeToBitLine, EdgeToHardEnd, OutOfSquare],
+        var p when p.Is(PartIds.Iron) => tool.Is(FormIds.SolidIron)
+            ? [Length, Thickness, EdgeToSlot, EdgeToHardEnd, OutOfSquare] : [Length, Thickness, EdgeToSlot, EdgeToBitLine, EdgeToHardEnd, OutOfSquare],
         var p when p.Is(PartIds.Plate) => [Bow, Kink, Points, MissingTeeth, Thickness],
-        var p when p.Is(PartIds.Frog) => [Rock],
+        var p when p.Is(PartIds.Frog) => [Rock, FrogPosition],
+        var p when p.Is(PartIds.CapIron) => [CapSetBack, Length, Thickness],
+        var p when p.Is(PartIds.Pivot) && tool.Edge == EdgeForm.Bypass => [PivotNotch, Play],
         var p when p.Is(PartIds.Body) && tool.HasWoodenSole => [Mouth, Wind, Length],
         var p when p.Is(PartIds.Body) && tool.Family == Family.Plane => [Mouth, Length],
         var p when p.Is(PartIds.Chuck) => [RunOut],

@@ -323,7 +323,7 @@ public static class TagCheck
 
     private static void Part(PartId part)
     {
-        if (!Parts.Contains(part))
+        if (!Parts.Contains(part) && !ToolBuild.IsAdded(part))
         {
             throw Bad("part", part, "parts the program knows", $"\"{part}\" is no part the program knows.");
         }

@@ -213,6 +213,24 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     /// <summary>True when a feature has this form, as it was seen or as is usual.</summary>
     public bool Is(FormId form) => Feature.Of(this).Any(f => f.FormOn(this)?.Id == form);
 
+    /// <summary>What is particular to it, in the words of its plan.</summary>
+    public KindManner Manner => KindManners.Of(Id);
+
+    /// <summary>True for a plane whose iron is held by a wedge.</summary>
+    public bool IsWedged => Family == Family.Plane && Made(PartIds.Wedge);
+
+    /// <summary>True for a plane whose iron lies on metal.</summary>
+    public bool HasMetalBed => Family == Family.Plane && Part(PartIds.Body)?.Material is Material.CastIron or Material.Steel or Material.Brass;
+
+    /// <summary>True for a plane whose mouth is set, by its frog or its toe.</summary>
+    public bool MouthMoves => Made(PartIds.Frog) || Made(PartIds.ToePlate);
+
+    /// <summary>True for a plane that works in grooves, on a skate.</summary>
+    public bool HasSkate => Made(PartIds.Skate);
+
+    /// <summary>True for a part it was made with, also when that is lost.</summary>
+    public bool Made(PartId part) => Part(part) is not null;
+
     /// <summary>Finds a part, or null.</summary>
     public PartDef? Part(PartId id) => Parts.FirstOrDefault(p => p.Id == id);
 

@@ -143,7 +143,7 @@ public sealed record ToolBuild
         // What the kind and the forms of its features say is what is left unsaid.
         PartDef usual = (this with { Parts = [.. Parts.Where(p => p.Part != part.Id)] }).Of(kind).Part(part.Id) ?? part;
         Material material = change.Material ?? part.Material;
-        PartFinish finish = change.Finish ?? (Materials.Finishes(material).Contains(part.Finish) ? part.Finish : Materials.Finishes(material)[0]);
+        PartFinish finish = change.Finish ?? (change.Material == usual.Material ? usual.Finish : Materials.Finishes(material).Contains(part.Finish) ? part.Finish : Materials.Finishes(material)[0]);
         PartBuild said = now with
         {
             Material = material == usual.Material ? null : material, Finish = finish == usual.Finish ? null : finish, Stand = change.Stand ?? now.Stand,
@@ -204,11 +204,15 @@ public sealed record ToolBuild
             PartBuild? made = forms.Values.SelectMany(f => f.Makes).FirstOrDefault(m => m.Part == part), said = Of(part);
             return said is null ? made : made is null ? said : said.Over(made);
         }
+        PartDef[] parts = [.. kind.Parts.Select(p => Said(p.Id) is { } said ? said.Of(p) : p).Where(p => p.Stand != PartStand.NeverHad)];
         return kind with
         {
+            // The sole is the underside of the body.
+            Sole = kind.Sole == SoleOf.None || parts.FirstOrDefault(p => p.Id == PartIds.Body) is not { } body ? kind.Sole
+                : body.Material == Material.Wood ? SoleOf.Wood : SoleOf.Metal,
             Parts =
             [
-                .. kind.Parts.Select(p => Said(p.Id) is { } said ? said.Of(p) : p).Where(p => p.Stand != PartStand.NeverHad),
+                .. parts,
                 .. Parts.Where(p => p.Stand == PartStand.Added).Select(p => p.Of(new PartDef(p.Part, p.Name ?? p.Part.Value, p.Material ?? Material.Steel,
                     On: p.On is { } on && kind.Part(on) is { } there ? there.DrawnAs : null))),
             ],

@@ -38,6 +38,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     [
         .. TagBook.Date(tag, book, assumptions)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [],
         .. PartRules.OddByKinship(tag.Kinship(), assumptions),
+        .. tag.Tool().Parts.Where(p => p.Stand == PartStand.FromAnother).Select(p => p.Id),
     ];
 
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>

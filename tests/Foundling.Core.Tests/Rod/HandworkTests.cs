@@ -177,7 +177,7 @@ public sealed class HandworkTests
         List<PlanStep> plan = Rods.After(Made(), Handwork.Add(Made(), "My own", Stage.Wood, 5, null, StepKey.WoodClean, Assumptions.Standard));
         Handwork.Stale(plan, Question).ShouldBeNull();
         plan = Rods.Stand(plan, StepState.Done, plan[0].Key);
-        (IReadOnlyList<string> comes, IReadOnlyList<string> goes) = Handwork.Stale(plan, Question
+        (IReadOnlyList<string> comes, IReadOnlyList<string> goes, _) = Handwork.Stale(plan, Question
             with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F(PartIds.LeverCap, FindingKind.Packed, 2)] })!.Value;
         comes.ShouldBe(["Pick out what is packed in lever cap"]);
         goes.ShouldBe(["Penetrating oil on depth adjuster", "Clamp depth adjuster in soft wood and turn"], ignoreOrder: true);

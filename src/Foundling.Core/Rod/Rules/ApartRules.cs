@@ -25,35 +25,11 @@ internal static class ApartRules
     // What is said after the colon in how it is held is what this list is for.
     private static string Why(PartDef part) => part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
-    private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
-    {
-        var k when k.Is(KindIds.MetalBenchPlane) => ("Take it apart: lever cap, irons, frog, knob, tote", "Cap iron off its iron last, swung crosswise."),
-        var k when k.Is(KindIds.WoodenBenchPlane) => ("Free wedge and irons, then part cap iron from iron",
-            "Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways."),
-        var k when k.Is(KindIds.RebatePlane, KindIds.ToothingPlane) => ("Free the wedge and lift out the iron",
-            "Strike the heel with a mallet, wedge in hand. It frees at the second or third blow."),
-        var k when k.Is(KindIds.PloughPlane) =>
-            ("Take it apart: wedge and iron, stem wedges, fence, depth stop", "Knock the stem wedges back, never the stems forward."),
-        var k when k.Is(KindIds.BlockPlane) => ("Take it apart: lever cap, iron, adjuster, knob, toe", "Count the turns of the adjuster as it comes off."),
-        var k when k.Is(KindIds.ScraperPlane) =>
-            ("Take it apart: clamp, blade, tilt nuts, frame, knob, tote", "Tilt nuts first, both of them, or the rod bends."),
-        var k when k.Is(KindIds.Spokeshave) => ("Take it apart: cap, iron, adjusting nuts", "Note which screw came from which hole."),
-        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) =>
-            ("Take the handle off the plate", "Hold the far side of each nut; ease all a quarter turn before any comes out."),
-        var k when k.Is(KindIds.AdjustableWrench) =>
-            ("Take it apart: spindle, knurl, sliding jaw", "Turn the jaw right out over a cloth, so that nothing rolls away."),
-        var k when k.Is(KindIds.HandDrill) => ("Take it apart: crank, gear, pinions, chuck", "Gear off before the pinions. Chuck last, in a cloth."),
-        var k when k.Is(KindIds.Brace) => ("Take it apart: chuck shell, jaws, ratchet, head", "Shell off, jaws out together. The head only if it grinds."),
-        var k when k.Is(KindIds.BoltCutter) => ("Take it apart: jaw bolts, straps, jaws, pivot", "Bend the lock tabs down once, with one flat blow."),
-        var k when k.Is(KindIds.Pruner) => ("Take it apart: spring, lock tab, pivot, blade", "Open it wide before the spring is touched."),
-        _ => ("Take it apart as far as it should come", "Only what lifts off without force."),
-    };
-
     private static string Hows(PlanQuestion q)
     {
         string[] notes =
         [
-            Order(q.Tool).How,
+            q.Tool.Manner.Apart.Minded(q.Has),
             q.Present.Any(p => p.Joint == Joint.ReverseThread)
                 ? $"The {Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))} has a reverse thread: turn it the other way." : "",
             q.Present.Any(p => p.Joint == Joint.TaperedPin) ? "Tapered pins: from the thin end, with a punch that fits." : "",
@@ -96,7 +72,7 @@ internal static class ApartRules
             $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", q.Minutes(StepKey.RefitPlan))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
-            Needs = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet) ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)]
+            Needs = q.Tool.Part(PartIds.Haft) is not null ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)]
                 : [Need.Of(SupplyIds.NewRivet, 2)],
             How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
             FinishTest = "The new pieces lie on the bench.",
@@ -107,13 +83,13 @@ internal static class ApartRules
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
                 Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
-            How = q.Tool.Id.Is(KindIds.Axe, KindIds.HewingHatchet)
+            How = q.Tool.Part(PartIds.Haft) is not null
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
-            new Deed(StepKey.Apart, Stage.Apart, Order(q.Tool).Title, Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
+            new Deed(StepKey.Apart, Stage.Apart, q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }), Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
                 Taking(q, q.Shop.Assumptions.ApartSlowTimes))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",

@@ -1,3 +1,4 @@
+using Foundling.Core.Units;
 using Foundling.Core.Keys;
 using Foundling.Core.Proof;
 using Foundling.Core.Safety;
@@ -18,28 +19,18 @@ internal static class ArrivalRules
     {
         Family.Plane when tool.HasMetalSole => "One cut in soft wood, then a marker rub: where does the sole touch?",
         Family.Plane => "One cut along the grain of soft wood. Does it jam, and where?",
-        Family.Saw => "One crosscut in soft wood: does it wander, and to which side?",
-        Family.EdgeTool => tool.Id.Is(KindIds.Chisel) ? "One cut across end grain of soft wood." : tool.Id.Is(KindIds.Drawknife)
-            ? "One pass along a piece of green wood."
-            : "A few cuts into green wood: does it stick, is the head tight?",
+        _ when tool.Manner.Trial is { } trial => trial,
+        Family.EdgeTool => "A few cuts into green wood: does it stick, is the head tight?",
         Family.Wrench => "Close it on a nut: how far does the jaw rock?",
         Family.BoringTool => "One hole in wood: does it run true, do the jaws hold?",
         _ => "One cut on the soft side of what it is for; never at its rated size.",
     };
 
-    private static string Settings(ToolKind tool) => tool.Id switch
+    private static string Settings(PlanQuestion q)
     {
-        var k when k.Is(KindIds.MetalBenchPlane) => "Note frog position, cap set-back and lever tension",
-        var k when k.Is(KindIds.BlockPlane) => "Note the toe and the depth it stands at",
-        var k when k.Is(KindIds.ScraperPlane) => "Note the lean of the blade and the nuts that hold it",
-        var k when k.Is(KindIds.PloughPlane) => "Note fence and depth stop, and which iron is in it",
-        var k when k.Is(KindIds.Pruner) => "Note the notch of the pivot and how far it opens",
-        var k when k.Is(KindIds.BoltCutter) => "Note the stops and the gap of the closed jaws",
-        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) => "Note points, rake and set, and the order of the nuts",
-        var k when k.Is(KindIds.HandDrill, KindIds.Brace) => "Note how the chuck parts lie and which way they face",
-        var k when k.Is(KindIds.AdjustableWrench) => "Note the play and which way the knurl is in",
-        _ => "Note how it is set",
-    };
+        string[] noted = [.. q.Tool.Manner.Settings.Where(s => s.Parts.Length == 0 || s.Parts.Any(q.Has)).Select(s => s.Words)];
+        return noted.Length == 0 ? "Note how it is set" : $"Note {Sentences.List(noted)}";
+    }
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -73,7 +64,7 @@ internal static class ArrivalRules
             Cautions = q.Tool.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 2),
         PlanRule.One("settings as found", "Frog, cap and pivot settings are lost the moment it comes apart.", [Always], q =>
-            new Deed(StepKey.NoteSettings, Stage.AsFound, Settings(q.Tool), q.Minutes(StepKey.NoteSettings))
+            new Deed(StepKey.NoteSettings, Stage.AsFound, Settings(q), q.Minutes(StepKey.NoteSettings))
         {
             Reason = "A good old setting is worth more than a guess.", FinishTest = "Written on the tag.",
         }),

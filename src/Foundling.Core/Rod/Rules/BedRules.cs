@@ -11,11 +11,11 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for what an iron lies on: bed, frog, wedge and abutments.</summary>
 internal static class BedRules
 {
-    private static readonly Cond Metal = Kind(KindIds.MetalBenchPlane, KindIds.BlockPlane, KindIds.ScraperPlane, KindIds.Spokeshave);
+    private static readonly Cond Metal = If("its iron lies on metal", q => q.Tool.HasMetalBed);
 
     private static readonly Cond Frogged = If("it has a frog", q => q.Has(PartIds.Frog));
 
-    private static readonly Cond Wedged = If("its iron is held by a wedge", q => q.Tool.HasWoodenSole || q.Tool.Id == KindIds.PloughPlane);
+    private static readonly Cond Wedged = If("its iron is held by a wedge", q => q.Tool.IsWedged);
 
     private static List<PartId> Seats(PlanQuestion q) => [.. new[] { PartIds.Body, PartIds.Frog, PartIds.Frame, PartIds.ToePlate }.Where(q.Has)];
 
@@ -45,7 +45,8 @@ internal static class BedRules
             Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.FrogFace),
         }, buys: 4),
-        PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Kind(KindIds.BlockPlane, KindIds.ScraperPlane, KindIds.Spokeshave)], q =>
+        PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Metal,
+            If("it has no frog", q => q.Tool.Part(PartIds.Frog) is null)], q =>
             new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", q.Minutes(StepKey.BedFlat))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile), Need.Of(SupplyIds.MarkingBlue, 1)],

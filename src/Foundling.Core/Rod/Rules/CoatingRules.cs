@@ -1,3 +1,4 @@
+using Foundling.Core.Units;
 using Foundling.Core.Aim;
 using Foundling.Core.Finishes;
 using Foundling.Core.Keys;
@@ -39,16 +40,11 @@ internal static class CoatingRules
         : Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour;
 
     /// <summary>Faces that were left bare at the works, where that is known.</summary>
-    private static string Bare(ToolKind tool) => tool.Id switch
+    private static string Bare(PlanQuestion q)
     {
-        var k when k.Is(KindIds.MetalBenchPlane) => "sole, cheeks, frog seat and mouth; the frog's face",
-        var k when k.Is(KindIds.BlockPlane) => "sole, cheeks, bed and the slide of the toe",
-        var k when k.Is(KindIds.ScraperPlane) => "sole, cheeks and the hinge of the frame",
-        var k when k.Is(KindIds.Spokeshave) => "sole, bed and the seat of the cap",
-        var k when k.Is(KindIds.HandDrill) => "gear teeth, bearings and the axle",
-        var k when k.Is(KindIds.BoltCutter) => "jaws, pivot faces and stops",
-        _ => "seats, threads and whatever slides",
-    };
+        string[] faces = [.. (q.Tool.Manner.Bare ?? []).Where(b => b.Parts.Length == 0 || b.Parts.Any(q.Tool.Made)).Select(b => b.Words)];
+        return faces.Length == 0 ? "seats, threads and whatever slides" : Sentences.List(faces);
+    }
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -65,7 +61,7 @@ internal static class CoatingRules
             Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), Lag = Lag.Cure(Enamel(q).CureMin, 60),
             Needs = [Need.Of(Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.FineBrush),
                 Need.Of(SupplyIds.WhiteSpirit, 10)],
-            How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q.Tool)}.",
+            How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q)}.",
             Reason = Ways.SurfaceWays.Coated(q).Any(p => p.Material == Material.CastIron) ? "Bare casting rusts again; the rest is original."
                 : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Cautions = [CautionId.OldPaint],
         }, Id, 5),
@@ -94,7 +90,7 @@ internal static class CoatingRules
             FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q.Tool)}", q.Minutes(StepKey.CoatMask))
+            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.MaskingTape, 3), Need.Of(Paint(q), 2)],
             How = "Press the tape down and seal its edge with the base colour, so that nothing creeps under. Plug threads.",

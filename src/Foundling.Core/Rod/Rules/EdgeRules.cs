@@ -42,9 +42,13 @@ internal static class EdgeRules
         Choices.Find(ChoiceId.Corners).Asked(q)
             ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
-        q.Tool.Id == KindIds.PloughPlane || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
+        q.Tool.HasSkate || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
             : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
+
+    // Beyond the line of a laid-on bit the iron is soft.
+    private static string Bit(PlanQuestion q) => q.Tool.Is(FormIds.LaidOn) || q.Tool.Is(FormIds.TaperedIron)
+        ? " The hard bit ends at a line on the back: past it nothing holds an edge." : "";
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -55,7 +59,7 @@ internal static class EdgeRules
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
             How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
-                : q.Tool.Id == KindIds.Chisel
+                : q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null
                 ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
             Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
@@ -68,7 +72,7 @@ internal static class EdgeRules
                 ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
             How = q.Tool.Edge == EdgeForm.TwoBevels
                 ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit."
-                : "Light touch, dip before it is warm to the finger.", Reason = "Chips come out at the wheel, not at the stone.",
+                : $"Light touch, dip before it is warm to the finger.{Bit(q)}", Reason = "Chips come out at the wheel, not at the stone.",
             FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.",
             Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),

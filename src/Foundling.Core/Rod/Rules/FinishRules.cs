@@ -27,7 +27,7 @@ internal static class FinishRules
     {
         _ when q.Aim == AimKind.Keep => "Oil the metal thinly, wax over it",
         Family.Plane when q.Tool.HasWoodenSole => "Wax the sole, oil the iron",
-        Family.Plane when q.Tool.Id == KindIds.PloughPlane => "Wax fence and stems, oil skate and irons",
+        Family.Plane when q.Tool.Part(PartIds.Fence) is not null => "Wax fence and stems, oil skate and irons",
         Family.Plane => "Wax sole and sides, oil threads and adjuster",
         Family.Saw => "Wax the plate",
         Family.EdgeTool => "Oil the steel, wax the handle",

@@ -21,7 +21,7 @@ internal static class HandleRules
         [.. SurfaceWays.Wooden(q).Where(p => p.Id.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
         && q.Tool.Family == Family.EdgeTool && q.Worst(FindingKind.Looseness, p.Id) >= 2)];
 
-    private static readonly Cond Hafted = Kind(KindIds.Axe, KindIds.HewingHatchet);
+    private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);
 
     private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", q => q.Opened || q.Worst(FindingKind.Missing, PartIds.Haft) >= 1);
 

@@ -70,7 +70,7 @@ internal static class MechanismRules
                 : "The bore by a roll of cloth, its faces with the brush.",
             Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
         }, buys: 10),
-        PlanRule.One("spring", "A tired spring tires the hand.", [Kind(KindIds.Pruner), There(PartIds.Spring, "spring"),
+        PlanRule.One("spring", "A tired spring tires the hand.", [There(PartIds.Spring, "spring"),
             If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != PartIds.Spring))], q => new Deed(StepKey.SpringClean,
             Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean))
         {
@@ -78,7 +78,7 @@ internal static class MechanismRules
                 How = "Fine wool, never acid, which makes it break.",
             Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Cautions = [CautionId.Spring],
         }, buys: 4),
-        PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [Kind(KindIds.PloughPlane)], q =>
+        PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)], q =>
             new Deed(StepKey.Slides, Stage.Mechanism, "Free the stems, the fence and the depth stop", q.Minutes(StepKey.Slides))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),

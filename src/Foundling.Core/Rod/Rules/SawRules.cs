@@ -67,7 +67,7 @@ internal static class SawRules
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands go along it from here on.", FinishTest = "No tooth bare.",
             Cautions = [CautionId.Teeth],
         }),
-        PlanRule.One("seat the back", "A back keeps the plate straight by gripping it.", [NotKeep, Kind(KindIds.BackSaw),
+        PlanRule.One("seat the back", "A back keeps the plate straight by gripping it.", [NotKeep, There(PartIds.Back, "back"),
             If("the back is loose, or the plate bowed", q => q.Worst(FindingKind.Looseness, PartIds.Back) >= 1
                 || q.Worst(FindingKind.Bent, PartIds.Plate) >= 1)], q =>
             new Deed(StepKey.SawBack, Stage.Together, "Tap the back down until the plate is straight", q.Minutes(StepKey.SawBack))

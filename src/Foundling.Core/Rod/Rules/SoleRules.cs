@@ -19,7 +19,8 @@ internal static class SoleRules
         FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
     private static double Factor(PlanQuestion q) =>
-        Math.Max(q.Shop.Assumptions.SoleLeastShare, q.Facts.LengthMm / q.Shop.Assumptions.SoleUsualMm);
+        Math.Max(q.Shop.Assumptions.SoleLeastShare, q.Facts.LengthMm / q.Shop.Assumptions.SoleUsualMm)
+            * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1);
 
     private static IReadOnlyList<CautionId> Heavy(PlanQuestion q) => q.Heavy ? [CautionId.Slurry, CautionId.Heavy] : [CautionId.Slurry];
 
@@ -48,7 +49,8 @@ internal static class SoleRules
             Parts = [PartIds.Body],
             Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1),
                 Need.Of(SupplyIds.FlatPlate)],
-            How = "Marks at toe, mouth and heel; look every hundred strokes; press over the mouth. Leave out pits and a worn toe.",
+            How = "Marks at toe, mouth and heel; look every hundred strokes; press over the mouth. Leave out pits and a worn toe."
+                + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look." : ""),
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",

@@ -1,3 +1,4 @@
+using Foundling.Core.State;
 using Foundling.Core.Keys;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
@@ -19,31 +20,17 @@ internal static class TogetherRules
         _ => "About 1 mm.",
     };
 
-    private static (string Title, string How) Order(ToolKind tool) => tool.Id switch
-    {
-        var k when k.Is(KindIds.MetalBenchPlane) => ("Put it together: frog, tote, knob, irons drawn back, lever cap",
-            "Frog square to the mouth before its screws are tight. The tote's toe screw last."),
-        var k when k.Is(KindIds.WoodenBenchPlane) =>
-            ("Put it together: irons drawn back, wedge by a tap", "Cap iron on crosswise. Wedge firm by a tap, not driven."),
-        var k when k.Is(KindIds.RebatePlane, KindIds.ToothingPlane) =>
-            ("Put it together: iron drawn back, wedge by a tap", "Iron in line with the side before the wedge is firm."),
-        var k when k.Is(KindIds.PloughPlane) =>
-            ("Put it together: fence, stem wedges, iron, wedge", "Fence parallel to the skate before its wedges are tapped."),
-        var k when k.Is(KindIds.BlockPlane) =>
-            ("Put it together: toe, knob, adjuster, iron drawn back, lever cap", "Bevel up. The toe slides before it is locked."),
-        var k when k.Is(KindIds.ScraperPlane) =>
-            ("Put it together: frame, tilt nuts, blade, clamp, knob, tote", "Both tilt nuts loose until the blade stands."),
-        var k when k.Is(KindIds.Spokeshave) => ("Put it together: adjusting nuts, iron drawn back, cap", "Iron level with the sole before the cap is tight."),
-        var k when k.Is(KindIds.HandSaw, KindIds.BackSaw) => ("Put the handle on the plate", "Seat it by hand, never by the nuts."),
-        var k when k.Is(KindIds.AdjustableWrench) => ("Put it together: jaw, knurl, spindle", "The spindle last, its spring the right way round."),
-        var k when k.Is(KindIds.HandDrill) =>
-            ("Put it together: pinions, gear, crank, chuck", "Pins thick end first, in at the mark. Mesh set by hand before it is tight."),
-        var k when k.Is(KindIds.Brace) => ("Put it together: ratchet, jaws, chuck shell, head", "By the pictures; pins thick end first."),
-        var k when k.Is(KindIds.BoltCutter) =>
-            ("Put it together: jaws, straps, jaw bolts, pivot", "Straps on both sides before any nut is tight. New tabs bent once."),
-        var k when k.Is(KindIds.Pruner) => ("Put it together: blade, pivot, lock tab, spring", "The spring last, handles open."),
-        _ => ("Put it together", "Reverse of how it came apart."),
-    };
+    private static string FrogMoved(PlanQuestion q) => !q.Tool.Made(PartIds.Frog) ? ""
+        : q.Tool.Is(FormIds.FrogScrew) ? " The screw behind the frog moves it while its own screws are only snug; then see that it is square."
+        : q.Tool.Is(FormIds.NoFrogScrew) ? " No screw moves the frog: tap it, a rule laid across the mouth, until the gap is the same at both ends."
+        : "";
+
+    // What was measured before it came apart is shown again where it is set.
+    private static string AsFound(PlanQuestion q, MeasureId measure, string was, PartId part) =>
+        q.Measured(measure, part) is double mm ? $" As found it {was} by {mm:0.##} mm." : "";
+
+    private static string PivotNotch(PlanQuestion q) => q.Measured(MeasureIds.PivotNotch, PartIds.Pivot) is double notch
+        ? $" As found it stood at notch {notch:0}." : "";
 
     private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsFastener || p.Joint is Joint.LockTab or Joint.ReverseThread
         || p.Id == PartIds.Chuck);
@@ -51,12 +38,12 @@ internal static class TogetherRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart], q =>
-            new Deed(StepKey.Assemble, Stage.Together, Order(q.Tool).Title,
+            new Deed(StepKey.Assemble, Stage.Together, q.Tool.Manner.Together.Said(p => q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
             q.Minutes(StepKey.Assemble, StepCase.Each) * q.Tool.Parts.Count(p => !p.InSet))
         {
             Needs = q.Present.Any(p => p.IsFastener) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
                 : [Need.Of(SupplyIds.LightOil, 3)],
-            How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Order(q.Tool).How}",
+            How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
             FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
         }),
@@ -84,26 +71,28 @@ internal static class TogetherRules
             q.Minutes(StepKey.SetCap, q.Way(ChoiceId.Cap) == WayId.Hard ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.CapIron, PartIds.Iron],
-            How = $"Crosswise on, then turn, so it never drags over the edge. {CapSetting(q)}",
+            How = $"Crosswise on, then turn, so it never drags over the edge. {CapSetting(q)}{AsFound(q, MeasureIds.CapSetBack, "sat back", PartIds.CapIron)}",
             Reason = "Close for fine work, back for thick shavings.", FinishTest = "Even gap from corner to corner.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Cap, 3),
-        PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep, Kind(KindIds.MetalBenchPlane, KindIds.BlockPlane)], q =>
-            new Deed(StepKey.SetMouth, Stage.Tune, q.Tool.Id == KindIds.BlockPlane ? "Set the toe and the mouth"
+        PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep,
+            If("its mouth is set by its frog or its toe", q => q.Tool.MouthMoves)], q =>
+            new Deed(StepKey.SetMouth, Stage.Tune, q.Tool.Made(PartIds.ToePlate) ? "Set the toe and the mouth"
                 : "Set the frog square and the mouth to its work", q.Minutes(StepKey.SetMouth))
         {
             Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Needs = [Need.Of(SupplyIds.SmallRule)],
-            How = q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.", WayId.Any =>
-                "As it comes, only square.", _ => "About a millimetre." }, Reason = "A mouth out of square clears on one side only.",
+            How = (q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.", WayId.Any =>
+                "As it comes, only square.", _ => "About a millimetre." }) + FrogMoved(q) + AsFound(q, MeasureIds.Mouth, "was open", PartIds.Body)
+                + AsFound(q, MeasureIds.FrogPosition, "stood back", PartIds.Frog), Reason = "A mouth out of square clears on one side only.",
                 FinishTest = "Same gap at both ends of the mouth.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Mouth, 3),
-        PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [Kind(KindIds.Pruner)], q =>
+        PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [If("a spring opens it", q => q.Tool.Made(PartIds.Spring))], q =>
             new Deed(StepKey.SetPivot, Stage.Tune, "Draw the pivot up until the spring just opens it", q.Minutes(StepKey.SetPivot))
         {
-            Parts = [PartIds.Pivot, PartIds.Spring], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.",
+            Parts = [PartIds.Pivot, PartIds.Spring], How = $"A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.{PivotNotch(q)}",
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
             Cautions = [CautionId.Spring, CautionId.BareEdge],
         }, buys: 14),
-        PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, Kind(KindIds.BoltCutter)], q =>
+        PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, If("its jaws meet at stops", q => q.Tool.Made(PartIds.Stops))], q =>
             new Deed(StepKey.SetStops, Stage.Tune, "Set the stops so that the jaws just meet", q.Minutes(StepKey.SetStops))
         {
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],

@@ -35,7 +35,7 @@ public static class EdgeWays
         new(WayId.Freehand, "freehand", "quick once learned"),
         new(WayId.Jig, "in a jig", "the same angle every time") { Kit = [SupplyIds.HoningJig], Closed = q =>
             q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed
-            && !q.Tool.Id.Is(KindIds.Drawknife, KindIds.Spokeshave) ? null : "No jig holds it." },
+            && q.Tool.Manner.Jig ? null : "No jig holds it." },
     ], _ => (WayId.Freehand, "It works for every edge."));
 
     private static readonly Choice Bevel = new(ChoiceId.Bevel, "The bevel is", "how many angles it has", q => Cuts(q) && q.Tool.Edge is EdgeForm.BackAndBevel,
@@ -46,7 +46,7 @@ public static class EdgeWays
     ], _ => (WayId.Secondary, "Only a thin line has to be honed."));
 
     private static readonly Choice Corners = new(ChoiceId.Corners, "Corners are", "the line of the edge", q => Cuts(q) && q.Tool.Edge == EdgeForm.BackAndBevel
-        && q.Tool.Family == Family.Plane && q.Tool.Id.Is(KindIds.MetalBenchPlane, KindIds.WoodenBenchPlane),
+        && q.Tool.Family == Family.Plane && q.Tool.Part(PartIds.CapIron) is not null,
     [
         new(WayId.Eased, "eased", "no tracks, nearly full width"),
         new(WayId.Square, "square", "for joints and for shooting"),
@@ -62,7 +62,7 @@ public static class EdgeWays
     [
         new(WayId.Cuts, "goes as far as it takes to cut", "the user's"),
         new(WayId.Shines, "goes on until it shines", "for show, and for end grain"),
-    ], q => q.Aim == AimKind.Show ? (WayId.Shines, "It will be looked at.") : (WayId.Cuts, q.Tool.Id == KindIds.PloughPlane ? "A groove does not see the shine."
+    ], q => q.Aim == AimKind.Show ? (WayId.Shines, "It will be looked at.") : (WayId.Cuts, q.Tool.HasSkate ? "A groove does not see the shine."
         : q.Tool.Family == Family.Plane ? "A shaving does not see the shine." : "It has to cut, not to shine."));
 
     private static readonly Choice Cap = new(ChoiceId.Cap, "The cap iron sits", "how far behind the edge", q => q.Aim != AimKind.Keep && q.Has(PartIds.CapIron)
@@ -75,7 +75,7 @@ public static class EdgeWays
         (WayId.Two, "Thick shavings need room."), _ => (WayId.One, "It suits most work.") });
 
     private static readonly Choice Mouth = new(ChoiceId.Mouth, "The mouth is", "how far it is open", q => q.Aim != AimKind.Keep
-        && q.Tool.Id.Is(KindIds.MetalBenchPlane, KindIds.BlockPlane),
+        && q.Tool.MouthMoves,
     [
         new(WayId.Tight, "tight", "fine shavings only"),
         new(WayId.One, "about a millimetre", "all round"),

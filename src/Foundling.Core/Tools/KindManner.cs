@@ -1,0 +1,43 @@
+namespace Foundling.Core.Tools;
+
+/// <summary>A part, or what several are called together, in the order something is done.</summary>
+/// <param name="Words">What it is called there.</param>
+/// <param name="Parts">It is named when one of these is there; none for always.</param>
+public sealed record InTurn(string Words, params PartId[] Parts);
+
+/// <summary>An order of doing something, with what to mind.</summary>
+/// <param name="Title">What is done: "Take it apart".</param>
+/// <param name="Order">In which order; empty where the title says it all.</param>
+/// <param name="Minding">What to mind; each sentence only where one of its parts is there.</param>
+public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IReadOnlyList<InTurn> Minding)
+{
+    /// <summary>What is done, and in which order, on a tool that has these parts.</summary>
+    /// <param name="has">True for a part that is there.</param>
+    public string Said(Func<PartId, bool> has)
+    {
+        List<string> turns = [.. In(Order, has)];
+        return turns.Count == 0 ? Title : $"{Title}: {string.Join(", ", turns)}";
+    }
+
+    /// <summary>What to mind on a tool that has these parts.</summary>
+    /// <param name="has">True for a part that is there.</param>
+    public string Minded(Func<PartId, bool> has) => string.Join(" ", In(Minding, has));
+
+    private static IEnumerable<string> In(IReadOnlyList<InTurn> turns, Func<PartId, bool> has) =>
+        turns.Where(t => t.Parts.Length == 0 || t.Parts.Any(has)).Select(t => t.Words);
+}
+
+/// <summary>What is particular to a kind, in the words of its plan.</summary>
+/// <param name="Apart">How it is taken apart.</param>
+/// <param name="Together">How it is put together.</param>
+/// <param name="Settings">What is noted before that, after "Note "; each only where one of its parts is there.</param>
+/// <param name="Bare">Faces that are left bare when it is coated; null where it is not coated.</param>
+/// <param name="Trial">How it is tried as found; null to try it as its family is.</param>
+/// <param name="Jig">False where no honing jig holds its blade.</param>
+public sealed record KindManner(Doing Apart, Doing Together, IReadOnlyList<InTurn> Settings, IReadOnlyList<InTurn>? Bare = null, string? Trial = null,
+    bool Jig = true)
+{
+    /// <summary>The manner of a kind nothing particular is known of.</summary>
+    public static KindManner Plain { get; } = new(new("Take it apart as far as it should come", [], new InTurn("Only what lifts off without force.")),
+        new("Put it together", [], new InTurn("Reverse of how it came apart.")), []);
+}
