@@ -139,9 +139,8 @@ public static class Proofs
             [
                 new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
                     [Softwood, SupplyIds.AugerBit], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
-                new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.", "",
-                    [Softwood, SupplyIds.AugerBit],
-                    ["holds both ways, and locked", "skips now and then", "does not hold"]),
+                .. tool.Made(PartIds.Ratchet) ? [new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.",
+                    "", [Softwood, SupplyIds.AugerBit], ["holds both ways, and locked", "skips now and then", "does not hold"])] : Array.Empty<ProofKind>(),
             ],
             var k when k.Is(KindIds.BoltCutter) =>
             [
@@ -154,8 +153,8 @@ public static class Proofs
             [
                 new SeenProof("twig", "A green twig, then a dry one", "As thick as a pencil; then slip paper along the whole edge.", "size, green or dry",
                     [SupplyIds.GreenWood], ["clean through, paper too", "crushed on one side", "it folds the twig over"]),
-                new SeenProof("spring", "The spring", "Close it, let go, ten times.", "", [], ["opens by itself each time", "sticks now and then",
-                    "stays closed"]),
+                .. tool.Made(PartIds.Spring) ? [new SeenProof("spring", "The spring", "Close it, let go, ten times.", "", [],
+                    ["opens by itself each time", "sticks now and then", "stays closed"])] : Array.Empty<ProofKind>(),
             ],
         };
     }

@@ -174,17 +174,27 @@ public enum EdgeForm
 /// <param name="InSet">One of a set that takes turns with another part, such as the further irons of a plough.</param>
 /// <param name="Fastener">What kind of fastener it is.</param>
 /// <param name="Rod">The rod through it that holds it to the body; null where none does.</param>
+/// <param name="With">The part it goes with: a tool that never had that one never had this; null for a part that stands alone.</param>
 /// <param name="Under">The finish that lies under it, where it was coated over.</param>
 /// <param name="Stand">Where it comes from.</param>
 public sealed record PartDef(PartId Id, string Name, Material Material, PartFinish Finish = PartFinish.Bare, string? Held = null, PartId? On = null,
     Joint Joint = Joint.Plain, bool InSet = false, Fastening Fastener = Fastening.None, PartId? Rod = null,
-    PartFinish? Under = null, PartStand Stand = PartStand.AsMade)
+    PartId? With = null, PartFinish? Under = null, PartStand Stand = PartStand.AsMade)
 {
     /// <summary>Iron or steel, which rusts.</summary>
     public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
 
     /// <summary>A screw, bolt, nut or pin.</summary>
     public bool IsFastener => Fastener != Fastening.None;
+
+    /// <summary>True for a part without which there is no such tool: what cuts, grips or carries the rest.</summary>
+    public bool Core => Material == Material.EdgeSteel && !InSet
+        || Id.Is(PartIds.Body, PartIds.Frame, PartIds.Head, PartIds.FixedJaw, PartIds.SlidingJaw, PartIds.Pivot, PartIds.Chuck);
+
+    /// <summary>True when it would not be there without another part: one it is screwed into, or holds.</summary>
+    /// <param name="other">The other part.</param>
+    /// <param name="kind">Their kind.</param>
+    public bool GoesWith(PartId other, ToolKind kind) => With == other || (On == other && !InSet) || kind.Part(other)?.Rod == Id;
 
     /// <summary>The part whose drawing stands for this one.</summary>
     public PartId DrawnAs => On ?? Id;
@@ -214,7 +224,7 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     public bool Is(FormId form) => Feature.Of(this).Any(f => f.FormOn(this)?.Id == form);
 
     /// <summary>What is particular to it, in the words of its plan.</summary>
-    public KindManner Manner => KindManners.Of(Id);
+    public KindManner Manner => KindManners.Of(Id).On(Made);
 
     /// <summary>True for a plane whose iron is held by a wedge.</summary>
     public bool IsWedged => Family == Family.Plane && Made(PartIds.Wedge);

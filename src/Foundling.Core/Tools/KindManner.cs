@@ -3,7 +3,14 @@ namespace Foundling.Core.Tools;
 /// <summary>A part, or what several are called together, in the order something is done.</summary>
 /// <param name="Words">What it is called there.</param>
 /// <param name="Parts">It is named when one of these is there; none for always.</param>
-public sealed record InTurn(string Words, params PartId[] Parts);
+public sealed record InTurn(string Words, params PartId[] Parts)
+{
+    /// <summary>A part with which it is called otherwise; null for none.</summary>
+    public PartId? Unless { get; init; }
+
+    /// <summary>True when it is said of a tool with these parts.</summary>
+    public bool Holds(Func<PartId, bool> has) => (Parts.Length == 0 || Parts.Any(has)) && !(Unless is { } other && has(other));
+}
 
 /// <summary>An order of doing something, with what to mind.</summary>
 /// <param name="Title">What is done: "Take it apart".</param>
@@ -11,12 +18,16 @@ public sealed record InTurn(string Words, params PartId[] Parts);
 /// <param name="Minding">What to mind; each sentence only where one of its parts is there.</param>
 public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IReadOnlyList<InTurn> Minding)
 {
+    /// <summary>What follows at once and belongs to the title; only where one of its parts is there.</summary>
+    public InTurn? Then { get; init; }
+
     /// <summary>What is done, and in which order, on a tool that has these parts.</summary>
     /// <param name="has">True for a part that is there.</param>
     public string Said(Func<PartId, bool> has)
     {
         List<string> turns = [.. In(Order, has)];
-        return turns.Count == 0 ? Title : $"{Title}: {string.Join(", ", turns)}";
+        string title = Then is { } then && then.Parts.Any(has) ? $"{Title}, {then.Words}" : Title;
+        return turns.Count == 0 ? title : $"{title}: {string.Join(", ", turns)}";
     }
 
     /// <summary>What to mind on a tool that has these parts.</summary>
@@ -24,7 +35,7 @@ public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IRe
     public string Minded(Func<PartId, bool> has) => string.Join(" ", In(Minding, has));
 
     private static IEnumerable<string> In(IReadOnlyList<InTurn> turns, Func<PartId, bool> has) =>
-        turns.Where(t => t.Parts.Length == 0 || t.Parts.Any(has)).Select(t => t.Words);
+        turns.Where(t => t.Holds(has)).Select(t => t.Words);
 }
 
 /// <summary>What is particular to a kind, in the words of its plan.</summary>
@@ -37,6 +48,13 @@ public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IRe
 public sealed record KindManner(Doing Apart, Doing Together, IReadOnlyList<InTurn> Settings, IReadOnlyList<InTurn>? Bare = null, string? Trial = null,
     bool Jig = true)
 {
+    /// <summary>The part its way of coming apart and together is about; a tool that never had it is done in the plain way.</summary>
+    public PartId? About { get; init; }
+
+    /// <summary>The manner of a tool with these parts.</summary>
+    /// <param name="made">True for a part it was made with.</param>
+    public KindManner On(Func<PartId, bool> made) => About is { } about && !made(about) ? this with { Apart = Plain.Apart, Together = Plain.Together } : this;
+
     /// <summary>The manner of a kind nothing particular is known of.</summary>
     public static KindManner Plain { get; } = new(new("Take it apart as far as it should come", [], new InTurn("Only what lifts off without force.")),
         new("Put it together", [], new InTurn("Reverse of how it came apart.")), []);

@@ -7,9 +7,11 @@ internal static class KindManners
 
     private static readonly InTurn Tote = W("tote", PartIds.Tote), Knob = W("knob", PartIds.Knob), LeverCap = W("lever cap", PartIds.LeverCap);
 
+    private static readonly InTurn OnePinion = W("pinion", PartIds.Pinion) with { Unless = PartIds.IdlerPinion }, TwoPinions = W("pinions", PartIds.IdlerPinion);
+
     private static readonly KindManner WedgedPlane = new(
         new("Free the wedge and lift out the iron", [], W("Strike the heel with a mallet, wedge in hand. It frees at the second or third blow.")),
-        new("Put it together", [W("iron drawn back"), W("wedge by a tap")], W("Iron in line with the side before the wedge is firm.")), []);
+        new("Put it together", [W("iron drawn back"), W("wedge by a tap")], W("Iron in line with the side before the wedge is firm.")), []) { About = PartIds.Wedge };
 
     private static readonly KindManner Saw = new(
         new("Take the handle off the plate", [], W("Hold the far side of each nut; ease all a quarter turn before any comes out.")),
@@ -27,10 +29,11 @@ internal static class KindManners
             [W("frog position", PartIds.Frog), W("cap set-back", PartIds.CapIron), W("lever tension", PartIds.LeverCap)],
             [W("sole"), W("cheeks"), W("frog seat", PartIds.Frog), W("mouth"), W("the frog's face", PartIds.Frog)]),
         [KindIds.WoodenBenchPlane] = new(
-            new("Free wedge and irons, then part cap iron from iron", [],
-                W("Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways.")),
+            new("Free wedge and irons", [],
+                W("Hold iron and wedge, strike the button or the top of the toe; the heel on a smoother. Never the wedge sideways."))
+                { Then = W("then part cap iron from iron", PartIds.CapIron) },
             new("Put it together", [W("irons drawn back"), W("wedge by a tap")],
-                W("Cap iron on crosswise.", PartIds.CapIron), W("Wedge firm by a tap, not driven.")), []),
+                W("Cap iron on crosswise.", PartIds.CapIron), W("Wedge firm by a tap, not driven.")), []) { About = PartIds.Wedge },
         [KindIds.RebatePlane] = WedgedPlane,
         [KindIds.ToothingPlane] = WedgedPlane,
         [KindIds.PloughPlane] = new(
@@ -70,9 +73,10 @@ internal static class KindManners
                 W("The spindle last, its spring the right way round.", PartIds.Spindle)),
             [W("the play"), W("which way the knurl is in", PartIds.Knurl)]),
         [KindIds.HandDrill] = new(
-            new("Take it apart", [W("crank", PartIds.Crank), W("gear", PartIds.Gear), W("pinions", PartIds.Pinion, PartIds.IdlerPinion),
-                W("chuck", PartIds.Chuck)], W("Gear off before the pinions.", PartIds.Gear), W("Chuck last, in a cloth.", PartIds.Chuck)),
-            new("Put it together", [W("pinions", PartIds.Pinion, PartIds.IdlerPinion), W("gear", PartIds.Gear), W("crank", PartIds.Crank),
+            new("Take it apart", [W("crank", PartIds.Crank), W("gear", PartIds.Gear), OnePinion, TwoPinions,
+                W("chuck", PartIds.Chuck)], W("Gear off before the pinion.", PartIds.Pinion) with { Unless = PartIds.IdlerPinion },
+                W("Gear off before the pinions.", PartIds.IdlerPinion), W("Chuck last, in a cloth.", PartIds.Chuck)),
+            new("Put it together", [OnePinion, TwoPinions, W("gear", PartIds.Gear), W("crank", PartIds.Crank),
                 W("chuck", PartIds.Chuck)], W("Pins thick end first, in at the mark. Mesh set by hand before it is tight.", PartIds.Pinion)),
             [W("how the chuck parts lie and which way they face", PartIds.Chuck)],
             [W("gear teeth"), W("bearings"), W("the axle")]),

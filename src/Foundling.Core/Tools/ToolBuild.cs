@@ -204,7 +204,13 @@ public sealed record ToolBuild
             PartBuild? made = forms.Values.SelectMany(f => f.Makes).FirstOrDefault(m => m.Part == part), said = Of(part);
             return said is null ? made : made is null ? said : said.Over(made);
         }
-        PartDef[] parts = [.. kind.Parts.Select(p => Said(p.Id) is { } said ? said.Of(p) : p).Where(p => p.Stand != PartStand.NeverHad)];
+        var never = kind.Parts.Where(p => Said(p.Id)?.Stand == PartStand.NeverHad).Select(p => p.Id).ToHashSet();
+        // What goes with a part goes with it: its screws, its rod, what sits on it.
+        while (kind.Parts.FirstOrDefault(p => !never.Contains(p.Id) && never.Any(n => p.GoesWith(n, kind))) is { } with)
+        {
+            never.Add(with.Id);
+        }
+        PartDef[] parts = [.. kind.Parts.Where(p => !never.Contains(p.Id)).Select(p => Said(p.Id) is { } said ? said.Of(p) : p)];
         return kind with
         {
             // The sole is the underside of the body.
@@ -217,7 +223,7 @@ public sealed record ToolBuild
                     On: p.On is { } on && kind.Part(on) is { } there ? there.DrawnAs : null))),
             ],
             Forms = forms.ToDictionary(f => f.Key, f => f.Value.Id),
-            Never = [.. kind.Parts.Where(p => Said(p.Id)?.Stand == PartStand.NeverHad)],
+            Never = [.. kind.Parts.Where(p => never.Contains(p.Id))],
         };
     }
 }

@@ -234,7 +234,7 @@ public sealed class BuildTests
             PartDef part = tool.Parts[random.Next(tool.Parts.Count)];
             build = random.Next(5) switch
             {
-                0 when part.Id != PartIds.Body && tool.Parts.Count > 3 => build.Said(kind, part, new PartChange(Stand: PartStand.NeverHad)),
+                0 when !part.Core => build.Said(kind, part, new PartChange(Stand: PartStand.NeverHad)),
                 1 => build.Said(kind, part, new PartChange(Stand: PartStand.HomeMade)),
                 2 => build.Said(kind, part, new PartChange(Finish: Materials.Finishes(part.Material)[random.Next(Materials.Finishes(part.Material).Count)])),
                 3 => build.Said(kind, part, new PartChange(BuildWords.Others(part)[random.Next(BuildWords.Others(part).Count)])),

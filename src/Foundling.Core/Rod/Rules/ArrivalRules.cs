@@ -28,7 +28,7 @@ internal static class ArrivalRules
 
     private static string Settings(PlanQuestion q)
     {
-        string[] noted = [.. q.Tool.Manner.Settings.Where(s => s.Parts.Length == 0 || s.Parts.Any(q.Has)).Select(s => s.Words)];
+        string[] noted = [.. q.Tool.Manner.Settings.Where(s => s.Holds(q.Has)).Select(s => s.Words)];
         return noted.Length == 0 ? "Note how it is set" : $"Note {Sentences.List(noted)}";
     }
 

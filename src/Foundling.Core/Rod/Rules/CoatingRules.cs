@@ -42,7 +42,7 @@ internal static class CoatingRules
     /// <summary>Faces that were left bare at the works, where that is known.</summary>
     private static string Bare(PlanQuestion q)
     {
-        string[] faces = [.. (q.Tool.Manner.Bare ?? []).Where(b => b.Parts.Length == 0 || b.Parts.Any(q.Tool.Made)).Select(b => b.Words)];
+        string[] faces = [.. (q.Tool.Manner.Bare ?? []).Where(b => b.Holds(q.Tool.Made)).Select(b => b.Words)];
         return faces.Length == 0 ? "seats, threads and whatever slides" : Sentences.List(faces);
     }
 
@@ -71,7 +71,8 @@ internal static class CoatingRules
         {
             Parts = Parts(q),
             How = q.Aim == AimKind.Own ? "A dab on scrap beside the last tool dressed like it, dry, in daylight."
-                : "Look under frog and seats: there it was never in the light.", Reason = "It is settled before anything is stripped.",
+                : q.Tool.Made(PartIds.Frog) ? "Look under frog and seats: there it was never in the light."
+                : "Look under seats and caps: there it was never in the light.", Reason = "It is settled before anything is stripped.",
             FinishTest = "A dry dab beside the old one, in daylight.",
         }, Id),
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips], q =>

@@ -1,3 +1,4 @@
+using Foundling.Core.Units;
 using Foundling.Core.Keys;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
@@ -16,7 +17,7 @@ internal static class MechanismRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("gears", "Old grease is abrasive.", [There(PartIds.Gear, "gear")], q =>
-            new Deed(StepKey.GearClean, Stage.Mechanism, "Clean gear and pinions tooth by tooth", q.Minutes(StepKey.GearClean))
+            new Deed(StepKey.GearClean, Stage.Mechanism, $"Clean {(q.Has(PartIds.IdlerPinion) ? "gear and pinions" : q.Has(PartIds.Pinion) ? "gear and pinion" : "the gear")} tooth by tooth", q.Minutes(StepKey.GearClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
@@ -33,16 +34,16 @@ internal static class MechanismRules
             Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Jaws open by themselves and close on a hair.", Cautions = [CautionId.Spring],
         }, buys: 18),
         PlanRule.One("ratchet", "A pawl that misses throws the hand.", [There(PartIds.Ratchet, "ratchet")], q =>
-            new Deed(StepKey.RatchetClean, Stage.Mechanism, "Free ratchet and pawls, both ways and locked", q.Minutes(StepKey.RatchetClean))
+            new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked", q.Minutes(StepKey.RatchetClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
-            How = "Cam ring through all its stops. Thin oil only: grease holds the pawls up.",
+            How = $"{(q.Has(PartIds.CamRing) ? "Cam ring through all its stops. " : "")}Thin oil only: grease holds the pawls up.",
             Reason = "It must hold in both directions and let go in the middle.", FinishTest = "It clicks both ways and holds under the hand.",
             Cautions = [CautionId.Spring],
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench)], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, "Clean slide, spindle and knurl", q.Minutes(StepKey.SlideClean))
+            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. new[] { "slide", q.Has(PartIds.Spindle) ? "spindle" : "", q.Has(PartIds.Knurl) ? "knurl" : "" }.Where(w => w.Length > 0)])}", q.Minutes(StepKey.SlideClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
@@ -79,11 +80,12 @@ internal static class MechanismRules
             Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Cautions = [CautionId.Spring],
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)], q =>
-            new Deed(StepKey.Slides, Stage.Mechanism, "Free the stems, the fence and the depth stop", q.Minutes(StepKey.Slides))
+            new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Id.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}", q.Minutes(StepKey.Slides))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
                 Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],
-            How = "Wax, not oil, on wood. Fence parallel to the skate at both stems.", Reason = "A fence that binds is set askew.",
+            How = $"Wax, not oil, on wood.{(q.Tool.Made(PartIds.Fence) && q.Tool.HasSkate ? " Fence parallel to the skate at both stems." : "")}",
+            Reason = q.Tool.Made(PartIds.Fence) ? "A fence that binds is set askew." : "What binds is set askew.",
             FinishTest = "It slides by hand and holds by its wedges.",
         }, buys: 8),
     ];

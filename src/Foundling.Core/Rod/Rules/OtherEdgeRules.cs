@@ -72,7 +72,9 @@ internal static class OtherEdgeRules
             ? "Look for new jaws: these are past dressing" : "Dress both jaws alike, only as far as they still meet", q.Minutes(StepKey.JawDress))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.BenchGrinder), Need.Of(SupplyIds.FineFile)],
-            How = "Both faces lose the same, dipped often. A chip deeper than the stops can follow stays in: it cuts beside it. Work out the stops first.",
+            How = q.Tool.Made(PartIds.Stops)
+                ? "Both faces lose the same, dipped often. A chip deeper than the stops can follow stays in: it cuts beside it. Work out the stops first."
+                : "Both faces lose the same, dipped often. A deep chip stays in: it cuts beside it.",
             Reason = "A chip bites into what is cut and spreads.", FinishTest = "The edges meet along their length, held against the light.",
             Cautions = [CautionId.Grinder, CautionId.Shatter], Undoable = false, MetalRemovedMm = q.Metal(StepKey.JawDress),
         }, buys: 16),

@@ -79,11 +79,13 @@ internal static class SoleRules
             FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Undoable = false, Cautions = [CautionId.Slurry],
         }),
         PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], q =>
-            new Deed(StepKey.SoleCheck, Stage.Sole, "Read the sole with winding sticks, iron and wedge in", q.Minutes(StepKey.SoleCheck, StepCase.Wood))
+            new Deed(StepKey.SoleCheck, Stage.Sole, q.Tool.IsWedged ? "Read the sole with winding sticks, iron and wedge in"
+                : "Read the sole with winding sticks, iron in and held", q.Minutes(StepKey.SoleCheck, StepCase.Wood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.StraightedgeAndFeelers)],
-            How = "Wedge driven as in use, iron drawn back. Read wind at the ends and hollow along it, from one reference side.",
-            Reason = "The wedge spreads the mouth; a sole trued without it is not true.", FinishTest = "Wind and hollow stand on the tag.",
+            How = $"{(q.Tool.IsWedged ? "Wedge driven as in use" : "Held as in use")}, iron drawn back. Read wind at the ends and hollow along it, from one reference side.",
+            Reason = q.Tool.IsWedged ? "The wedge spreads the mouth; a sole trued without it is not true."
+                : "What holds the iron bends the body; a sole trued without it is not true.", FinishTest = "Wind and hollow stand on the tag.",
         }, buys: 3),
         PlanRule.One("true the wooden sole", "As little as possible, for it opens the mouth.", [NotKeep, Wooden, Winds], q =>
             new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", q.Minutes(StepKey.SoleWood))

@@ -272,6 +272,11 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
             ModelState.AddModelError("Part", "Choose a part, on the drawing or in the list.");
             return Page();
         }
+        if (stand == PartStand.NeverHad && ToolCatalogue.Kind(Tool.Kind).Part(part.Id) is { Core: true })
+        {
+            ModelState.AddModelError("Part", $"Every {Tool.Tool().Name.ToLowerInvariant()} had {Articles.A(part.Name)}; what it lost is lost.");
+            return Page();
+        }
         if (more && held is { Length: > 200 })
         {
             ModelState.AddModelError("Held", $"This is {held.Length:#,0} letters long; 200 are the most.");
