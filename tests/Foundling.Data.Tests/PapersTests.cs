@@ -57,6 +57,35 @@ public sealed class PapersTests : IDisposable
     }
 
     [Fact]
+    public async Task The_build_of_a_tool_travels_with_it()
+    {
+        int number = await _shop.BookIn(t => t.Built = t.Built.Adding("brass fence", Core.Tools.Material.Brass, Core.Tools.PartFinish.Bare,
+            Core.Tools.PartIds.Body).With(Core.Tools.FeatureIds.FrogScrew, Core.Tools.FormIds.NoFrogScrew));
+        (byte[] zip, string document) = await Export(number);
+        document.ShouldContain("\"no_frog_screw\"");
+        using var other = new TestShop();
+        Tag come = await Import(other, zip);
+        come.Tool().Is(Core.Tools.FormIds.NoFrogScrew).ShouldBeTrue();
+        come.Tool().Parts[^1].Name.ShouldBe("brass fence");
+    }
+
+    [Theory]
+    [InlineData("\"stand\": \"added\"", "\"stand\": \"as_made\"", "neither one of its kind nor an added one")]
+    [InlineData("\"no_frog_screw\"", "\"wings\"", "no form of")]
+    [InlineData("\"part\": \"added_1\"", "\"part\": \"tailpipe\"", "no part the program knows")]
+    [InlineData("\"finish\": \"bare\"", "\"finish\": \"varnished\"", "no finish of a part")]
+    public async Task A_build_that_does_not_hold_together_is_refused_with_a_sentence(string right, string wrong, string sentence)
+    {
+        int number = await _shop.BookIn(t => t.Built = t.Built.Adding("brass fence", Core.Tools.Material.Brass, Core.Tools.PartFinish.Bare,
+            Core.Tools.PartIds.Body).With(Core.Tools.FeatureIds.FrogScrew, Core.Tools.FormIds.NoFrogScrew));
+        (_, string document) = await Export(number);
+        document.ShouldContain(right);
+        using var other = new TestShop();
+        byte[] zip = Zip((BundleDesk.DocumentName, document.Replace(right, wrong, StringComparison.Ordinal)));
+        (await Should.ThrowAsync<InputException>(() => Import(other, zip))).Sentence.ShouldContain(sentence);
+    }
+
+    [Fact]
     public async Task The_demo_loft_holds_tags_at_every_stage()
     {
         await LoadDemo();

@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using System.Text.Json;
 using CsCheck;
 using Foundling.Core;
@@ -95,6 +96,37 @@ public sealed class PatternTests : IDisposable
         db.BookVersions.Max(v => v.Book.Length).ShouldBeLessThan(60_000);
     }
 
+    private static Dictionary<string, VariantBuild>? Says(Random random) => random.Next(4) switch
+    {
+        0 => new Dictionary<string, VariantBuild> { ["v0"] = new(Never: true), ["v1"] = new(Material.Steel) },
+        1 => new Dictionary<string, VariantBuild> { ["v1"] = new(Material.CastIron, PartFinish.Japanned, Parts: ["frame", "fixed_jaw"]) },
+        2 => new Dictionary<string, VariantBuild> { ["v0"] = new(Finish: PartFinish.Painted) },
+        _ => null,
+    };
+
+    [Theory]
+    [InlineData("v0", "no material", false, "stell", null)]
+    [InlineData("v0", "gold", false, "gold", null)]
+    [InlineData("v9", "no form", false, "steel", null)]
+    [InlineData("v0", "either", true, "steel", null)]
+    [InlineData("v0", "no finish of a part", false, "wood", "plated")]
+    public void A_form_that_says_what_cannot_be_of_the_build_is_refused_with_a_sentence(string variant, string sentence, bool never, string? material,
+        string? finish)
+    {
+        string csv = "record,trait,variant,part,effort,material,finish,never\ntrait,t,,knob,glance,,,\n"
+            + string.Concat(new[] { "v0", "v1", variant == "v9" ? "v9" : "" }.Where(v => v.Length > 0 && v != "v9").Select(v => v == variant
+                ? $"variant,t,{v},,,{material},{finish},{(never ? "yes" : "")}\n" : $"variant,t,{v},,,,,\n"));
+        var into = new PatternBook([], []);
+        if (variant == "v9")
+        {
+            Should.Throw<InputException>(() => into.With(new Trait("t", "knob", LookEffort.Glance, ["v0", "v1"],
+                Builds: new Dictionary<string, VariantBuild> { ["v9"] = new(Material.Steel) }))).Sentence.ShouldContain(sentence);
+            return;
+        }
+        string fault = Should.Throw<InputException>(() => PatternFile.Read(csv, into)).Sentence;
+        fault.ShouldContain(sentence);
+    }
+
     /// <summary>Books with every field filled or empty at random.</summary>
     private static readonly Gen<PatternBook> Books = Gen.Int[0, 1_000_000].Select(seed =>
     {
@@ -105,7 +137,7 @@ public sealed class PatternTests : IDisposable
             (LookEffort)random.Next(4), [.. Enumerable.Range(0, random.Next(2, 5)).Select(v => $"v{v}")],
             Maybe($"A trait, \"quoted\" {t}"), random.Next(2) == 0 ? null : new Dictionary<string, string> { ["v0"] = "first; with a semicolon" },
             random.Next(2) == 0 ? null : new Dictionary<string, VariantDrawing> { ["v1"] = new("M0 0H9Z", null, Maybe("M1.5 2L3 4")) },
-                Maybe("line one\nline two")))];
+                Maybe("line one\nline two"), Builds: Says(random)))];
         List<PatternLine> lines = [.. Enumerable.Range(0, random.Next(0, 4)).Select(l =>
         {
             var variants = new Dictionary<string, IReadOnlyDictionary<string, int?[]>>();

@@ -171,6 +171,8 @@ public sealed class StoreTests : IDisposable
         int number = await _shop.BookIn(t =>
         {
             t.Price = 12.5m;
+            t.Built = t.Built.Adding("brass fence", Material.Brass, PartFinish.Bare, PartIds.Body)
+                .With(FeatureIds.Sole, FormIds.Corrugated);
             t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 1, Trait = "side_wing", Variant = "peaked", Confidence = Confidence.Likely, At = at });
             t.Looks.Add(new Look { Id = Guid.NewGuid(), Order = 2, Part = "body", Mark = MarkKind.PatentGranted, IssueYear = 1911, Reading = "Patent of 1911",
                 At = at });
@@ -179,6 +181,8 @@ public sealed class StoreTests : IDisposable
         await using FoundlingDb db = _shop.Open();
         Tag tag = (await _shop.Tags(db).Find(number))!;
         tag.Price.ShouldBe(12.5m);
+        tag.Tool().Part(PartId.Of("added_1"))!.Name.ShouldBe("brass fence");
+        tag.Tool().Is(FormIds.Corrugated).ShouldBeTrue();
         tag.Looks[0].At.ShouldBe(at);
         tag.Looks[1].ToObservation().IssueYear.ShouldBe(1911);
         tag.Proofs[0].Verdict().ShouldBe("met");

@@ -189,6 +189,72 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         log.ShouldContain(e => e.Contains("edge to where a file bites: 9 mm", StringComparison.Ordinal));
     }
 
+    private static async Task<IHtmlDocument> Say(Visitor visitor, int number, string part, string name, string value) => await Follow(visitor,
+        await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part={part}"), "#build", new() { [name] = value }));
+
+    [Fact]
+    public async Task How_a_part_is_built_is_said_at_one_tap_and_the_drawing_and_the_papers_follow()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        IHtmlDocument page = await visitor.Page($"/tag/{number}/state?Part=lever_cap");
+        page.QuerySelector("#build p")!.TextContent.ShouldContain("Lever cap: cast iron, plated");
+        page = await Say(visitor, number, "lever_cap", "finish", "Bare");
+        page.QuerySelector("#build p")!.TextContent.ShouldContain("cast iron, bare");
+        page.QuerySelector(".prof [data-part=lever_cap] path")!.ClassName!.ShouldStartWith("iron");
+        page.QuerySelector("#build [name=finish][value=Bare]")!.GetAttribute("aria-pressed").ShouldBe("true");
+        // Lost and never had are two things: one is a finding, the other no part at all.
+        page = await Say(visitor, number, "knob", "lost", "true");
+        page.QuerySelector(".findings")!.TextContent.ShouldContain("Knob");
+        page.QuerySelectorAll("[data-parts] .gone[data-part=knob]").Length.ShouldBe(1);
+        page = await Say(visitor, number, "lateral_lever", "stand", "NeverHad");
+        page.QuerySelectorAll(".prof [data-part=lateral_lever]").ShouldBeEmpty();
+        page.QuerySelector("#built")!.TextContent.ShouldContain("Lateral lever: never had one");
+        string papers = (await visitor.Page($"/tag/{number}/papers")).QuerySelector("main")!.TextContent;
+        papers.ShouldContain("Lateral lever: not on this one when it was made");
+        papers.ShouldContain("Lever cap: cast iron, bare");
+        (await visitor.Page("/shelf")).QuerySelectorAll<IHtmlImageElement>("img").ShouldContain(i =>
+            i.Source!.Contains("not=lateral_lever&tone=lever_cap.iron", StringComparison.Ordinal));
+        page = await Follow(visitor, await visitor.Submit(await visitor.Page($"/tag/{number}/state"), "#built form[action*=Had]", []));
+        page.QuerySelectorAll("[data-parts] [data-part=lateral_lever]").Length.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_feature_is_said_and_taken_back_and_something_added_is_a_part()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        Task<IHtmlDocument> Form(IHtmlDocument on) => Submit(on, "form[aria-label=Sole]", new() { ["form"] = "corrugated_sole" });
+        async Task<IHtmlDocument> Submit(IHtmlDocument on, string form, Dictionary<string, string> fields) =>
+            await Follow(visitor, await visitor.Submit(on, form, fields));
+        IHtmlDocument page = await Form(await visitor.Page($"/tag/{number}/state"));
+        page.QuerySelector("#built summary")!.TextContent.ShouldContain("Sole: corrugated");
+        page = await Form(page);
+        page.QuerySelector("#built summary")!.TextContent.ShouldContain("as its kind usually is");
+        page = await Submit(page, "#built form[action*=Add]", new() { ["name"] = "brass fence", ["material"] = "Brass", ["on"] = "body" });
+        page.QuerySelector("#build p")!.TextContent.ShouldContain("Brass fence: brass, added later");
+        page = await Note(visitor, number, "added_1", FindingKind.Bent, 2);
+        page.QuerySelector(".findings")!.TextContent.ShouldContain("Brass fence");
+        IHtmlDocument refused = await Visitor.Read(await visitor.Submit(await visitor.Page($"/tag/{number}/state"), "#built form[action*=Add]",
+            new() { ["name"] = " ", ["material"] = "Brass", ["on"] = "body" }));
+        refused.QuerySelector("#built .fault")!.TextContent.ShouldContain("Say what it is");
+        refused = await Visitor.Read(await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part=iron"), "#build", new() { ["stand"] = "NeverHad" }));
+        refused.QuerySelector("main")!.TextContent.ShouldContain("Every metal bench plane had an iron; what it lost is lost.");
+    }
+
+    [Fact]
+    public async Task A_look_on_Origin_says_how_it_is_built()
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        async Task See(string trait, string variant) => (await visitor.Submit(await visitor.Page($"/tag/{number}/origin?Trait={trait}"),
+            "form[action*=Look]", new() { ["trait"] = trait, ["variant"] = variant })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        await See("wheel", "steel");
+        (await visitor.Page($"/tag/{number}/state?Part=adjuster")).QuerySelector("#build p")!.TextContent.ShouldContain("Depth adjuster: steel");
+        await See("wheel", "large_brass");
+        (await visitor.Page($"/tag/{number}/state?Part=adjuster")).QuerySelector("#build p")!.TextContent.ShouldContain("Depth adjuster: brass");
+    }
+
     [Theory]
     [InlineData("thickness", "thick", "is not a length")]
     [InlineData("thickness", "", "Write the reading")]

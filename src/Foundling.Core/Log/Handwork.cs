@@ -56,7 +56,8 @@ public static class Handwork
     /// What planning again would put in, take out and do otherwise, in the titles of the steps; null when the rod still fits. A step is
     /// done otherwise when it bears another title or is about other parts.
     /// </summary>
-    public static (IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question)
+    public static (IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)? Stale(IReadOnlyList<PlanStep> current,
+        PlanQuestion question)
     {
         List<Deed> fresh = [.. Planner.Steps(question)];
         List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Id)).Select(s => s.Title)];

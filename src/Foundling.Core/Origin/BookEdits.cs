@@ -126,6 +126,7 @@ public static partial class BookEdits
                 Variants = [.. here.Variants, .. trait.Variants.Except(here.Variants)],
                 VariantNames = Union(here.VariantNames, trait.VariantNames), Drawings = Union(here.Drawings, trait.Drawings),
                 Name = trait.Name ?? here.Name, Note = trait.Note ?? here.Note, Own = trait.Own || here.Own, None = trait.None ?? here.None,
+                Builds = Union(here.Builds, trait.Builds),
             });
         }
         return other.Lines.Aggregate(joined, (b, line) => b.With(line));
@@ -174,6 +175,10 @@ public static partial class BookEdits
             }
         }
         Id("part", trait.Part);
+        foreach ((string variant, VariantBuild says) in trait.Builds ?? new Dictionary<string, VariantBuild>())
+        {
+            Verify(trait, variant, says);
+        }
         if (trait.None is not null && !trait.Variants.Contains(trait.None))
         {
             throw Bad("none", trait.None, string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no form \"{trait.None}\" that could mean no mark.");
@@ -181,6 +186,35 @@ public static partial class BookEdits
         if (trait.Own && trait.Variants.Contains(Trait.Another))
         {
             throw Bad("variants", Trait.Another, "another key", $"\"{Trait.Another}\" is kept for marks the book does not have.");
+        }
+    }
+
+    private static void Verify(Trait trait, string variant, VariantBuild says)
+    {
+        if (!trait.Variants.Contains(variant))
+        {
+            throw Bad("builds", variant, string.Join(", ", trait.Variants), $"\"{trait.Title}\" has no form \"{Units.Shorten.To(variant, 60)}\".");
+        }
+        if (says is null)
+        {
+            throw Bad("builds", variant, "what it says", $"\"{trait.VariantTitle(variant)}\" says nothing of the build.");
+        }
+        if (says.Never ? says.Material is not null || says.Finish is not null : says.Material is null && says.Finish is null)
+        {
+            throw Bad("builds", variant, "a material, a finish, or that it was never there",
+                $"\"{trait.VariantTitle(variant)}\" says of the build either what the part is made of and how it is finished, or that it was never there.");
+        }
+        if (says is { Material: { } material, Finish: { } finish } && !Materials.Finishes(material).Contains(finish))
+        {
+            throw Bad("finish", finish, string.Join(", ", Materials.Finishes(material)), $"{finish} is no finish of a part of {material}.");
+        }
+        if (says.Parts is { Count: 0 or > VariantBuild.MostParts })
+        {
+            throw Bad("parts", says.Parts.Count, $"1 to {VariantBuild.MostParts}", $"A form speaks of 1 to {VariantBuild.MostParts} parts.");
+        }
+        foreach (string part in says.Parts ?? [])
+        {
+            Id("part", part);
         }
     }
 

@@ -38,6 +38,7 @@ public sealed record Statement(string? Source = null, string? Note = null);
 /// <param name="Note">Where to look and what is easily mistaken.</param>
 /// <param name="Own">A maker's own mark, which says whose a tool is; else a habit of the trade, which says years alone.</param>
 /// <param name="None">The variant of an own mark that means no mark at all; null when there is none.</param>
+/// <param name="Builds">What a variant says of the build of the tool, where it does.</param>
 public sealed record Trait(
     string Id,
     string Part,
@@ -48,7 +49,8 @@ public sealed record Trait(
     IReadOnlyDictionary<string, VariantDrawing>? Drawings = null,
     string? Note = null,
     bool Own = false,
-    string? None = null)
+    string? None = null,
+    IReadOnlyDictionary<string, VariantBuild>? Builds = null)
 {
     /// <summary>What can be seen of an own mark besides the variants of the book: a mark, but none of these.</summary>
     public const string Another = "another";

@@ -139,7 +139,8 @@ public static class Proofs
             [
                 new SeenProof("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
                     [Softwood, SupplyIds.AugerBit], ["clean, the bit held", "off its mark", "the bit slips or drops"]),
-                .. tool.Made(PartIds.Ratchet) ? [new SeenProof("ratchet", "The ratchet both ways", "Turn it half about in a corner, right and left, then locked.",
+                .. tool.Made(PartIds.Ratchet) ? [new SeenProof("ratchet", "The ratchet both ways",
+                    "Turn it half about in a corner, right and left, then locked.",
                     "", [Softwood, SupplyIds.AugerBit], ["holds both ways, and locked", "skips now and then", "does not hold"])] : Array.Empty<ProofKind>(),
             ],
             var k when k.Is(KindIds.BoltCutter) =>

@@ -7,11 +7,13 @@ internal static class KindManners
 
     private static readonly InTurn Tote = W("tote", PartIds.Tote), Knob = W("knob", PartIds.Knob), LeverCap = W("lever cap", PartIds.LeverCap);
 
-    private static readonly InTurn OnePinion = W("pinion", PartIds.Pinion) with { Unless = PartIds.IdlerPinion }, TwoPinions = W("pinions", PartIds.IdlerPinion);
+    private static readonly InTurn OnePinion = W("pinion", PartIds.Pinion) with { Unless = PartIds.IdlerPinion }, TwoPinions = W("pinions",
+        PartIds.IdlerPinion);
 
     private static readonly KindManner WedgedPlane = new(
         new("Free the wedge and lift out the iron", [], W("Strike the heel with a mallet, wedge in hand. It frees at the second or third blow.")),
-        new("Put it together", [W("iron drawn back"), W("wedge by a tap")], W("Iron in line with the side before the wedge is firm.")), []) { About = PartIds.Wedge };
+        new("Put it together", [W("iron drawn back"), W("wedge by a tap")], W("Iron in line with the side before the wedge is firm.")),
+            []) { About = PartIds.Wedge };
 
     private static readonly KindManner Saw = new(
         new("Take the handle off the plate", [], W("Hold the far side of each nut; ease all a quarter turn before any comes out.")),

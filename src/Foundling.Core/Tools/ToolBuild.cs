@@ -70,7 +70,8 @@ public sealed record PartBuild(PartId Part, PartStand Stand = PartStand.AsMade)
     };
 
     // A part of another material does not keep a finish that material cannot have.
-    private PartFinish FinishOn(PartDef part) => Finish ?? (Material is { } now && !Materials.Finishes(now).Contains(part.Finish) ? PartFinish.Bare : part.Finish);
+    private PartFinish FinishOn(PartDef part) => Finish ?? (Material is { } now && !Materials.Finishes(now).Contains(part.Finish) ? PartFinish.Bare
+        : part.Finish);
 }
 
 /// <summary>Something said about a part at once.</summary>
@@ -143,7 +144,8 @@ public sealed record ToolBuild
         // What the kind and the forms of its features say is what is left unsaid.
         PartDef usual = (this with { Parts = [.. Parts.Where(p => p.Part != part.Id)] }).Of(kind).Part(part.Id) ?? part;
         Material material = change.Material ?? part.Material;
-        PartFinish finish = change.Finish ?? (change.Material == usual.Material ? usual.Finish : Materials.Finishes(material).Contains(part.Finish) ? part.Finish : Materials.Finishes(material)[0]);
+        PartFinish finish = change.Finish ?? (change.Material == usual.Material ? usual.Finish : Materials.Finishes(material).Contains(part.Finish)
+            ? part.Finish : Materials.Finishes(material)[0]);
         PartBuild said = now with
         {
             Material = material == usual.Material ? null : material, Finish = finish == usual.Finish ? null : finish, Stand = change.Stand ?? now.Stand,

@@ -101,6 +101,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         DateTimeOffset Next(double minutes) => at = at.AddMinutes(minutes);
         tag.Looks.AddRange(demo.Seen.Select((s, i) => new Look { Id = Guid.CreateVersion7(now), Order = i + 1, Trait = s.Trait, Variant = s.Variant,
             Confidence = s.Confidence, At = Next(2) }));
+        TagBook.See(tag, Reference.ReferenceData.Book);
         tag.Findings.AddRange(demo.Wrong.Select((w, i) => new Finding
         {
             Id = Guid.CreateVersion7(now), Part = w.Part, Kind = w.Kind, Severity = w.Degree, Note = w.Note, At = Next(1),

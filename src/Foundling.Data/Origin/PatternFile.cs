@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
@@ -33,7 +34,7 @@ public static class PatternFile
 
     private static readonly string[] Columns =
         ["record", "line", "trait", "variant", "name", "range", "kinds", "from", "full_from", "full_to", "to", "share", "length_mm", "iron_width_mm", "part",
-            "effort", "own", "none", "filled", "pale", "drawn", "source", "note"];
+            "effort", "own", "none", "filled", "pale", "drawn", "material", "finish", "never", "of_parts", "source", "note"];
 
     private static readonly JsonSerializerOptions Json = new(OpenJson.Options) { WriteIndented = true,
         DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull };
@@ -60,7 +61,9 @@ public static class PatternFile
                 {
                     VariantDrawing? art = t.DrawingOf(v);
                     Row(csv, ("record", "variant"), ("trait", t.Id), ("variant", v), ("name", t.VariantNames?.GetValueOrDefault(v)), ("filled", art?.F),
-                        ("pale", art?.P), ("drawn", art?.L));
+                        ("pale", art?.P), ("drawn", art?.L), ("material", Name(t.Builds?.GetValueOrDefault(v)?.Material)),
+                        ("finish", Name(t.Builds?.GetValueOrDefault(v)?.Finish)), ("never", t.Builds?.GetValueOrDefault(v)?.Never == true ? "yes" : null),
+                        ("of_parts", t.Builds?.GetValueOrDefault(v)?.Parts is { } parts ? string.Join(';', parts) : null));
                 }
             }
             foreach (PatternLine l in book.Lines)
@@ -241,7 +244,20 @@ public static class PatternFile
         [.. forms.Select(f => f["variant"])], row.Or("name"),
         forms.Any(f => f.Or("name") is not null) ? forms.Where(f => f.Or("name") is not null).ToDictionary(f => f["variant"], f => f["name"]) : null,
         forms.Any(Drawn) ? forms.Where(Drawn).ToDictionary(f => f["variant"], f => new VariantDrawing(f.Or("filled"), f.Or("pale"), f.Or("drawn"))) : null,
-            row.Or("note"), row["own"] is "yes", row.Or("none"));
+            row.Or("note"), row["own"] is "yes", row.Or("none"), forms.Any(Says) ? forms.Where(Says).ToDictionary(f => f["variant"], BuildOf) : null);
+
+    private static bool Says(FileRow form) => (form.Or("material") ?? form.Or("finish") ?? form.Or("never") ?? form.Or("of_parts")) is not null;
+
+    private static VariantBuild BuildOf(FileRow form) => new(Named<Material>(form, "material"), Named<PartFinish>(form, "finish"), form["never"] is "yes",
+        form.Or("of_parts")?.Split(';', StringSplitOptions.TrimEntries));
+
+    private static T? Named<T>(FileRow row, string column)
+        where T : struct, Enum => row.Or(column) is not { } text ? null
+        : Enum.GetValues<T>().Where(v => SnakeCase.Of(v.ToString()) == text).Select(v => (T?)v).FirstOrDefault()
+            ?? throw Bad($"\"{Shorten.To(text, 60)}\" is no {column}; it is {string.Join(", ", Enum.GetValues<T>().Select(v => SnakeCase.Of(v.ToString())))}.");
+
+    private static string? Name<T>(T? value)
+        where T : struct, Enum => value is { } v ? SnakeCase.Of(v.ToString()) : null;
 
     private static bool Drawn(FileRow form) => (form.Or("filled") ?? form.Or("pale") ?? form.Or("drawn")) is not null;
 

@@ -195,9 +195,16 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     public async Task<int> NextNumber(CancellationToken cancel = default) =>
         (await db.Tags.MaxAsync(t => (int?)t.Number, cancel).ConfigureAwait(false) ?? 0) + 1;
 
+    /// <summary>What was seen on a tag says how it is built, too.</summary>
+    /// <param name="tag">The tag with its looks.</param>
+    /// <param name="book">The book that says what a look means.</param>
+    public static void See(Tag tag, PatternBook book) =>
+        tag.Built = tag.Built.Seen(ToolCatalogue.Kind(tag.Kind), tag.Looks.OrderBy(l => l.Order).Select(l => (l.Trait, l.Variant, l.Confidence)), book);
+
     /// <summary>Books in a new tag and gives it its number.</summary>
     public async Task<Tag> BookIn(Tag tag, CancellationToken cancel = default)
     {
+        See(tag, await Patterns(cancel).ConfigureAwait(false));
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
         {
@@ -218,6 +225,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <exception cref="DbUpdateConcurrencyException">Someone else changed the same thing at the same moment; sent again it is looked at anew.</exception>
     public async Task Save(Tag tag, CancellationToken cancel = default)
     {
+        See(tag, await Patterns(cancel).ConfigureAwait(false));
         await plans.Keep(tag, cancel).ConfigureAwait(false);
         db.ChangeTracker.DetectChanges();
         if (db.ChangeTracker.Entries().All(e => e.State is EntityState.Unchanged or EntityState.Detached || (e.State == EntityState.Added

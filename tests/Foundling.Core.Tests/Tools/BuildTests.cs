@@ -1,3 +1,4 @@
+using Foundling.Core.Origin;
 using System.Text.Json;
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
@@ -24,7 +25,8 @@ public sealed class BuildTests
         return build.Said(Kind(kind), build.Of(Kind(kind)).Part(part)!, change);
     }
 
-    private static PlanQuestion Built(PlanQuestion question, ToolBuild build) => question with { Facts = question.Facts with { Tool = build.Of(question.Tool) } };
+    private static PlanQuestion Built(PlanQuestion question, ToolBuild build) =>
+        question with { Facts = question.Facts with { Tool = build.Of(question.Tool) } };
 
     private static Deed Step(PlanQuestion question, StepKey key) => Planner.Plan(question).First(d => d.Id == key);
 
@@ -190,6 +192,28 @@ public sealed class BuildTests
         question.Tool.Part(added)!.DrawnAs.ShouldBe(PartIds.Body);
         BuildWords.Differs(Kind(KindIds.WoodenBenchPlane), question.Tool).ShouldBe(["Sole plate: steel or malleable iron, bare, added later"]);
         build.Said(Kind(KindIds.WoodenBenchPlane), question.Tool.Part(added)!, new PartChange(Stand: PartStand.NeverHad)).IsAsMade.ShouldBeTrue();
+    }
+
+    [Fact]
+    public void A_look_says_both_when_and_what_and_a_person_has_the_last_word()
+    {
+        var book = new PatternBook([
+            new Trait("lever", "lateral_lever", LookEffort.Glance, ["absent", "bent"], Builds: new Dictionary<string,
+                VariantBuild> { ["absent"] = new(Never: true) }),
+            new Trait("wheel", "adjuster", LookEffort.Glance, ["brass", "steel"], Builds: new Dictionary<string,
+                VariantBuild> { ["steel"] = new(Material.Steel) }),
+        ], []);
+        ToolKind kind = Kind(KindIds.MetalBenchPlane);
+        ToolBuild See(ToolBuild build, params (string? Trait, string? Variant, Confidence Sure)[] looks) => build.Seen(kind, looks, book);
+        ToolBuild seen = See(ToolBuild.AsMade, ("lever", "absent", Confidence.Sure), ("wheel", "steel", Confidence.Likely));
+        seen.Of(kind).Part(PartIds.LateralLever).ShouldBeNull();
+        seen.Of(kind).Part(PartIds.Adjuster)!.Material.ShouldBe(Material.Steel);
+        See(seen, ("lever", "absent", Confidence.Sure), ("wheel", "steel", Confidence.Likely)).ShouldBeSameAs(seen);
+        See(seen, ("lever", "bent", Confidence.Sure)).IsAsMade.ShouldBeTrue("it was seen otherwise, and the other look was taken back");
+        See(ToolBuild.AsMade, ("lever", "absent", Confidence.Unsure)).IsAsMade.ShouldBeTrue("nobody is sure");
+        ToolBuild said = Said(KindIds.MetalBenchPlane, PartIds.Adjuster, new PartChange(Finish: PartFinish.Plated), seen);
+        See(said, ("wheel", "steel", Confidence.Sure)).Of(kind).Part(PartIds.Adjuster)!.Finish.ShouldBe(PartFinish.Plated, "a person said it");
+        ToolBuild.AsMade.Seen(Kind(KindIds.Axe), [("lever", "absent", Confidence.Sure)], book).IsAsMade.ShouldBeTrue("an axe has no such part");
     }
 
     [Fact]

@@ -89,7 +89,8 @@ internal static class ApartRules
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
-            new Deed(StepKey.Apart, Stage.Apart, q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }), Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
+            new Deed(StepKey.Apart, Stage.Apart, q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
+                Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
                 Taking(q, q.Shop.Assumptions.ApartSlowTimes))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",

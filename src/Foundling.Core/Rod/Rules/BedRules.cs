@@ -41,7 +41,8 @@ internal static class BedRules
         PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged], q =>
             new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", q.Minutes(StepKey.FrogFace))
         {
-            Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = q.Tool.Made(PartIds.LateralLever) ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
+            Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = q.Tool.Made(PartIds.LateralLever)
+                ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
             Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.FrogFace),
         }, buys: 4),

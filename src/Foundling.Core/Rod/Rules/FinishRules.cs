@@ -27,7 +27,8 @@ internal static class FinishRules
     {
         _ when q.Aim == AimKind.Keep => "Oil the metal thinly, wax over it",
         Family.Plane when q.Tool.HasWoodenSole => "Wax the sole, oil the iron",
-        Family.Plane when q.Tool.Part(PartIds.Fence) is not null => q.Tool.HasSkate ? "Wax fence and stems, oil skate and irons" : "Wax fence and stems, oil the irons",
+        Family.Plane when q.Tool.Part(PartIds.Fence) is not null => q.Tool.HasSkate ? "Wax fence and stems, oil skate and irons"
+            : "Wax fence and stems, oil the irons",
         Family.Plane => q.Tool.Made(PartIds.Adjuster) ? "Wax sole and sides, oil threads and adjuster" : "Wax sole and sides, oil the iron and the threads",
         Family.Saw => "Wax the plate",
         Family.EdgeTool => q.Tool.Parts.Any(p => p.Material == Material.Wood) ? "Oil the steel, wax the handle" : "Oil the steel",

@@ -63,10 +63,12 @@ internal static class HandleRules
             new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? "Drive the head up and set the wedge again"
                 : "Drive the head up the haft until it is tight", q.Minutes(StepKey.HaftWedge))
         {
-            Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.Made(PartIds.Wedge) ? [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)] : [Need.Of(SupplyIds.Mallet)],
-            How = $"Hang it head down and strike the end of the haft; the head climbs. {(q.Tool.Made(PartIds.Wedge)
-                ? "A second wedge across the first, glued dry. " : "")}No water: it only swells for a week.", Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
-                Cautions = [CautionId.BareEdge],
+            Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.Made(PartIds.Wedge) ? [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)]
+                : [Need.Of(SupplyIds.Mallet)],
+            How = "Hang it head down and strike the end of the haft; the head climbs. "
+                + (q.Tool.Made(PartIds.Wedge) ? "A second wedge across the first, glued dry. " : "") + "No water: it only swells for a week.",
+            Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
+            Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("shape a new haft", "A haft breaks where its grain runs out.", [NotKeep, Hafted, NewHaft], q =>
             new Deed(StepKey.HaftShape, Stage.Wood, "Shape a new haft to the eye", q.Minutes(StepKey.HaftShape))
@@ -77,7 +79,8 @@ internal static class HandleRules
                 FinishTest = "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
         }, buys: 10),
         PlanRule.One("hang the head", "Edge first, then the haft: nobody grinds a head on a stick.", [NotKeep, Hafted, NewHaft], q =>
-            new Deed(StepKey.HaftHang, Stage.Together, q.Tool.Made(PartIds.Wedge) ? "Hang the head: drive it home, wedge it, cut it flush" : "Hang the head: drive it home until it holds", q.Minutes(StepKey.HaftHang))
+            new Deed(StepKey.HaftHang, Stage.Together, q.Tool.Made(PartIds.Wedge) ? "Hang the head: drive it home, wedge it, cut it flush"
+                : "Hang the head: drive it home until it holds", q.Minutes(StepKey.HaftHang))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
             How = "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",

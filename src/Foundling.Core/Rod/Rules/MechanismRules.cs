@@ -17,7 +17,9 @@ internal static class MechanismRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("gears", "Old grease is abrasive.", [There(PartIds.Gear, "gear")], q =>
-            new Deed(StepKey.GearClean, Stage.Mechanism, $"Clean {(q.Has(PartIds.IdlerPinion) ? "gear and pinions" : q.Has(PartIds.Pinion) ? "gear and pinion" : "the gear")} tooth by tooth", q.Minutes(StepKey.GearClean))
+            new Deed(StepKey.GearClean, Stage.Mechanism, "Clean "
+                + $"{(q.Has(PartIds.IdlerPinion) ? "gear and pinions" : q.Has(PartIds.Pinion) ? "gear and pinion" : "the gear")} tooth by tooth",
+                q.Minutes(StepKey.GearClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
@@ -34,7 +36,8 @@ internal static class MechanismRules
             Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Jaws open by themselves and close on a hair.", Cautions = [CautionId.Spring],
         }, buys: 18),
         PlanRule.One("ratchet", "A pawl that misses throws the hand.", [There(PartIds.Ratchet, "ratchet")], q =>
-            new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked", q.Minutes(StepKey.RatchetClean))
+            new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked",
+                q.Minutes(StepKey.RatchetClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
@@ -43,7 +46,8 @@ internal static class MechanismRules
             Cautions = [CautionId.Spring],
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench)], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. new[] { "slide", q.Has(PartIds.Spindle) ? "spindle" : "", q.Has(PartIds.Knurl) ? "knurl" : "" }.Where(w => w.Length > 0)])}", q.Minutes(StepKey.SlideClean))
+            new Deed(StepKey.SlideClean, Stage.Mechanism, "Clean "
+                + $"{Sentences.List([.. new[] { "slide", q.Has(PartIds.Spindle) ? "spindle" : "", q.Has(PartIds.Knurl) ? "knurl" : "" }.Where(w => w.Length > 0)])}", q.Minutes(StepKey.SlideClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
@@ -79,8 +83,10 @@ internal static class MechanismRules
                 How = "Fine wool, never acid, which makes it break.",
             Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Cautions = [CautionId.Spring],
         }, buys: 4),
-        PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)], q =>
-            new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Id.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}", q.Minutes(StepKey.Slides))
+        PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)],
+            q =>
+            new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Id.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}",
+                q.Minutes(StepKey.Slides))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
                 Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],

@@ -83,7 +83,8 @@ internal static class SoleRules
                 : "Read the sole with winding sticks, iron in and held", q.Minutes(StepKey.SoleCheck, StepCase.Wood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.StraightedgeAndFeelers)],
-            How = $"{(q.Tool.IsWedged ? "Wedge driven as in use" : "Held as in use")}, iron drawn back. Read wind at the ends and hollow along it, from one reference side.",
+            How = $"{(q.Tool.IsWedged ? "Wedge driven as in use" : "Held as in use")}, iron drawn back. Read wind at the ends and hollow along it, from one "
+                + "reference side.",
             Reason = q.Tool.IsWedged ? "The wedge spreads the mouth; a sole trued without it is not true."
                 : "What holds the iron bends the body; a sole trued without it is not true.", FinishTest = "Wind and hollow stand on the tag.",
         }, buys: 3),

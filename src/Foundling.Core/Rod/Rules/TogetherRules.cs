@@ -80,7 +80,8 @@ internal static class TogetherRules
                 : "Set the frog square and the mouth to its work", q.Minutes(StepKey.SetMouth))
         {
             Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Needs = [Need.Of(SupplyIds.SmallRule)],
-            How = (q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.", WayId.Any =>
+            How = (q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.",
+                WayId.Any =>
                 "As it comes, only square.", _ => "About a millimetre." }) + FrogMoved(q) + AsFound(q, MeasureIds.Mouth, "was open", PartIds.Body)
                 + AsFound(q, MeasureIds.FrogPosition, "stood back", PartIds.Frog), Reason = "A mouth out of square clears on one side only.",
                 FinishTest = "Same gap at both ends of the mouth.", Cautions = [CautionId.BareEdge],
@@ -88,7 +89,8 @@ internal static class TogetherRules
         PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [If("a spring opens it", q => q.Tool.Made(PartIds.Spring))], q =>
             new Deed(StepKey.SetPivot, Stage.Tune, "Draw the pivot up until the spring just opens it", q.Minutes(StepKey.SetPivot))
         {
-            Parts = [PartIds.Pivot, PartIds.Spring], How = $"A notch at a time; write down the notch and how long it takes to open. Bend the tab up once.{PivotNotch(q)}",
+            Parts = [PartIds.Pivot, PartIds.Spring], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up "
+                + $"once.{PivotNotch(q)}",
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
             Cautions = [CautionId.Spring, CautionId.BareEdge],
         }, buys: 14),

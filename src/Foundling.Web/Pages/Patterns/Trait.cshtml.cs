@@ -22,9 +22,20 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
     protected override string Here => Trait is null ? "/patterns" : $"/patterns/trait/{Trait.Id}{(Line is null ? "" : $"?line={Uri.EscapeDataString(Line)}")}";
 
     /// <summary>Forms as they stand, with room for new ones.</summary>
-    public IEnumerable<(string Id, string Name, VariantDrawing Drawing)> Forms =>
-        [.. (Trait?.Variants ?? []).Select(v => (v, Trait!.VariantTitle(v), Trait.DrawingOf(v) ?? new VariantDrawing())),
-            .. Enumerable.Repeat(("", "", new VariantDrawing()), NewForms)];
+    public IEnumerable<(string Id, string Name, VariantDrawing Drawing, VariantBuild? Build)> Forms =>
+        [.. (Trait?.Variants ?? []).Select(v => (v, Trait!.VariantTitle(v), Trait.DrawingOf(v) ?? new VariantDrawing(), Trait.Builds?.GetValueOrDefault(v))),
+            .. Enumerable.Repeat(("", "", new VariantDrawing(), (VariantBuild?)null), NewForms)];
+
+    /// <summary>A form says that the tool never had the part, in the list of finishes.</summary>
+    public const string Never = "never";
+
+    private static VariantBuild? Build(string? material, string? finish, string? of)
+    {
+        Material? made = Enum.TryParse(material, out Material m) && Enum.IsDefined(m) ? m : null;
+        PartFinish? finished = Enum.TryParse(finish, out PartFinish f) && Enum.IsDefined(f) ? f : null;
+        return made is null && finished is null && finish != Never ? null
+            : new VariantBuild(made, finished, finish == Never, Text(of)?.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries));
+    }
 
     /// <summary>Lines that know it.</summary>
     public IEnumerable<PatternLine> Lines => Book.Lines.Where(l => Trait is not null && l.Variants.ContainsKey(Trait.Id));
@@ -48,16 +59,17 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
 
     /// <summary>Keeps the trait. A form without a name is taken out.</summary>
     public async Task<IActionResult> OnPost(string? name, string? part, LookEffort effort, string? note, List<string?> id, List<string?> title,
-        List<string?> drawn, List<string?> filled, List<string?> pale, List<string?> like, bool own, string? none)
+        List<string?> drawn, List<string?> filled, List<string?> pale, List<string?> like, List<string?> material,
+        List<string?> finish, List<string?> of, bool own, string? none)
     {
         string words = Text(name) ?? throw new InputException("required", "name", name, "words", "Say in a few words what to look at.");
-        var forms = new List<(string Id, string Name, VariantDrawing? Drawing)>();
+        var forms = new List<(string Id, string Name, VariantDrawing? Drawing, VariantBuild? Build)>();
         for (int i = 0; i < title.Count; i++)
         {
             if (Text(title[i]) is { } form)
             {
                 forms.Add((Text(At(id, i)) ?? BookEdits.FreeId(form, forms.Select(f => f.Id).Concat(Trait?.Variants ?? [])), form, Like(At(like, i))
-                    ?? Drawing(At(filled, i), At(pale, i), At(drawn, i))));
+                    ?? Drawing(At(filled, i), At(pale, i), At(drawn, i)), Build(At(material, i), At(finish, i), At(of, i))));
             }
         }
         if (forms.Select(f => f.Id).Distinct().Count() < forms.Count)
@@ -68,7 +80,8 @@ public sealed class TraitModel(PatternShelf shelf) : PatternPageModel(shelf)
         var kept = new Trait(Trait?.Id ?? BookEdits.FreeId(words, Book.Traits.Select(t => t.Id)), Text(part) ?? "body", effort, [.. forms.Select(f => f.Id)],
             words,
             forms.ToDictionary(f => f.Id, f => f.Name), forms.Where(f => f.Drawing is not null).ToDictionary(f => f.Id, f => f.Drawing!), Text(note), own, own
-                && forms.Any(f => f.Id == none) ? none : null);
+                && forms.Any(f => f.Id == none) ? none : null,
+            forms.Any(f => f.Build is not null) ? forms.Where(f => f.Build is not null).ToDictionary(f => f.Id, f => f.Build!) : null);
         string? inUse = Trait?.Variants.Except(kept.Variants).FirstOrDefault(v => Book.Lines.Any(l =>
             l.Variants.GetValueOrDefault(Trait.Id)?.ContainsKey(v) == true));
         if (inUse is not null)
