@@ -54,17 +54,21 @@ public static class Handwork
 
     /// <summary>
     /// What planning again would put in, take out and do otherwise, in the titles of the steps; null when the rod still fits. A step is
-    /// done otherwise when it bears another title or is about other parts.
+    /// done otherwise when it bears another title or is about other parts, and after a change of build also when anything else of it differs.
     /// </summary>
+    /// <param name="current">The rod.</param>
+    /// <param name="question">What is known now.</param>
+    /// <param name="rebuilt">The build of the tool is not the one it was planned for.</param>
     public static (IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)? Stale(IReadOnlyList<PlanStep> current,
-        PlanQuestion question)
+        PlanQuestion question, bool rebuilt = false)
     {
         List<Deed> fresh = [.. Planner.Steps(question)];
         List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Id)).Select(s => s.Title)];
         List<string> goes = [.. current.Where(s => s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved
             && fresh.All(f => f.Id != s.Key)).Select(s => s.Title)];
-        List<string> otherwise = [.. fresh.Where(f => current.Any(s => s.Key == f.Id && s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved
-            && (s.Title != f.Title || !s.Parts.ToHashSet().SetEquals(f.Parts)))).Select(f => f.Title)];
+        bool Otherwise(Deed old, Deed now) => old.Title != now.Title || !old.Parts.ToHashSet().SetEquals(now.Parts) || (rebuilt && PlanDiff.Differs(old, now));
+        List<string> otherwise = [.. fresh.Where(f => current.Any(s => s.Key == f.Id && s.State == StepState.Open
+            && s.Hand is StepHand.Rule or StepHand.Moved && Otherwise(s.Deed, f))).Select(f => f.Title)];
         return comes.Count + goes.Count + otherwise.Count == 0 ? null : (comes, goes, otherwise);
     }
 

@@ -46,6 +46,6 @@ public static class SeenBuild
                 }
             }
         }
-        return seen.Parts.OrderBy(p => p.Part).SequenceEqual(build.Parts.OrderBy(p => p.Part)) ? build : seen;
+        return seen.Same(build) ? build : seen;
     }
 }

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod;
 
@@ -26,6 +27,9 @@ public sealed record Plan(AimKind Aim, IReadOnlyList<Deed> Deeds)
     /// <summary>The ways it was made by.</summary>
     public IReadOnlyDictionary<ChoiceId, WayId> Ways { get; init; } = new Dictionary<ChoiceId, WayId>();
 
+    /// <summary>The build it was made for; null for a tool as its kind has it.</summary>
+    public ToolBuild? Built { get; init; }
+
     /// <summary>Why it was made, in a few words.</summary>
     public string Why { get; init; } = "";
 
@@ -49,8 +53,6 @@ public sealed record PlanDiff(IReadOnlyList<Deed> Added, IReadOnlyList<Deed> Gon
     public static PlanDiff Of(IReadOnlyList<Deed> before, IReadOnlyList<Deed> after)
     {
         Dictionary<DeedId, Deed> was = before.ToDictionary(s => s.Id), now = after.ToDictionary(s => s.Id);
-        bool Differs(Deed a, Deed b) => a.Title != b.Title || a.How != b.How || a.Minutes.Likely != b.Minutes.Likely
-            || a.Lag?.HoldsMin != b.Lag?.HoldsMin || !a.Needs.SequenceEqual(b.Needs);
         double Waits(IReadOnlyList<Deed> deeds) => deeds.Sum(d => d.Lag?.HoldsMin ?? 0);
         return new PlanDiff(
             [.. after.Where(s => !was.ContainsKey(s.Id))],
@@ -59,6 +61,10 @@ public sealed record PlanDiff(IReadOnlyList<Deed> Added, IReadOnlyList<Deed> Gon
             after.Sum(s => s.Minutes.Likely) - before.Sum(s => s.Minutes.Likely),
             Waits(after) - Waits(before));
     }
+
+    /// <summary>True when a deed is done differently: other words, minutes, waiting or materials.</summary>
+    public static bool Differs(Deed a, Deed b) => a.Title != b.Title || a.How != b.How || a.Minutes.Likely != b.Minutes.Likely
+        || a.Lag?.HoldsMin != b.Lag?.HoldsMin || !a.Needs.SequenceEqual(b.Needs);
 
     /// <summary>True when nothing changes.</summary>
     [JsonIgnore]

@@ -123,6 +123,10 @@ public sealed record ToolBuild
     public static bool IsAdded(PartId part) => part.Value.Length <= AddedPrefix.Length + 2 && part.Value.StartsWith(AddedPrefix, StringComparison.Ordinal)
         && int.TryParse(part.Value.AsSpan(AddedPrefix.Length), out int n) && n is > 0 and < 100;
 
+    /// <summary>True when another says the same.</summary>
+    public bool Same(ToolBuild? other) => (other ?? AsMade) is var o && Parts.OrderBy(p => p.Part).SequenceEqual(o.Parts.OrderBy(p => p.Part))
+        && Forms.OrderBy(f => f.Key).SequenceEqual(o.Forms.OrderBy(f => f.Key));
+
     /// <summary>How a part differs; null when it does not.</summary>
     public PartBuild? Of(PartId part) => Parts.FirstOrDefault(p => p.Part == part);
 

@@ -36,6 +36,8 @@ internal sealed record DemoTag(int Number, KindId Kind, string Name, int DaysAgo
 
     public (string Trait, string Variant, Confidence Confidence)[] Seen { get; init; } = [];
 
+    public ToolBuild Built { get; init; } = ToolBuild.AsMade;
+
     public (PartId Part, FindingKind Kind, int Degree, string Note)[] Wrong { get; init; } = [];
 
     public (StepKey Step, double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
@@ -91,6 +93,7 @@ internal static class DemoTags
         new(19, KindIds.MetalBenchPlane, "Try plane, Pellow & Tarn", 41, AimKind.Work, 0.62, new(19, 0.32, 0.28, 14))
         {
             LengthMm = 559, IronWidthMm = 60.1, SoleWidthMm = 76, MouthFrontMm = 178, Purpose = SolePurpose.Try, Source = "Chandler's clearance, Orlass Quay",
+            Built = ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated).With(FeatureIds.FrogScrew, FormIds.NoFrogScrew),
             Price = 38, OwnersMark = "T. HOLLIS", Story = "Stood on a window sill for years. Wanted for the new rudder blade.",
             Seen = [("side_wing", "low_arc", Sure), ("cast_number", "ahead_of_knob", Sure), ("frog_top", "rounded", Likely), ("cap_hole", "round", Sure),
                 ("iron_mark", "straight_name", Sure), ("knob_form", "low_bun", Sure)],

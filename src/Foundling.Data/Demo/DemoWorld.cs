@@ -101,6 +101,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         DateTimeOffset Next(double minutes) => at = at.AddMinutes(minutes);
         tag.Looks.AddRange(demo.Seen.Select((s, i) => new Look { Id = Guid.CreateVersion7(now), Order = i + 1, Trait = s.Trait, Variant = s.Variant,
             Confidence = s.Confidence, At = Next(2) }));
+        tag.Built = demo.Built;
         TagBook.See(tag, Reference.ReferenceData.Book);
         tag.Findings.AddRange(demo.Wrong.Select((w, i) => new Finding
         {
@@ -153,7 +154,8 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
     private static void Work(Tag tag, DemoTag demo, PlanQuestion question, string shop, DateTimeOffset now, TimeZoneInfo zone)
     {
         var random = new Random(demo.Number);
-        tag.Plan = new Plan(question.Aim, Planner.Plan(question)) { Ways = question.TagWays, Why = $"the aim is {question.Aim}" };
+        tag.Plan = new Plan(question.Aim, Planner.Plan(question)) { Ways = question.TagWays, Why = $"the aim is {question.Aim}",
+            Built = tag.Built.IsAsMade ? null : tag.Built };
         int done = (int)Math.Floor(tag.Steps.Count * demo.Done + 1e-9);
         if (demo.Standing is not null)
         {

@@ -51,6 +51,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         why ??= tag.Aim == aim ? "planned again" : $"the aim is {aim}";
         tag.Aim = aim;
         PlanQuestion question = await Question(tag, aim, cancel).ConfigureAwait(false);
+        tag.Plan = (tag.Plan ?? new Plan(aim, [])) with { Built = tag.Built.IsAsMade ? null : tag.Built };
         await Keep(tag, Handwork.Replan(tag.Steps, question), why, question.TagWays, cancel).ConfigureAwait(false);
     }
 

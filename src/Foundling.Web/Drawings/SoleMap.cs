@@ -5,6 +5,34 @@ using Foundling.Core.Tags;
 
 namespace Foundling.Web.Drawings;
 
+/// <summary>A sole map as it is drawn for a tool.</summary>
+/// <param name="Map">The map.</param>
+/// <param name="Grooved">The sole has grooves along it.</param>
+public sealed record SoleDrawing(SoleMapView Map, bool Grooved)
+{
+    private const int GroovesAcross = 9;
+    private const double Rim = 0.05, FromEdge = 0.12, RoundTheMouth = 0.045;
+
+    /// <summary>Grooves: from the toe to before the mouth, and from behind it to the heel; an edge stays plain all round.</summary>
+    public IEnumerable<(double FromX, double ToX, double Y)> Grooves()
+    {
+        double near = Map.Width * Rim, far = Map.Width * (1 - Rim), clear = Map.Width * RoundTheMouth;
+        foreach (double across in Enumerable.Range(0, Grooved ? GroovesAcross : 0).Select(i => FromEdge + ((1 - (2 * FromEdge)) * i / (GroovesAcross - 1))))
+        {
+            double y = Math.Round(across * Map.Height, 2);
+            if (Map.Mouth is double mouth)
+            {
+                yield return (near, mouth - clear, y);
+                yield return (mouth + 12 + clear, far, y);
+            }
+            else
+            {
+                yield return (near, far, y);
+            }
+        }
+    }
+}
+
 /// <summary>A sole in marking blue: deep where it is high and touches first, bare where it is hollow.</summary>
 public sealed class SoleMapView
 {

@@ -147,6 +147,18 @@ public sealed class BuildTests
     }
 
     [Fact]
+    public void A_build_that_changes_only_how_and_how_long_is_said_too()
+    {
+        PlanQuestion question = Ask(AimKind.Work);
+        List<PlanStep> rod = [.. PlanStep.Fresh(Planner.Plan(question))];
+        ToolBuild build = ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated);
+        Handwork.Stale(rod, question, rebuilt: true).ShouldBeNull("nothing differs");
+        Handwork.Stale(rod, Built(question, build), rebuilt: !build.Same(null))!.Value.Otherwise.ShouldBe([Step(question, StepKey.SoleLap).Title]);
+        build.Same(ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated)).ShouldBeTrue();
+        build.With(FeatureIds.Sole, null).Same(null).ShouldBeTrue();
+    }
+
+    [Fact]
     public void A_rebate_plane_all_of_metal_has_a_sole_of_metal_and_no_wedge_when_it_never_had_one()
     {
         PlanQuestion wood = Ask(KindIds.RebatePlane, AimKind.Work);

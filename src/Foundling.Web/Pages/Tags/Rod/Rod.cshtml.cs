@@ -79,7 +79,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
         await Read();
         if (Tool.Aim is AimKind planned && Tool.Steps.Count > 0)
         {
-            Stale = Handwork.Stale(Tool.Steps, await rods.Question(Tool, planned));
+            Stale = Handwork.Stale(Tool.Steps, await rods.Question(Tool, planned), !Tool.Built.Same(Tool.Plan?.Built));
         }
         Zoom = Enum.TryParse(show, true, out RodZoom zoom) && Enum.IsDefined(zoom) ? zoom : RodZoom.Job;
         if (was is not null && Tool.Aim is AimKind aim && Choices.Read([was]) is { Count: 1 } before)
