@@ -54,13 +54,14 @@ public static class BuildWords
     /// <summary>What a part is, in a clause: "cast iron, plated over japanned, home-made".</summary>
     public static string Of(PartDef part)
     {
-        string finish = part.Under is { } under && under != part.Finish ? $"{Of(part.Finish)} over {Under(under)}"
+        string finish = part.Under is { } under && under != part.Finish ? $"{Of(part.Finish)} over {Beneath(under)}"
             : part.Finish == PartFinish.Bare && part.Material is Material.Soft or Material.EdgeSteel or Material.SpringSteel or Material.Brass ? ""
             : Of(part.Finish);
         return string.Join(", ", new[] { Of(part.Material), finish, Of(part.Stand) }.Where(w => w.Length > 0));
     }
 
-    private static string Under(PartFinish finish) => finish switch
+    /// <summary>What lies under a coat: "the japanning".</summary>
+    public static string Beneath(PartFinish finish) => finish switch
     {
         PartFinish.Japanned => "the japanning",
         PartFinish.Plated => "the plating",

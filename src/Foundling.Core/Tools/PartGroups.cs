@@ -15,10 +15,15 @@ public static class PartGroups
         (string Id, string Name, Func<PartDef, bool> In)[] all =
         [
             ("*screws", "all screws, nuts and pins", p => p.IsFastener), ("*iron", "all iron and steel", p => p.Ferrous),
+            ("*castings", "all castings", p => p.Material == Material.CastIron), ("*edges", "irons and plates", p => p.Material == Material.EdgeSteel),
+            ("*small", "small steel parts", p => p.Material is Material.Steel or Material.SpringSteel && !p.IsFastener && !p.Core),
             ("*brass", "all brass", p => p.Material == Material.Brass), ("*wood", "all wood", p => p.Material == Material.Wood),
+            ("*soft", "leather and cord", p => p.Material == Material.Soft),
             ("*coated", "all coated parts", p => p.Finish is PartFinish.Japanned or PartFinish.Painted),
         ];
-        return [.. all.Select(g => new PartGroup(g.Id, g.Name, [.. kind.Parts.Where(g.In)])).Where(g => g.Parts.Count > 1)];
+        // Two names for the same parts are one too many.
+        return [.. all.Select(g => new PartGroup(g.Id, g.Name, [.. kind.Parts.Where(g.In)])).Where(g => g.Parts.Count > 1)
+            .DistinctBy(g => string.Join(' ', g.Parts.Select(p => p.Id)))];
     }
 
     /// <summary>Places on a part where a kind of fault can be; the first is the one usually meant.</summary>

@@ -51,7 +51,7 @@ public sealed record PartBuild(PartId Part, PartStand Stand = PartStand.AsMade)
     /// <summary>The trait whose look says so; null where a person did.</summary>
     public string? Trait { get; init; }
 
-    /// <summary>True when it says nothing that the kind does not.</summary>
+    /// <summary>True when it says anything the kind does not.</summary>
     [JsonIgnore]
     public bool Says => Stand != PartStand.AsMade || Material is not null || Finish is not null || Under is not null || Held is not null || Joint is not null;
 

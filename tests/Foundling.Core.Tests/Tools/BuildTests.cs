@@ -159,6 +159,16 @@ public sealed class BuildTests
     }
 
     [Fact]
+    public void Stripping_stops_at_what_was_coated_over()
+    {
+        PlanQuestion question = Ask(AimKind.Show, F(PartIds.Body, FindingKind.CoatingLoss, 4)).With(ChoiceId.Coating, WayId.Bake);
+        ToolBuild over = Said(KindIds.MetalBenchPlane, PartIds.Frog, new PartChange(Finish: PartFinish.Painted, Holding: true, Under: PartFinish.Japanned));
+        Step(question, StepKey.CoatStrip).How.ShouldNotContain("stop at it");
+        Step(Built(question, over), StepKey.CoatStrip).How.ShouldContain("Under the coat on the frog lies the japanning: stop at it");
+        BuildWords.Of(over.Of(Kind(KindIds.MetalBenchPlane)).Part(PartIds.Frog)!).ShouldBe("cast iron, painted over the japanning");
+    }
+
+    [Fact]
     public void A_rebate_plane_all_of_metal_has_a_sole_of_metal_and_no_wedge_when_it_never_had_one()
     {
         PlanQuestion wood = Ask(KindIds.RebatePlane, AimKind.Work);

@@ -36,6 +36,10 @@ internal static class CoatingRules
     private static string Colour(PlanQuestion q) => q.Aim == AimKind.Own ? q.Dress.Length > 0 ? q.Dress : "the shop's colour" : Japanned(q) ? "gloss black"
         : "the colour it had";
 
+    // What was coated over may be worth more than what was put on it.
+    private static string Beneath(PlanQuestion q) => SurfaceWays.Coated(q).FirstOrDefault(p => p.Under is not null) is { } over
+        ? $" Under the coat on the {over.Name} lies {BuildWords.Beneath(over.Under!.Value)}: stop at it and look before going on." : "";
+
     private static SupplyId Paint(PlanQuestion q) => q.Aim == AimKind.Own ? SupplyIds.EnamelInTheShopsColour
         : Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour;
 
@@ -79,7 +83,7 @@ internal static class CoatingRules
             new Deed(StepKey.CoatStrip, Stage.Coating, "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.PaintStripper, 150), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
-            How = "Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.",
+            How = $"Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.{Beneath(q)}",
             Reason = "Too little is left, or it is not sound.", FinishTest = "Bare metal in every corner.",
             Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
