@@ -242,6 +242,19 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         refused.QuerySelector("main")!.TextContent.ShouldContain("Every metal bench plane had an iron; what it lost is lost.");
     }
 
+    [Theory]
+    [InlineData("stand", "Added")]
+    [InlineData("finish", "Varnished")]
+    public async Task What_no_part_can_be_is_refused_with_a_sentence_and_nothing_changes(string name, string value)
+    {
+        Visitor visitor = host.Visit();
+        int number = await BookIn(visitor, "metal-bench-plane");
+        IHtmlDocument refused = await Visitor.Read(await visitor.Submit(await visitor.Page($"/tag/{number}/state?Part=frog"), "#build",
+            new() { [name] = value }));
+        refused.QuerySelector("main")!.TextContent.ShouldContain("one of the ways that are shown");
+        (await visitor.Page($"/tag/{number}/state?Part=frog")).QuerySelector("#build p")!.TextContent.ShouldContain("Frog: cast iron, japanned;");
+    }
+
     [Fact]
     public async Task A_look_on_Origin_says_how_it_is_built()
     {

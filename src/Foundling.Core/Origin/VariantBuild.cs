@@ -38,7 +38,9 @@ public static class SeenBuild
             }
             foreach (PartId id in (says.Parts ?? [trait.Part]).Select(PartId.Of))
             {
-                if (said.Of(id) is null && kind.Part(id) is { } usual && !(says.Never && usual.Core))
+                // The same trait may stand on parts of another material in another kind: there it says nothing.
+                if (said.Of(id) is null && kind.Part(id) is { } usual && !(says.Never && usual.Core)
+                    && (says.Finish is not { } finish || Materials.Finishes(says.Material ?? usual.Material).Contains(finish)))
                 {
                     var change = new PartChange(says.Material, says.Finish, says.Never ? PartStand.NeverHad : null);
                     ToolBuild with = seen.Said(kind, seen.Of(kind).Part(id) ?? usual, change);

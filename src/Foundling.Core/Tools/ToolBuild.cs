@@ -137,8 +137,10 @@ public sealed record ToolBuild
     /// <param name="kind">Its kind.</param>
     /// <param name="part">The part as it is now.</param>
     /// <param name="change">What is said.</param>
+    /// <exception cref="InputException">No such material, finish or joint, or a finish that material cannot have.</exception>
     public ToolBuild Said(ToolKind kind, PartDef part, PartChange change)
     {
+        Check(change, change.Material ?? part.Material);
         PartBuild now = Of(part.Id) ?? new PartBuild(part.Id);
         if (part.Stand == PartStand.Added)
         {
@@ -156,6 +158,17 @@ public sealed record ToolBuild
             Trait = null,
         };
         return With(Held(said, usual, change));
+    }
+
+    private static void Check(PartChange change, Material material)
+    {
+        bool known = Enum.IsDefined(material) && (change.Finish is not { } f || Enum.IsDefined(f)) && (change.Under is not { } u || Enum.IsDefined(u))
+            && (change.Joint is not { } j || Enum.IsDefined(j)) && (change.Stand is not { } s || (Enum.IsDefined(s) && s != PartStand.Added));
+        if (!known || (change.Finish is { } finish && !Materials.Finishes(material).Contains(finish)))
+        {
+            throw new InputException("bad_build", "build", change.Finish?.ToString(), string.Join(", ", Materials.Finishes(material)),
+                "A part is made, finished and held in one of the ways that are shown.");
+        }
     }
 
     private static PartBuild Held(PartBuild said, PartDef? usual, PartChange change) => !change.Holding ? said : said with

@@ -236,6 +236,9 @@ public sealed class BuildTests
         ToolBuild said = Said(KindIds.MetalBenchPlane, PartIds.Adjuster, new PartChange(Finish: PartFinish.Plated), seen);
         See(said, ("wheel", "steel", Confidence.Sure)).Of(kind).Part(PartIds.Adjuster)!.Finish.ShouldBe(PartFinish.Plated, "a person said it");
         ToolBuild.AsMade.Seen(Kind(KindIds.Axe), [("lever", "absent", Confidence.Sure)], book).IsAsMade.ShouldBeTrue("an axe has no such part");
+        var plated = new PatternBook([new Trait("t", "handle", LookEffort.Glance, ["a", "b"],
+            Builds: new Dictionary<string, VariantBuild> { ["a"] = new(Finish: PartFinish.Plated) })], []);
+        ToolBuild.AsMade.Seen(Kind(KindIds.Chisel), [("t", "a", Confidence.Sure)], plated).IsAsMade.ShouldBeTrue("wood is not plated");
     }
 
     [Fact]
