@@ -69,9 +69,22 @@ public sealed class PapersTests : IDisposable
         come.Tool().Parts[^1].Name.ShouldBe("brass fence");
     }
 
+    [Fact]
+    public async Task What_another_version_says_of_the_build_is_kept_and_written_again()
+    {
+        int number = await _shop.BookIn(t => t.Built = t.Built.With(Core.Tools.FeatureIds.FrogScrew, Core.Tools.FormIds.NoFrogScrew));
+        (_, string document) = await Export(number);
+        using var other = new TestShop();
+        Tag come = await Import(other, Zip((BundleDesk.DocumentName, document.Replace("\"forms\":", "\"hallmarks\": 3, \"forms\":",
+            StringComparison.Ordinal))));
+        await using FoundlingDb db = other.Open();
+        BundleDesk.Document((await other.Tags(db).Find(come.Number))!, ReferenceData.Book).ShouldContain("\"hallmarks\": 3");
+    }
+
     [Theory]
     [InlineData("\"stand\": \"added\"", "\"stand\": \"as_made\"", "neither one of its kind nor an added one")]
     [InlineData("\"no_frog_screw\"", "\"wings\"", "no form of")]
+    [InlineData("\"part\": \"added_1\",\n", "\"part\": \"body\", \"stand\": \"never_had\" }, { \"part\": \"added_1\",\n", "made without its body")]
     [InlineData("\"part\": \"added_1\"", "\"part\": \"tailpipe\"", "no part the program knows")]
     [InlineData("\"finish\": \"bare\"", "\"finish\": \"varnished\"", "no finish of a part")]
     public async Task A_build_that_does_not_hold_together_is_refused_with_a_sentence(string right, string wrong, string sentence)

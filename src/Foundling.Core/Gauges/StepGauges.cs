@@ -16,7 +16,8 @@ namespace Foundling.Core.Gauges;
 public sealed record StepGauge(string About, Gauge Gauge, IReadOnlyList<(string Name, string Value)> Values)
 {
     /// <summary>Address of the gauge with its fields filled in.</summary>
-    public string Address => $"/gauges/{Gauge.File}/{Gauge.Calculation}{(Values.Count > 0 ? "?" + string.Join('&', Values.Select(v => $"{v.Name}={Uri.EscapeDataString(v.Value)}")) : "")}";
+    public string Address => $"/gauges/{Gauge.File}/{Gauge.Calculation}"
+        + (Values.Count > 0 ? "?" + string.Join('&', Values.Select(v => $"{v.Name}={Uri.EscapeDataString(v.Value)}")) : "");
 }
 
 /// <summary>Which gauges belong to which step.</summary>

@@ -11,6 +11,12 @@ namespace Foundling.Core.Log;
 /// <param name="Warning">What practitioners say against it; null for nothing.</param>
 public sealed record MoveResult(IReadOnlyList<Deed> Deeds, string? Forbidden, string? Warning);
 
+/// <summary>Why a rod no longer fits what is known, in the titles of steps.</summary>
+/// <param name="In">What planning again would put in.</param>
+/// <param name="Out">What it would take out.</param>
+/// <param name="Otherwise">What it would do otherwise.</param>
+public sealed record Unfit(IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise);
+
 /// <summary>What a person changes on a rod, and how a fresh plan keeps it. Nothing given is changed: each answer is a new list.</summary>
 public static class Handwork
 {
@@ -53,14 +59,13 @@ public static class Handwork
     }
 
     /// <summary>
-    /// What planning again would put in, take out and do otherwise, in the titles of the steps; null when the rod still fits. A step is
-    /// done otherwise when it bears another title or is about other parts, and after a change of build also when anything else of it differs.
+    /// What planning again would put in, take out and do otherwise; null when the rod still fits. A step is done otherwise when it bears
+    /// another title or is about other parts, and after a change of build also when anything else of it differs.
     /// </summary>
     /// <param name="current">The rod.</param>
     /// <param name="question">What is known now.</param>
     /// <param name="rebuilt">The build of the tool is not the one it was planned for.</param>
-    public static (IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)? Stale(IReadOnlyList<PlanStep> current,
-        PlanQuestion question, bool rebuilt = false)
+    public static Unfit? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question, bool rebuilt = false)
     {
         List<Deed> fresh = [.. Planner.Steps(question)];
         List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Id)).Select(s => s.Title)];
@@ -69,7 +74,7 @@ public static class Handwork
         bool Otherwise(Deed old, Deed now) => old.Title != now.Title || !old.Parts.ToHashSet().SetEquals(now.Parts) || (rebuilt && PlanDiff.Differs(old, now));
         List<string> otherwise = [.. fresh.Where(f => current.Any(s => s.Key == f.Id && s.State == StepState.Open
             && s.Hand is StepHand.Rule or StepHand.Moved && Otherwise(s.Deed, f))).Select(f => f.Title)];
-        return comes.Count + goes.Count + otherwise.Count == 0 ? null : (comes, goes, otherwise);
+        return comes.Count + goes.Count + otherwise.Count == 0 ? null : new Unfit(comes, goes, otherwise);
     }
 
     private static Deed Carry(Deed old, Deed fresh)

@@ -28,8 +28,11 @@ public static class SeenBuild
     public static ToolBuild Seen(this ToolBuild build, ToolKind kind, IEnumerable<(string? Trait, string? Variant, Confidence Sure)> looks, PatternBook book)
     {
         HashSet<string> known = [.. book.Traits.Select(t => t.Id)];
-        ToolBuild said = build with { Parts = [.. build.Parts.Where(p => p.Trait is null || !known.Contains(p.Trait))] }, seen = said;
-        foreach ((string? name, string? variant, Confidence sure) in looks)
+        List<(string? Trait, string? Variant, Confidence Sure)> all = [.. looks];
+        // A word against a look is needed as long as that look stands.
+        ToolBuild said = build with { Parts = [.. build.Parts.Where(p => p.Trait is null || !known.Contains(p.Trait))
+            .Select(p => p.Against is { } against && all.All(l => l.Trait != against) ? p with { Against = null } : p).Where(p => p.Says)] }, seen = said;
+        foreach ((string? name, string? variant, Confidence sure) in all)
         {
             if (sure == Confidence.Unsure || name is null || variant is null || book.Traits.FirstOrDefault(t => t.Id == name) is not { } trait
                 || trait.Builds?.GetValueOrDefault(variant) is not { } says)
@@ -39,7 +42,7 @@ public static class SeenBuild
             foreach (PartId id in (says.Parts ?? [trait.Part]).Select(PartId.Of))
             {
                 // The same trait may stand on parts of another material in another kind: there it says nothing.
-                if (said.Of(id) is null && kind.Part(id) is { } usual && !(says.Never && usual.Core)
+                if (said.Of(id) is null && kind.Part(id) is { } usual && !(says.Never && !Faults.CanNeverHave(kind, usual))
                     && (says.Finish is not { } finish || Materials.Finishes(says.Material ?? usual.Material).Contains(finish)))
                 {
                     var change = new PartChange(says.Material, says.Finish, says.Never ? PartStand.NeverHad : null);

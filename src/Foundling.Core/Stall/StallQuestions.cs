@@ -71,8 +71,8 @@ public static class StallQuestions
             yield return Q("complete", "Is everything else there?", "Tap each part that is gone. A part this model never had is not missing.",
                 "The whole tool from both sides and from above",
                 [A("all", "all there", Whole),
-                    .. loose.Select(p => A($"no_{p.Id}", $"no {p.Name}", (1 - Whole) / loose.Count, F(p.Id, FindingKind.Missing, p.IsFastener
-                        || p.Material is Material.Wood or Material.Soft ? 2 : 3)))]) with { Many = true };
+                    .. loose.Select(p => A($"no_{p.Id}", $"no {p.Name}", (1 - Whole) / loose.Count,
+                        F(p.Id, FindingKind.Missing, Faults.GoneUsually(p))))]) with { Many = true };
         }
         if (kind.Set.FirstOrDefault() is { } further)
         {

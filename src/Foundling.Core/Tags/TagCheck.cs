@@ -131,7 +131,7 @@ public static class TagCheck
     private static void Itself(Tag tag)
     {
         ToolCatalogue.Kind(tag.Kind);
-        Judge(tag.Built);
+        Judge(tag.Built, ToolCatalogue.Kind(tag.Kind));
         Range("number", tag.Number, 1, 999_999);
         foreach ((string name, string? text) in new[] { ("name", tag.Name), ("source", tag.Source), ("owner", tag.Owner), ("owners_mark", tag.OwnersMark),
             ("wish", tag.Wish), ("known_line", tag.KnownLine), ("tried_note", tag.TriedNote), ("decision_reason", tag.DecisionReason) })
@@ -174,7 +174,7 @@ public static class TagCheck
     /// <summary>Most parts of a tool that differ from its kind.</summary>
     public const int MostDiffering = 80;
 
-    private static void Judge(ToolBuild built)
+    private static void Judge(ToolBuild built, ToolKind kind)
     {
         if (built.Parts.Count > MostDiffering || built.Forms.Count > MostDiffering)
         {
@@ -195,6 +195,11 @@ public static class TagCheck
             {
                 throw Bad("built", part.Part.Value, "an added part with a name and a material",
                     $"The part \"{part.Part}\" is neither one of its kind nor an added one with a name and a material.");
+            }
+            if (part.Stand == PartStand.NeverHad && kind.Part(part.Part) is { } made && !Faults.CanNeverHave(kind, made))
+            {
+                throw Bad("built", part.Part.Value, "a part such a tool can be without",
+                    $"No {kind.Name.ToLowerInvariant()} was made without its {made.Name}.");
             }
             if (part is { Material: { } of, Finish: { } finish } && !Materials.Finishes(of).Contains(finish))
             {

@@ -187,10 +187,6 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
     /// <summary>A screw, bolt, nut or pin.</summary>
     public bool IsFastener => Fastener != Fastening.None;
 
-    /// <summary>True for a part without which there is no such tool: what cuts, grips or carries the rest.</summary>
-    public bool Core => Material == Material.EdgeSteel && !InSet
-        || Id.Is(PartIds.Body, PartIds.Frame, PartIds.Head, PartIds.FixedJaw, PartIds.SlidingJaw, PartIds.Pivot, PartIds.Chuck);
-
     /// <summary>True when it would not be there without another part: one it is screwed into, or holds.</summary>
     /// <param name="other">The other part.</param>
     /// <param name="kind">Their kind.</param>

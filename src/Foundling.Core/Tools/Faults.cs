@@ -23,6 +23,12 @@ public static class Faults
     public static IReadOnlyList<FindingKind> For(ToolKind tool, PartDef part) =>
         [.. Enum.GetValues<FindingKind>().Where(k => Can(tool, part, k)).OrderBy(Order)];
 
+    /// <summary>True for a part that a tool of its kind can have been made without: no main part, and nothing that cuts.</summary>
+    public static bool CanNeverHave(ToolKind kind, PartDef part) => Can(kind, part, FindingKind.Missing) && kind.Edges.All(e => e.Id != part.Id);
+
+    /// <summary>How bad it usually is that a part is gone: what is common or can be made is easier had.</summary>
+    public static int GoneUsually(PartDef part) => part.IsFastener || part.Material is Material.Wood or Material.Soft ? 2 : 3;
+
     /// <summary>True when a part of a tool can have a fault.</summary>
     public static bool Can(ToolKind tool, PartDef part, FindingKind kind) => kind switch
     {
@@ -49,7 +55,7 @@ public static class Faults
     };
 
     /// <summary>The piece all others are attached to.</summary>
-    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part == tool.Parts[0] || part.Id == PartIds.Head;
+    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part.Id == tool.Parts[0].Id || part.Id == PartIds.Head;
 
     /// <summary>Forged or cast in one with the main piece: it is named apart but cannot be lost or loose.</summary>
     public static bool OnePiece(ToolKind tool, PartDef part) => tool.Id switch

@@ -10,6 +10,9 @@ public sealed record InTurn(string Words, params PartId[] Parts)
 
     /// <summary>True when it is said of a tool with these parts.</summary>
     public bool Holds(Func<PartId, bool> has) => (Parts.Length == 0 || Parts.Any(has)) && !(Unless is { } other && has(other));
+
+    /// <summary>The words of those that are said of a tool with these parts.</summary>
+    public static IReadOnlyList<string> Said(IEnumerable<InTurn> turns, Func<PartId, bool> has) => [.. turns.Where(t => t.Holds(has)).Select(t => t.Words)];
 }
 
 /// <summary>An order of doing something, with what to mind.</summary>
@@ -25,17 +28,14 @@ public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IRe
     /// <param name="has">True for a part that is there.</param>
     public string Said(Func<PartId, bool> has)
     {
-        List<string> turns = [.. In(Order, has)];
+        IReadOnlyList<string> turns = InTurn.Said(Order, has);
         string title = Then is { } then && then.Parts.Any(has) ? $"{Title}, {then.Words}" : Title;
         return turns.Count == 0 ? title : $"{title}: {string.Join(", ", turns)}";
     }
 
     /// <summary>What to mind on a tool that has these parts.</summary>
     /// <param name="has">True for a part that is there.</param>
-    public string Minded(Func<PartId, bool> has) => string.Join(" ", In(Minding, has));
-
-    private static IEnumerable<string> In(IReadOnlyList<InTurn> turns, Func<PartId, bool> has) =>
-        turns.Where(t => t.Holds(has)).Select(t => t.Words);
+    public string Minded(Func<PartId, bool> has) => string.Join(" ", InTurn.Said(Minding, has));
 }
 
 /// <summary>What is particular to a kind, in the words of its plan.</summary>

@@ -15,8 +15,9 @@ public static class PartGroups
         (string Id, string Name, Func<PartDef, bool> In)[] all =
         [
             ("*screws", "all screws, nuts and pins", p => p.IsFastener), ("*iron", "all iron and steel", p => p.Ferrous),
-            ("*castings", "all castings", p => p.Material == Material.CastIron), ("*edges", "irons and plates", p => p.Material == Material.EdgeSteel),
-            ("*small", "small steel parts", p => p.Material is Material.Steel or Material.SpringSteel && !p.IsFastener && !p.Core),
+            ("*castings", "all castings", p => p.Material == Material.CastIron), ("*edges", "all that cuts", p => p.Material == Material.EdgeSteel),
+            ("*small", "small steel parts", p => kind.Family is Family.Plane or Family.BoringTool
+                && p.Material is Material.Steel or Material.SpringSteel && !p.IsFastener && Faults.Can(kind, p, FindingKind.Missing)),
             ("*brass", "all brass", p => p.Material == Material.Brass), ("*wood", "all wood", p => p.Material == Material.Wood),
             ("*soft", "leather and cord", p => p.Material == Material.Soft),
             ("*coated", "all coated parts", p => p.Finish is PartFinish.Japanned or PartFinish.Painted),

@@ -1,5 +1,7 @@
 using System.Runtime.CompilerServices;
+using System.Text.Json;
 using System.Text.Json.Serialization;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Tools;
 
@@ -51,9 +53,17 @@ public sealed record PartBuild(PartId Part, PartStand Stand = PartStand.AsMade)
     /// <summary>The trait whose look says so; null where a person did.</summary>
     public string? Trait { get; init; }
 
-    /// <summary>True when it says anything the kind does not.</summary>
+    /// <summary>The trait whose look says otherwise: a person had the last word, also where that is what the kind has.</summary>
+    public string? Against { get; init; }
+
+    /// <summary>What another version of the program wrote into it and this one does not know.</summary>
+    [JsonExtensionData]
+    public IDictionary<string, JsonElement>? More { get; init; }
+
+    /// <summary>True when it says anything the kind and the looks do not.</summary>
     [JsonIgnore]
-    public bool Says => Stand != PartStand.AsMade || Material is not null || Finish is not null || Under is not null || Held is not null || Joint is not null;
+    public bool Says => Stand != PartStand.AsMade || Material is not null || Finish is not null || Under is not null || Held is not null || Joint is not null
+        || Against is not null;
 
     /// <summary>The same, with what the other says put over it.</summary>
     public PartBuild Over(PartBuild below) => below with
@@ -65,13 +75,9 @@ public sealed record PartBuild(PartId Part, PartStand Stand = PartStand.AsMade)
     /// <summary>The part as it is on this tool.</summary>
     public PartDef Of(PartDef part) => part with
     {
-        Name = Name ?? part.Name, Material = Material ?? part.Material, Finish = FinishOn(part), Under = Under, Held = Held ?? part.Held,
-        Joint = Joint ?? part.Joint, Stand = Stand,
+        Name = Name ?? part.Name, Material = Material ?? part.Material, Finish = Finish ?? Materials.Keeping(Material ?? part.Material, part.Finish),
+        Under = Under, Held = Held ?? part.Held, Joint = Joint ?? part.Joint, Stand = Stand,
     };
-
-    // A part of another material does not keep a finish that material cannot have.
-    private PartFinish FinishOn(PartDef part) => Finish ?? (Material is { } now && !Materials.Finishes(now).Contains(part.Finish) ? PartFinish.Bare
-        : part.Finish);
 }
 
 /// <summary>Something said about a part at once.</summary>
@@ -97,6 +103,9 @@ public static class Materials
         Material.Wood => [PartFinish.Varnished, PartFinish.Oiled, PartFinish.Painted, PartFinish.Bare],
         _ => [PartFinish.Bare],
     };
+
+    /// <summary>The finish a part keeps when it is of this material: its own where that can be, else none.</summary>
+    public static PartFinish Keeping(Material material, PartFinish finish) => Finishes(material).Contains(finish) ? finish : PartFinish.Bare;
 }
 
 /// <summary>How a tool differs from its kind. It never changes: what is said later makes another.</summary>
@@ -115,9 +124,13 @@ public sealed record ToolBuild
     /// <summary>Which form a feature has, where somebody looked.</summary>
     public IReadOnlyDictionary<FeatureId, FormId> Forms { get; init; } = new Dictionary<FeatureId, FormId>();
 
+    /// <summary>What another version of the program wrote into it and this one does not know.</summary>
+    [JsonExtensionData]
+    public IDictionary<string, JsonElement>? More { get; init; }
+
     /// <summary>True when nothing differs.</summary>
     [JsonIgnore]
-    public bool IsAsMade => Parts.Count == 0 && Forms.Count == 0;
+    public bool IsAsMade => Parts.Count == 0 && Forms.Count == 0 && More is null;
 
     /// <summary>True for the key of a part that was added.</summary>
     public static bool IsAdded(PartId part) => part.Value.Length <= AddedPrefix.Length + 2 && part.Value.StartsWith(AddedPrefix, StringComparison.Ordinal)
@@ -140,28 +153,30 @@ public sealed record ToolBuild
     /// <exception cref="InputException">No such material, finish or joint, or a finish that material cannot have.</exception>
     public ToolBuild Said(ToolKind kind, PartDef part, PartChange change)
     {
-        Check(change, change.Material ?? part.Material);
+        Check(kind, part, change);
         PartBuild now = Of(part.Id) ?? new PartBuild(part.Id);
-        if (part.Stand == PartStand.Added)
+        if (part.Stand == PartStand.Added && change.Stand == PartStand.NeverHad)
         {
-            return change.Stand == PartStand.NeverHad ? this with { Parts = [.. Parts.Where(p => p.Part != part.Id)] }
-                : With(Held(now with { Material = change.Material ?? now.Material, Finish = change.Finish ?? now.Finish }, null, change));
+            return this with { Parts = [.. Parts.Where(p => p.Part != part.Id)] };
         }
-        // What the kind and the forms of its features say is what is left unsaid.
-        PartDef usual = (this with { Parts = [.. Parts.Where(p => p.Part != part.Id)] }).Of(kind).Part(part.Id) ?? part;
+        // What the kind and the forms of its features say is what is left unsaid; of an added part nothing is.
+        PartDef? usual = part.Stand == PartStand.Added ? null
+            : (this with { Parts = [.. Parts.Where(p => p.Part != part.Id)] }).Of(kind).Part(part.Id) ?? part;
         Material material = change.Material ?? part.Material;
-        PartFinish finish = change.Finish ?? (change.Material == usual.Material ? usual.Finish : Materials.Finishes(material).Contains(part.Finish)
-            ? part.Finish : Materials.Finishes(material)[0]);
+        PartFinish finish = change.Finish
+            ?? (change.Material is not null && material == usual?.Material ? usual.Finish : Materials.Keeping(material, part.Finish));
         PartBuild said = now with
         {
-            Material = material == usual.Material ? null : material, Finish = finish == usual.Finish ? null : finish, Stand = change.Stand ?? now.Stand,
-            Trait = null,
+            Material = material == usual?.Material ? null : material, Finish = finish == usual?.Finish ? null : finish,
+            Stand = usual is null ? PartStand.Added : change.Stand ?? now.Stand,
+            Against = now.Trait ?? now.Against, Trait = null,
         };
         return With(Held(said, usual, change));
     }
 
-    private static void Check(PartChange change, Material material)
+    private static void Check(ToolKind kind, PartDef part, PartChange change)
     {
+        Material material = change.Material ?? part.Material;
         bool known = Enum.IsDefined(material) && (change.Finish is not { } f || Enum.IsDefined(f)) && (change.Under is not { } u || Enum.IsDefined(u))
             && (change.Joint is not { } j || Enum.IsDefined(j)) && (change.Stand is not { } s || (Enum.IsDefined(s) && s != PartStand.Added));
         if (!known || (change.Finish is { } finish && !Materials.Finishes(material).Contains(finish)))
@@ -169,7 +184,20 @@ public sealed record ToolBuild
             throw new InputException("bad_build", "build", change.Finish?.ToString(), string.Join(", ", Materials.Finishes(material)),
                 "A part is made, finished and held in one of the ways that are shown.");
         }
+        if (change.Stand == PartStand.NeverHad && kind.Part(part.Id) is { } made && !Faults.CanNeverHave(kind, made))
+        {
+            throw new InputException("main_part", "stand", part.Id.Value, "a part such a tool can be without",
+                $"Every {kind.Name.ToLowerInvariant()} had {Articles.A(part.Name)}; what it lost is lost.");
+        }
+        if (change.Held is { Length: > MostHeld })
+        {
+            throw new InputException("too_long", "held", change.Held.Length, $"at most {MostHeld} letters",
+                $"This is {change.Held.Length:#,0} letters long; {MostHeld} are the most.");
+        }
     }
+
+    /// <summary>Most letters of how a part is held, and of the name of an added one.</summary>
+    public const int MostHeld = 200, MostName = 60;
 
     private static PartBuild Held(PartBuild said, PartDef? usual, PartChange change) => !change.Holding ? said : said with
     {

@@ -172,7 +172,8 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
             string text = search.Trim();
             string digits = new([.. text.Where(char.IsDigit)]);
             int? number = int.TryParse(digits, out int n) ? n : null;
-            string like = $"%{text.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal).Replace("_", "\\_", StringComparison.Ordinal)}%";
+            string plain = text.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal)
+                .Replace("_", "\\_", StringComparison.Ordinal), like = $"%{plain}%";
             KindId[] kinds = [.. ToolCatalogue.Kinds.Where(k => k.Name.Contains(text, StringComparison.OrdinalIgnoreCase)
                 || k.Id.Value.Contains(text, StringComparison.OrdinalIgnoreCase)).Select(k => k.Id)];
             query = query.Where(t => t.Number == number || EF.Functions.Like(t.Name, like, "\\") || EF.Functions.Like(t.Owner, like, "\\")

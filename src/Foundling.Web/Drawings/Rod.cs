@@ -23,7 +23,8 @@ public sealed record RodPiece(double X, double Width, bool Wait, StepState State
 {
     /// <summary>How it looks.</summary>
     public string Css =>
-        $"seg{(Wait ? " wait" : "")}{(State == StepState.Done && !Wait ? " gone" : "")}{(State == StepState.Skipped ? " skip" : "")}{(Running ? " running" : "")}";
+        $"seg{(Wait ? " wait" : "")}{(State == StepState.Done && !Wait ? " gone" : "")}"
+        + $"{(State == StepState.Skipped ? " skip" : "")}{(Running ? " running" : "")}";
 
     /// <summary>A step wide enough for the notch at its start.</summary>
     public bool Notched => !Wait && Width > 5;

@@ -178,7 +178,7 @@ public sealed class HandworkTests
         Handwork.Stale(plan, Question).ShouldBeNull();
         plan = Rods.Stand(plan, StepState.Done, plan[0].Key);
         (IReadOnlyList<string> comes, IReadOnlyList<string> goes, _) = Handwork.Stale(plan, Question
-            with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F(PartIds.LeverCap, FindingKind.Packed, 2)] })!.Value;
+            with { Findings = [.. Rusty.Where(f => f.Kind != FindingKind.Seizure), F(PartIds.LeverCap, FindingKind.Packed, 2)] })!;
         comes.ShouldBe(["Pick out what is packed in lever cap"]);
         goes.ShouldBe(["Penetrating oil on depth adjuster", "Clamp depth adjuster in soft wood and turn"], ignoreOrder: true);
     }

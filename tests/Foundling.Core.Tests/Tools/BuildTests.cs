@@ -137,7 +137,7 @@ public sealed class BuildTests
         List<PlanStep> rod = [.. PlanStep.Fresh(Planner.Plan(question))];
         rod = Rods.Stand(rod, StepState.Done, StepKey.Photos);
         PlanQuestion now = Built(question, Said(KindIds.MetalBenchPlane, PartIds.Frog, new PartChange(Stand: PartStand.NeverHad)));
-        var stale = Handwork.Stale(rod, now).ShouldNotBeNull();
+        Unfit stale = Handwork.Stale(rod, now).ShouldNotBeNull();
         stale.Out.ShouldContain("Flatten the frog's face");
         stale.Otherwise.ShouldContain(t => t.StartsWith("Take it apart", StringComparison.Ordinal));
         IReadOnlyList<Deed> again = Handwork.Replan(rod, now);
@@ -153,7 +153,7 @@ public sealed class BuildTests
         List<PlanStep> rod = [.. PlanStep.Fresh(Planner.Plan(question))];
         ToolBuild build = ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated);
         Handwork.Stale(rod, question, rebuilt: true).ShouldBeNull("nothing differs");
-        Handwork.Stale(rod, Built(question, build), rebuilt: !build.Same(null))!.Value.Otherwise.ShouldBe([Step(question, StepKey.SoleLap).Title]);
+        Handwork.Stale(rod, Built(question, build), rebuilt: !build.Same(null))!.Otherwise.ShouldBe([Step(question, StepKey.SoleLap).Title]);
         build.Same(ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated)).ShouldBeTrue();
         build.With(FeatureIds.Sole, null).Same(null).ShouldBeTrue();
     }
@@ -166,6 +166,42 @@ public sealed class BuildTests
         Step(question, StepKey.CoatStrip).How.ShouldNotContain("stop at it");
         Step(Built(question, over), StepKey.CoatStrip).How.ShouldContain("Under the coat on the frog lies the japanning: stop at it");
         BuildWords.Of(over.Of(Kind(KindIds.MetalBenchPlane)).Part(PartIds.Frog)!).ShouldBe("cast iron, painted over the japanning");
+    }
+
+    [Fact]
+    public void What_carries_or_cuts_was_never_missing_when_made_and_what_is_one_piece_is_not_lost()
+    {
+        foreach (ToolKind kind in ToolCatalogue.Kinds)
+        {
+            foreach (PartDef part in kind.Parts)
+            {
+                Action never = () => ToolBuild.AsMade.Said(kind, part, new PartChange(Stand: PartStand.NeverHad));
+                Tag tag = new() { Kind = kind.Id };
+                Action lose = () => tag.Lose(part, Round.AsFound, DateTimeOffset.UnixEpoch);
+                if (!Faults.Can(kind, part, FindingKind.Missing))
+                {
+                    Should.Throw<InputException>(never).ErrorKey.ShouldBe("main_part", $"{kind.Id} {part.Id}");
+                    Should.Throw<InputException>(lose).ErrorKey.ShouldBe("main_part", $"{kind.Id} {part.Id}");
+                    continue;
+                }
+                lose();
+                lose();
+                tag.Findings.Single().Severity.ShouldBe(Faults.GoneUsually(part));
+                tag.Say(part, new PartChange(Stand: PartStand.FromAnother));
+                tag.Findings.ShouldBeEmpty("it is there");
+                tag.Tool().Part(part.Id)!.Stand.ShouldBe(PartStand.FromAnother);
+            }
+            kind.Edges.ShouldAllBe(e => !Faults.CanNeverHave(kind, e), kind.Id.Value);
+        }
+    }
+
+    [Fact]
+    public void An_added_part_of_another_material_loses_a_finish_that_material_cannot_have()
+    {
+        ToolKind kind = Kind(KindIds.Chisel);
+        ToolBuild build = ToolBuild.AsMade.Adding("collar", Material.Wood, PartFinish.Varnished, PartIds.Handle);
+        build = build.Said(kind, build.Of(kind).Parts[^1], new PartChange(Material.Brass));
+        (build.Of(kind).Parts[^1].Material, build.Of(kind).Parts[^1].Finish).ShouldBe((Material.Brass, PartFinish.Bare));
     }
 
     [Fact]
@@ -235,6 +271,13 @@ public sealed class BuildTests
         See(ToolBuild.AsMade, ("lever", "absent", Confidence.Unsure)).IsAsMade.ShouldBeTrue("nobody is sure");
         ToolBuild said = Said(KindIds.MetalBenchPlane, PartIds.Adjuster, new PartChange(Finish: PartFinish.Plated), seen);
         See(said, ("wheel", "steel", Confidence.Sure)).Of(kind).Part(PartIds.Adjuster)!.Finish.ShouldBe(PartFinish.Plated, "a person said it");
+        // Also where what the person says is just what the kind has, and for as long as the look stands.
+        ToolBuild there = seen.Said(kind, seen.Of(kind).Never.Single(), new PartChange(Stand: PartStand.AsMade));
+        there = There(there).Said(kind, kind.Part(PartIds.Adjuster)!, new PartChange(Material.Brass));
+        ToolBuild There(ToolBuild build) => See(build, ("lever", "absent", Confidence.Sure), ("wheel", "steel", Confidence.Sure));
+        There(there).Of(kind).Part(PartIds.LateralLever).ShouldNotBeNull();
+        There(there).Of(kind).Part(PartIds.Adjuster)!.Material.ShouldBe(Material.Brass);
+        See(there).IsAsMade.ShouldBeTrue("the looks were taken back, and nothing is said against them any more");
         ToolBuild.AsMade.Seen(Kind(KindIds.Axe), [("lever", "absent", Confidence.Sure)], book).IsAsMade.ShouldBeTrue("an axe has no such part");
         var plated = new PatternBook([new Trait("t", "handle", LookEffort.Glance, ["a", "b"],
             Builds: new Dictionary<string, VariantBuild> { ["a"] = new(Finish: PartFinish.Plated) })], []);
@@ -283,7 +326,7 @@ public sealed class BuildTests
             PartDef part = tool.Parts[random.Next(tool.Parts.Count)];
             build = random.Next(5) switch
             {
-                0 when !part.Core => build.Said(kind, part, new PartChange(Stand: PartStand.NeverHad)),
+                0 when part.Stand == PartStand.Added || Faults.CanNeverHave(kind, part) => build.Said(kind, part, new PartChange(Stand: PartStand.NeverHad)),
                 1 => build.Said(kind, part, new PartChange(Stand: PartStand.HomeMade)),
                 2 => build.Said(kind, part, new PartChange(Finish: Materials.Finishes(part.Material)[random.Next(Materials.Finishes(part.Material).Count)])),
                 3 => build.Said(kind, part, new PartChange(BuildWords.Others(part)[random.Next(BuildWords.Others(part).Count)])),

@@ -28,8 +28,8 @@ internal static class ArrivalRules
 
     private static string Settings(PlanQuestion q)
     {
-        string[] noted = [.. q.Tool.Manner.Settings.Where(s => s.Holds(q.Has)).Select(s => s.Words)];
-        return noted.Length == 0 ? "Note how it is set" : $"Note {Sentences.List(noted)}";
+        IReadOnlyList<string> noted = InTurn.Said(q.Tool.Manner.Settings, q.Has);
+        return noted.Count == 0 ? "Note how it is set" : $"Note {Sentences.List(noted)}";
     }
 
     public static IReadOnlyList<PlanRule> All { get; } =

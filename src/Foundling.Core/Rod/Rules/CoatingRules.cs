@@ -46,8 +46,8 @@ internal static class CoatingRules
     /// <summary>Faces that were left bare at the works, where that is known.</summary>
     private static string Bare(PlanQuestion q)
     {
-        string[] faces = [.. (q.Tool.Manner.Bare ?? []).Where(b => b.Holds(q.Tool.Made)).Select(b => b.Words)];
-        return faces.Length == 0 ? "seats, threads and whatever slides" : Sentences.List(faces);
+        IReadOnlyList<string> faces = InTurn.Said(q.Tool.Manner.Bare ?? [], q.Tool.Made);
+        return faces.Count == 0 ? "seats, threads and whatever slides" : Sentences.List(faces);
     }
 
     public static IReadOnlyList<PlanRule> All { get; } =

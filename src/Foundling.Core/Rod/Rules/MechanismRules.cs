@@ -14,6 +14,9 @@ internal static class MechanismRules
 {
     private static double? Play(PlanQuestion q) => q.Measured(MeasureIds.Play, PartIds.SlidingJaw);
 
+    private static IEnumerable<string> Running(PlanQuestion q) => q.Present.Where(p => p.Id.Is(PartIds.Spindle, PartIds.Knurl)).Select(p => p.Name)
+        .OrderDescending(StringComparer.Ordinal);
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("gears", "Old grease is abrasive.", [There(PartIds.Gear, "gear")], q =>
@@ -46,8 +49,7 @@ internal static class MechanismRules
             Cautions = [CautionId.Spring],
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench)], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, "Clean "
-                + $"{Sentences.List([.. new[] { "slide", q.Has(PartIds.Spindle) ? "spindle" : "", q.Has(PartIds.Knurl) ? "knurl" : "" }.Where(w => w.Length > 0)])}", q.Minutes(StepKey.SlideClean))
+            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List(["slide", .. Running(q)])}", q.Minutes(StepKey.SlideClean))
         {
             Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],

@@ -13,6 +13,10 @@ internal static class SmallPartRules
 {
     private static IEnumerable<PartDef> Screws(PlanQuestion q) => q.Present.Where(p => p.IsFastener && p.Joint != Joint.StaysOn);
 
+    // A plate has its own way of being straightened, and a casting breaks.
+    private static IEnumerable<PartDef> Bent(PlanQuestion q) => q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate
+        && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel);
+
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Brass);
 
     private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Present.Where(p =>
@@ -83,10 +87,9 @@ internal static class SmallPartRules
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
             [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != PartIds.Plate
             && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new Deed(StepKey.Straighten, Stage.SmallParts,
-            $"Straighten {Names(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))}", q.Minutes(StepKey.Straighten))
+            $"Straighten {Names(Bent(q))}", q.Minutes(StepKey.Straighten))
         {
-            Parts = Ids(q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate
-                && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel)),
+            Parts = Ids(Bent(q)),
             Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
             Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Cautions = [CautionId.Shatter],

@@ -55,7 +55,7 @@ internal static class SoleRules
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
                 _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
-                    SurfaceLost = SurfaceId.Machining,
+            SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], q =>
             new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", q.Minutes(StepKey.SoleClean))

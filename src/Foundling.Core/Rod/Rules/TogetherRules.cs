@@ -20,6 +20,14 @@ internal static class TogetherRules
         _ => "About 1 mm.",
     };
 
+    private static string MouthSetting(PlanQuestion q) => q.Way(ChoiceId.Mouth) switch
+    {
+        WayId.Tight => "Tight: three or four shavings of the kind it takes.",
+        WayId.Open => "About 2 mm.",
+        WayId.Any => "As it comes, only square.",
+        _ => "About a millimetre.",
+    };
+
     private static string FrogMoved(PlanQuestion q) => !q.Tool.Made(PartIds.Frog) ? ""
         : q.Tool.Is(FormIds.FrogScrew) ? " The screw behind the frog moves it while its own screws are only snug; then see that it is square."
         : q.Tool.Is(FormIds.NoFrogScrew) ? " No screw moves the frog: tap it, a rule laid across the mouth, until the gap is the same at both ends."
@@ -80,17 +88,15 @@ internal static class TogetherRules
                 : "Set the frog square and the mouth to its work", q.Minutes(StepKey.SetMouth))
         {
             Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Needs = [Need.Of(SupplyIds.SmallRule)],
-            How = (q.Way(ChoiceId.Mouth) switch { WayId.Tight => "Tight: three or four shavings of the kind it takes.", WayId.Open => "About 2 mm.",
-                WayId.Any =>
-                "As it comes, only square.", _ => "About a millimetre." }) + FrogMoved(q) + AsFound(q, MeasureIds.Mouth, "was open", PartIds.Body)
+            How = MouthSetting(q) + FrogMoved(q) + AsFound(q, MeasureIds.Mouth, "was open", PartIds.Body)
                 + AsFound(q, MeasureIds.FrogPosition, "stood back", PartIds.Frog), Reason = "A mouth out of square clears on one side only.",
                 FinishTest = "Same gap at both ends of the mouth.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Mouth, 3),
         PlanRule.One("pivot tension", "Drawn up to the limit of its spring.", [If("a spring opens it", q => q.Tool.Made(PartIds.Spring))], q =>
             new Deed(StepKey.SetPivot, Stage.Tune, "Draw the pivot up until the spring just opens it", q.Minutes(StepKey.SetPivot))
         {
-            Parts = [PartIds.Pivot, PartIds.Spring], How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up "
-                + $"once.{PivotNotch(q)}",
+            Parts = [PartIds.Pivot, PartIds.Spring],
+            How = "A notch at a time; write down the notch and how long it takes to open. Bend the tab up once." + PivotNotch(q),
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
             Cautions = [CautionId.Spring, CautionId.BareEdge],
         }, buys: 14),
@@ -99,10 +105,11 @@ internal static class TogetherRules
         {
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],
             How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2
-                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. Paper between the jaws is gripped at the "
-                    + "tip first." : "Paper between the jaws is gripped along their length, the stops touch in the same moment.",
-                    Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.",
-                    Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
+                ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. "
+                    + "Paper between the jaws is gripped at the tip first."
+                : "Paper between the jaws is gripped along their length, the stops touch in the same moment.",
+            Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.",
+            Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
         }, buys: 14),
     ];
 }

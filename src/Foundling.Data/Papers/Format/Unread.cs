@@ -44,8 +44,10 @@ internal sealed class Unread
     {
         IEnumerable<(string List, string Field)> deeds = (tag.Plan?.Deeds ?? []).SelectMany(d => d.More?.Keys ?? []).Select(f => ("deeds", f));
         IEnumerable<(string List, string Field)> plan = (tag.Plan?.More?.Keys ?? []).Select(f => ("plan", f));
+        IEnumerable<(string List, string Field)> built = (tag.Built?.More?.Keys ?? []).Concat((tag.Built?.Parts ?? []).SelectMany(p => p?.More?.Keys ?? []))
+            .Select(f => ("built", f));
         IEnumerable<(string List, string Field)> items = Items(tag).SelectMany(i => (i.Item.More?.Keys ?? []).Select(f => (i.At.Split('/')[0], f)));
-        return [.. items.Concat(plan).Concat(deeds).Distinct()
+        return [.. items.Concat(built).Concat(plan).Concat(deeds).Distinct()
             .Select(x => InputException.InWords(x.Field) + (x.List.Length == 0 ? "" : $" of {InputException.InWords(x.List)}"))];
     }
 

@@ -85,7 +85,8 @@ public sealed class LineModel(PatternShelf shelf, ViewUnits units) : PatternPage
         Line.Variants.GetValueOrDefault(trait)?.GetValueOrDefault(variant) is { } years ? Figures(years, Line.StatementOn(trait, variant)) : null;
 
     private static string? Figures(int?[]? years, Statement? said) =>
-        years is null ? null : $"{string.Join(", ", years.Select(y => y?.ToString(CultureInfo.InvariantCulture) ?? "open"))} {said?.Source} {said?.Note}".TrimEnd();
+        years is null ? null : (string.Join(", ", years.Select(y => y?.ToString(CultureInfo.InvariantCulture) ?? "open"))
+            + $" {said?.Source} {said?.Note}").TrimEnd();
 
     /// <summary>The line itself, as this page shows it.</summary>
     public IEnumerable<(string Field, string? Value)> WasLine =>

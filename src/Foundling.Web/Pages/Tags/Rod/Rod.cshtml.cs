@@ -44,7 +44,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public string? Warning { get; set; }
 
     /// <summary>What planning again would put in and take out; null when nothing.</summary>
-    public (IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)? Stale { get; private set; }
+    public Unfit? Stale { get; private set; }
 
     /// <summary>Minutes booked on each step.</summary>
     public IReadOnlyDictionary<DeedId, double> Spent => Booked.ByStep;

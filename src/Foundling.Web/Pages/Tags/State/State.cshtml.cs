@@ -141,7 +141,8 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
             return Page();
         }
         await Book.Save(Tool);
-        return LocalRedirect($"{ThisPart}{(before is not null && before.Severity != sent.Severity ? $"&Changed={sent.Kind}&From={before.Severity}" : "")}#find");
+        string changed = before is not null && before.Severity != sent.Severity ? $"&Changed={sent.Kind}&From={before.Severity}" : "";
+        return LocalRedirect($"{ThisPart}{changed}#find");
     }
 
     /// <summary>Changes one finding and says more about it.</summary>
@@ -254,7 +255,7 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     private IEnumerable<Finding> RowOf(Guid id) => Rows.FirstOrDefault(r => r.All.Any(f => f.Id == id))?.All ?? [];
 
     /// <summary>The chosen part is noted as lost.</summary>
-    public bool Lost => Chosen is { } part && OnPart.Any(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity > 0);
+    public bool Lost => Chosen is { } part && Tool.Gone(part.Id) is not null;
 
     /// <summary>What was just said is about the build.</summary>
     [BindProperty(SupportsGet = true)]
@@ -272,34 +273,17 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
             ModelState.AddModelError("Part", "Choose a part, on the drawing or in the list.");
             return Page();
         }
-        if (stand == PartStand.NeverHad && ToolCatalogue.Kind(Tool.Kind).Part(part.Id) is { Core: true })
+        if (lost)
         {
-            ModelState.AddModelError("Part", $"Every {Tool.Tool().Name.ToLowerInvariant()} had {Articles.A(part.Name)}; what it lost is lost.");
-            return Page();
+            Tool.Lose(part, LastRound, time.GetUtcNow());
         }
-        if (more && held is { Length: > 200 })
+        else
         {
-            ModelState.AddModelError("Held", $"This is {held.Length:#,0} letters long; 200 are the most.");
-            return Page();
-        }
-        Finding? gone = Tool.Standing().LastOrDefault(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity > 0);
-        if (lost && gone is null)
-        {
-            Tool.Note(On(part, new Finding { Kind = FindingKind.Missing, Severity = MissingUsually, Round = LastRound }));
-        }
-        else if (!lost && stand is not null && gone is not null)
-        {
-            Tool.Findings.Remove(gone);
-        }
-        if (!lost)
-        {
-            Tool.Built = Tool.Built.Said(ToolCatalogue.Kind(Tool.Kind), part, new PartChange(material, finish, stand, more, under, joint, held));
+            Tool.Say(part, new PartChange(material, finish, stand, more, under, joint, held));
         }
         await Book.Save(Tool);
         return LocalRedirect(Tool.Tool().Part(part.Id) is null ? $"/tag/{Tool.Number}/state?BuildOpen=True#built" : $"{ThisPart}#build");
     }
-
-    private const int MissingUsually = 3;
 
     /// <summary>Says how a feature of the whole was made; the form it has already takes the word back.</summary>
     public async Task<IActionResult> OnPostForm(string? feature, string? form)
@@ -319,9 +303,9 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public async Task<IActionResult> OnPostHad(string? had)
     {
         PartId part = PartId.Of(had);
-        if (Tool.Built.Of(part) is { Stand: PartStand.NeverHad } said)
+        if (Tool.Tool().Never.FirstOrDefault(p => p.Id == part) is { } never)
         {
-            Tool.Built = Tool.Built.With(said with { Stand = PartStand.AsMade });
+            Tool.Say(never, new PartChange(Stand: PartStand.AsMade));
             await Book.Save(Tool);
         }
         return LocalRedirect($"/tag/{Tool.Number}/state?Part={Uri.EscapeDataString(part.Value)}#build");
@@ -331,9 +315,10 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     public async Task<IActionResult> OnPostAdd(string? name, Material material, string? on)
     {
         AddName = name?.Trim();
-        if (string.IsNullOrEmpty(AddName) || AddName.Length > 60)
+        if (string.IsNullOrEmpty(AddName) || AddName.Length > ToolBuild.MostName)
         {
-            ModelState.AddModelError("AddName", string.IsNullOrEmpty(AddName) ? "Say what it is: \"a brass sole plate\"." : "60 letters are the most.");
+            ModelState.AddModelError("AddName", string.IsNullOrEmpty(AddName) ? "Say what it is: \"a brass sole plate\"."
+                : $"{ToolBuild.MostName} letters are the most.");
             return Page();
         }
         if (!Enum.IsDefined(material) || Tool.Tool().Part(PartId.Of(on)) is not { } there)
