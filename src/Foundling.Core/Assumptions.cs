@@ -151,6 +151,9 @@ public sealed partial record Assumptions
     [Assumed("mm", "secondary bevel that asks for a regrind")] public double RegrindLandMm { get; init; } = 2;
     [Assumed("deg", "clearance below which to warn")] public double ClearanceWarnDeg { get; init; } = 10;
 
+    [Assumed("jobs", "the book's minutes weigh as much as so many jobs of one's own", Heading = "Pace")] public double PaceWeight { get; init; } = 3;
+    [Assumed("", "spread of the minutes of a step, as a standard deviation of their logarithm")] public double PaceSpread { get; init; } = 0.5;
+
     [Assumed("", "chance that a trouble has a cause not on the list", Heading = "Proof and trouble")] public double TroubleLeak { get; init; } = 0.1;
     [Assumed("mm", "shaving of a smoothing or block plane that is fine enough")] public double FineShavingMm { get; init; } = 0.05;
     [Assumed("mm", "shaving of a try plane that is fine enough")] public double TryShavingMm { get; init; } = 0.1;

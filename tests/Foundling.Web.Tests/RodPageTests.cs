@@ -21,6 +21,22 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
     private static string Said(IHtmlDocument page) => page.QuerySelector(".notice.bad")?.TextContent.Trim() ?? "";
 
     [Fact]
+    public async Task A_step_that_was_done_before_says_how_long_it_took_here()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument shelf = await visitor.Page("/shelf");
+        List<string> said = [];
+        foreach (string tag in shelf.QuerySelectorAll("a[href^='/tag/']").Select(a => string.Join('/', a.GetAttribute("href")!.Split('/', '#', '?').Take(3)))
+            .Distinct().Take(40))
+        {
+            said.AddRange((await visitor.Page($"{tag}/rod")).QuerySelectorAll("th").Where(th => th.TextContent == "Your pace")
+                .Select(th => th.NextElementSibling!.TextContent.Trim()));
+        }
+        said.ShouldNotBeEmpty();
+        said.ShouldAllBe(s => System.Text.RegularExpressions.Regex.IsMatch(s, @"^[\d a-z]+ by the (one time|last \d+ times) it was done here, mostly .+ to .+$"));
+    }
+
+    [Fact]
     public async Task A_caution_is_read_once_and_then_the_step_starts()
     {
         Visitor visitor = host.Visit();

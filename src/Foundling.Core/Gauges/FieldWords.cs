@@ -16,6 +16,7 @@ public static class FieldWords
             ["hour_rate"] = "what an hour of yours is counted at",
         ["selling_cost"] = "fee or stall rent", ["selling_cost_percent"] = "share of the price the sale costs", ["asking_price"] = "what is asked for it",
             ["steps_minutes"] = "one step on a line: low, likely and high minutes",
+        ["book_likely_min"] = "minutes the book gives it, most likely", ["actual_min"] = "minutes it really took, one job on a line",
         ["acid"] = "which acid the bath is made with", ["volume_ml"] = "liquid wanted", ["target_percent"] = "strength wanted, by weight",
             ["stock_percent"] = "strength of what is in the bottle; none for crystals",
         ["acid_g"] = "acid put in", ["theoretical_g_iron_per_g_acid"] = "iron a gram of the acid can take up, from its data sheet", ["loads"] = "what went in",

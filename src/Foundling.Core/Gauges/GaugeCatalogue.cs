@@ -3,6 +3,7 @@ using Foundling.Core.Aim;
 using Foundling.Core.Baths;
 using Foundling.Core.Edges;
 using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Proof;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
@@ -50,6 +51,8 @@ public static class GaugeCatalogue
             c.Assumptions), AssumedBy.Colour),
         Of<PhotoScaleInput, PhotoScaleResult>("state", "scale_from_photo", "Scale and area on a photograph.", (i, _) => PhotoScale.Of(i)),
         Of<TotalsInput, TotalsResult>("worth", "totals", "Three-point estimates added up.", (i, _) => Totals.Of(i)),
+        Of<PaceInput, PaceResult>("pace", "pace", "What a step takes you, by the book and by the jobs you did.", (i, c) => Pace.Of(i, c.Assumptions),
+            AssumedBy.Pace),
         Of<HighestPriceInput, HighestPriceResult>("worth", "highest_price", "The highest sensible price.", (i, _) => Worth.HighestPrice(i)),
         Of<OverRestorationInput, OverRestorationResult>("worth", "over_restoration", "Worth after original surface is lost (assumed).", (i, c) =>
             Worth.OverRestoration(i, c.Assumptions), AssumedBy.Rarity),

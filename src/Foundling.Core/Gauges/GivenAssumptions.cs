@@ -35,6 +35,8 @@ internal static class AssumedBy
         nameof(Assumptions.RustLightLow), nameof(Assumptions.RustLightHigh), nameof(Assumptions.BrightChroma), nameof(Assumptions.BrightLight),
     ];
 
+    public static readonly string[] Pace = [nameof(Assumptions.PaceWeight), nameof(Assumptions.PaceSpread)];
+
     public static readonly string[] Rarity = [nameof(Assumptions.RarityUncommon), nameof(Assumptions.RarityScarce), nameof(Assumptions.RarityRare)];
 
     public static readonly string[] Volume = [nameof(Assumptions.BathCoverMm), nameof(Assumptions.BathRimMm), nameof(Assumptions.BathEndRoomMm),

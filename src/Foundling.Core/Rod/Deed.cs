@@ -62,6 +62,10 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
     [JsonIgnore]
     public IEnumerable<Need> UsesUp => Needs.Where(n => !n.Kit && n.Amount > 0);
 
+    /// <summary>Resources it holds while it is done: what is free again afterwards.</summary>
+    [JsonIgnore]
+    public IEnumerable<Need> Holds => Needs.Where(n => n.Kit);
+
     /// <summary>What the hurt could be.</summary>
     public IReadOnlyList<CautionId> Cautions { get; init; } = [];
 

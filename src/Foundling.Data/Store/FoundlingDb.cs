@@ -167,6 +167,8 @@ internal sealed class ChildMapping :
         Map(child, "Events");
         child.Property<int?>("TagNumber");
         child.HasIndex("TagNumber", nameof(BenchEvent.At));
+        // The latest times a step was finished anywhere, for the shop's pace.
+        child.HasIndex(nameof(BenchEvent.Step), nameof(BenchEvent.Kind), nameof(BenchEvent.At));
     }
 
     public void Configure(EntityTypeBuilder<ProofRecord> child) => Map(child, "Proofs");

@@ -88,6 +88,17 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     public async Task<IReadOnlyList<Need>> Used(int number, Assumptions assumptions, CancellationToken cancel = default) =>
         UsedUp.Of(await LogOf(number).Where(e => UsedUp.Speaking.Contains(e.Kind)).ToListAsync(cancel).ConfigureAwait(false), assumptions);
 
+    /// <summary>Minutes a step took the latest times it was finished, on any tag.</summary>
+    public async Task<IReadOnlyList<double>> Took(DeedId step, CancellationToken cancel = default)
+    {
+        List<int> latest = await db.Set<BenchEvent>().Where(e => e.Step == step && e.Kind == EventKind.Done).OrderByDescending(e => e.At)
+            .Take(Pace.MostJobs).Select(e => EF.Property<int>(e, "TagNumber")).ToListAsync(cancel).ConfigureAwait(false);
+        var events = await db.Set<BenchEvent>().AsNoTracking()
+            .Where(e => e.Step == step && Pace.Speaking.Contains(e.Kind) && latest.Contains(EF.Property<int>(e, "TagNumber")))
+            .Select(e => new { Tag = EF.Property<int>(e, "TagNumber"), Happened = e }).ToListAsync(cancel).ConfigureAwait(false);
+        return Pace.Took(events.Select(e => (e.Tag, e.Happened)));
+    }
+
     /// <summary>Notes that go with a tag in its papers, oldest first.</summary>
     public async Task<IReadOnlyList<BenchEvent>> PapersNotes(int number, CancellationToken cancel = default) =>
         await LogOf(number).Where(e => e.Kind == EventKind.PapersNote).OrderBy(e => e.At).ThenBy(e => e.Id).ToListAsync(cancel).ConfigureAwait(false);

@@ -16,6 +16,9 @@ namespace Foundling.Web.Drawings;
 /// <param name="Opened">Its details stand open, because something typed there was refused.</param>
 public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext, double? SpentMinutes, Gate Gate, IReadOnlyList<StepGauge> Gauges, bool Opened)
 {
+    /// <summary>What the shop's own pace makes of its minutes; null where that is not asked.</summary>
+    public PaceResult? Pace { get; init; }
+
     /// <summary>What the shop has not got of what it needs, and when it should come.</summary>
     public IReadOnlyList<(SupplyId Item, Foundling.Data.Stores.Stock Stock, DateOnly? ArrivesOn)> Lacking { get; init; } = [];
 }

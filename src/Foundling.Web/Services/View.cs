@@ -1,4 +1,5 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Log;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
@@ -82,6 +83,10 @@ public static class Words
 
     /// <summary>A text that begins small, for the middle of a sentence.</summary>
     public static string Uncap(string text) => Sentences.Middle(text);
+
+    /// <summary>What the jobs done so far make of the minutes of a step.</summary>
+    public static string Of(PaceResult pace) => $"{Typed.Hours(pace.LikelyMedianMin)} by {(pace.Jobs == 1 ? "the one time" : $"the last {pace.Jobs} times")} it was "
+        + $"done here, mostly {Typed.Hours(pace.LowP10Min)} to {Typed.Hours(pace.HighP90Min)}";
 
     /// <summary>What a proof came to.</summary>
     public static string Proved(ProofRecord proof) => (proof.Verdict(), proof.Degree) switch

@@ -65,6 +65,8 @@ namespace Foundling.Data.Store.Migrations
 
                     b.HasIndex("TagNumber", "At");
 
+                    b.HasIndex("Step", "Kind", "At");
+
                     b.ToTable("Events", (string)null);
                 });
 

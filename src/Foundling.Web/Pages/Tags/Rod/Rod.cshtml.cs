@@ -58,6 +58,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
             Gate.Of(Tool, step, Shop.Name, time.GetUtcNow()),
         step.State == StepState.Open ? StepGauges.For(KnownFacts, Choices.Read(Tool.Ways), step.Deed, Shop) : [], Sent.Step == step.Key.ToString())
     {
+        Pace = _pace?.Step == step.Key ? _pace.Value.Pace : null,
         Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
             StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
     };
@@ -69,7 +70,14 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     {
         Said = await stores.All();
         Running = await clock.Running();
+        PlanStep? running = Running?.TagNumber == Tool.Number ? Tool.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
+        if ((running ?? Next) is { LikelyMin: > 0 } at)
+        {
+            _pace = (at.Key, Pace.Of(new PaceInput(at.LikelyMin, await Book.Took(at.Key)), Shop.Assumptions));
+        }
     }
+
+    private (DeedId Step, PaceResult Pace)? _pace;
 
     /// <summary>Shows the rod.</summary>
     /// <param name="show">How much is drawn: job, stage or sitting.</param>
