@@ -161,6 +161,8 @@ public sealed partial record Assumptions
     [Assumed("mm", "scraping of a scraper plane that is fine enough")] public double ScrapingMm { get; init; } = 0.04;
     [Assumed("mm", "how far a groove may be out of depth")] public double GrooveOutMm { get; init; } = 0.3;
     [Assumed("mm", "how far a hand saw may leave its line through a board")] public double HandSawDriftMm { get; init; } = 1;
+    [Assumed("mm", "how far the floor of a routed trench may be out of level")] public double TrenchOutMm { get; init; } = 0.1;
+    [Assumed("mm", "a spanner's jaw may be wider at its tips by this")] public double JawSpreadMm { get; init; } = 0.2;
     [Assumed("mm", "how far a back saw may leave its line through a board")] public double BackSawDriftMm { get; init; } = 0.5;
     [Assumed("mm", "run-out of a hand drill that still drills round")] public double RunOutMm { get; init; } = 0.4;
     [Assumed("mm", "gap of closed cutter jaws that still cuts")] public double JawGapMm { get; init; } = 0.1;

@@ -59,16 +59,18 @@ public sealed class ScratchTests
 
     private static readonly Edit[] Kind =
     [
-        new("Tools/KindIds.cs", "KindId.Of(\"pruner\");\n", "\n    /// <summary>Carver.</summary>\n    public static readonly KindId Carver = "
-            + "KindId.Of(\"carver\");\n"),
-        new("Tools/ToolCatalogue.cs", "Kinds { get; } =\n    [\n", """
-                    new(KindIds.Carver, "Carver", Family.EdgeTool, Length, 284,
-                    [
-                        new(PartIds.Blade, "blade", Material.EdgeSteel), new(PartIds.Handle, "handle", Material.Wood, PartFinish.Varnished, "on a tang"),
-                    ], EdgeForm.BackAndBevel),
-
+        new("Tools/Kinds/carver.json", "", """
+            {
+             "kind": "carver", "name": "Carver", "family": "edge_tool", "length": "length over all", "length_mm": 284, "edge": "back_and_bevel",
+             "parts": [{"part": "blade", "name": "blade", "material": "edge_steel"},
+              {"part": "handle", "name": "handle", "material": "wood", "finish": "varnished", "held": "on a tang"}],
+             "proofs": ["pared"]
+            }
             """),
-        new("Tools/Profiles/carver.svg", "", File.ReadAllText(Tree.Path("src", "Foundling.Core", "Tools", "Profiles", "chisel.svg"))),
+        new("Tools/Kinds/carver.svg", "", """
+            <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 296 40" data-rest-y="34"><g data-part="blade"><path class="steel o" d="M6 10h140v20h-140z"/></g>
+            <g data-part="handle"><path class="ash o" d="M146 6h144v28h-144z"/></g></svg>
+            """),
     ];
 
     private const string Program = """
@@ -83,8 +85,9 @@ public sealed class ScratchTests
         using Foundling.Core.Stall;
         using Foundling.Core.State;
         using Foundling.Core.Tools;
+        using KindId = Foundling.Core.Keys.Id<Foundling.Core.Tools.ToolKind>;
 
-        ToolKind carver = ToolCatalogue.Kind(KindIds.Carver);
+        ToolKind carver = ToolCatalogue.Kind(KindId.Of("carver"));
         var shop = new ShopContext(Assumptions.Standard.With("minutes_listen", 8), new Climate(), new BathTable([]));
         IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(new Facts(carver, []), AimKind.Work, shop));
         List<StepKey> order = [.. plan.Select(d => d.Id.Step)];

@@ -153,7 +153,7 @@ public sealed class StallTests
             {
                 PartDef part = kind.Part(gone.Findings.ShouldHaveSingleItem().Part)!;
                 gone.Text.ShouldBe($"no {part.Name}");
-                (Faults.OnePiece(kind, part) || Faults.IsMain(kind, part)).ShouldBeFalse(part.Id.Value);
+                (part.OnePiece || Faults.IsMain(kind, part)).ShouldBeFalse(part.Id.Value);
             }
         }
         string all = string.Join(' ', questions.SelectMany(q => new[] { q.Ask, q.Look, q.Picture }.Concat(q.Answers.Select(a => a.Text)))).ToLowerInvariant();

@@ -161,23 +161,23 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     public LoadLimit Limit(BathKind bath, PartDef part) => Shop.Baths.For(bath, part, Etched(part), DullPlate(part));
 
     /// <summary>True for a part with an etched mark that should be kept. Saw plates are etched; other marks are struck.</summary>
-    public bool Etched(PartDef part) => part.Id == PartIds.Plate && Worst(FindingKind.Mark, part.Id) >= 1;
+    public bool Etched(PartDef part) => part.Is(PartIds.Plate) && Worst(FindingKind.Mark, part.Id) >= 1;
 
     /// <summary>True for a screw, nut or pin losing a plating that nobody can tell by eye.</summary>
     public bool DullPlate(PartDef part) => part.IsFastener && Worst(FindingKind.PlatingLoss, part.Id) >= 1;
 
     /// <summary>Wood, leather and cord that stay on the metal when the tool is apart as far as it should come.</summary>
     public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn
-        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Id != PartIds.Wedge && !Opened);
+        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && !p.Is(PartIds.Wedge) && !Opened);
 
     /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
     public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3
         || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
 
     /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge.</summary>
-    public IEnumerable<PartDef> Discarded => Opened && Tool.Part(PartIds.Haft) is not null ? Present.Where(p => p.Id.Is(PartIds.Haft, PartIds.Wedge)) : [];
+    public IEnumerable<PartDef> Discarded => Opened && Tool.Part(PartIds.Haft) is not null ? Present.Where(p => p.Is(PartIds.Haft, PartIds.Wedge)) : [];
 
-    private IEnumerable<PartId> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && p.Id != PartIds.Wedge).Select(p => p.Id);
+    private IEnumerable<PartId> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && !p.Is(PartIds.Wedge)).Select(p => p.Id);
 
     /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => LevelOf(Worst(FindingKind.Rust));

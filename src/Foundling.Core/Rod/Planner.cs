@@ -55,11 +55,11 @@ public static class Planner
     {
         foreach (Deed deed in rule.Steps(question))
         {
-            if (deed.Parts.All(question.Tool.Made))
+            if (deed.Parts.Count == 0)
             {
                 yield return deed;
             }
-            else if (deed.Parts.Where(question.Tool.Made).ToList() is { Count: > 0 } made)
+            else if (deed.Parts.Where(question.Tool.Made).Select(question.Tool.Key).Distinct().ToList() is { Count: > 0 } made)
             {
                 yield return deed with { Parts = made };
             }

@@ -60,7 +60,7 @@ public static class StallQuestions
 
     private static IEnumerable<StallQuestion> Whether(ToolKind kind, PartDef? edge)
     {
-        if (edge is not null && edge.Id == PartIds.Iron)
+        if (edge is not null && edge.Is(PartIds.Iron))
         {
             yield return Q("edge_there", $"Is the {edge.Name} there?", "Slide the cap off if the seller lets you.", $"The {edge.Name} on its own, both sides",
                 A("yes", "yes", 0.93), A("gone", "no", 0.07, F(edge.Id, FindingKind.Missing, 3))) with { First = true };
@@ -113,7 +113,7 @@ public static class StallQuestions
                 A("crack", "a crack from a tooth", 0.02, F(PartIds.Plate, FindingKind.Crack, 2, "tooth line")));
         }
         // Nothing is asked about an iron that is not there.
-        string[] noEdge = edge?.Id == PartIds.Iron ? ["edge_there/gone"] : [];
+        string[] noEdge = edge?.Is(PartIds.Iron) == true ? ["edge_there/gone"] : [];
         if (edge is not null)
         {
             yield return Q("pits", saw ? "Pits along the teeth?" : $"Pits near the edge of the {edge.Name}?",
@@ -126,7 +126,7 @@ public static class StallQuestions
         }
         if (edge is not null && !saw && kind.Edge != EdgeForm.Meeting)
         {
-            yield return Q("steel", $"How much is left of the {edge.Name}?", edge.Id == PartIds.Iron
+            yield return Q("steel", $"How much is left of the {edge.Name}?", edge.Is(PartIds.Iron)
                 ? "From the edge to the slot, or to the mark: two fingers is plenty."
                 : "Compare it with a new one; look for the line where the hard steel ends.", $"The {edge.Name} beside a rule",
                 A("plenty", "plenty", 0.62), A("half", "about half", 0.28, F(edge.Id, FindingKind.Worn, 2)), A("little", "little", 0.1,
@@ -146,7 +146,7 @@ public static class StallQuestions
             A("crust", seen.Count > 1 ? $"brown, crust on the {main.Name}" : "crust that catches the nail", 0.13, All(2, 3)), A("scale", seen.Count > 1
                 ? "crust all over" : "scale that lifts", 0.05, All(3, seen.Count > 1 ? 3 : 4)));
         if (kind.Parts.FirstOrDefault(p =>
-            p.Id.Is(PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.ToggleBolts, PartIds.DepthStop, PartIds.TiltNuts)) is { } moving)
+            p.Is(PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.ToggleBolts, PartIds.DepthStop, PartIds.TiltNuts)) is { } moving)
         {
             bool many = moving.Name.EndsWith('s');
             yield return Q("moves", $"{(many ? "Do" : "Does")} the {moving.Name} move?", "Turn it gently; never force it at the stall.",
@@ -159,7 +159,7 @@ public static class StallQuestions
     private static IEnumerable<StallQuestion> Wood(ToolKind kind)
     {
         List<PartDef> handles = [.. kind.Parts.Where(p => p.Material == Material.Wood
-            && !p.Id.Is(PartIds.Body, PartIds.Wedge, PartIds.Strike, PartIds.StemWedge, PartIds.Stem)).Take(2)];
+            && !p.Is(PartIds.Body, PartIds.Wedge, PartIds.Strike, PartIds.StemWedge, PartIds.Stem)).Take(2)];
         foreach (PartDef wood in handles)
         {
             yield return Q(wood == handles[0] ? "wood" : "wood_2", $"{(wood == handles[0] ? "How is" : "And")} the {wood.Name}?", kind.Family == Family.Plane

@@ -64,7 +64,7 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
     {
         for (int i = Readings.Count - 1; i >= 0; i--)
         {
-            if (Readings[i].Measure == measure && parts.Contains(Readings[i].Part))
+            if (Readings[i].Measure == measure && Tool.Names(Readings[i].Part, parts))
             {
                 return Readings[i].Quantity.In(MeasureKinds.UnitOf(measure));
             }
@@ -78,7 +78,7 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
         int worst = 0;
         foreach (Found f in Findings)
         {
-            if (f.Kind == kind && f.Severity > worst && (parts.Length == 0 || parts.Contains(f.Part)))
+            if (f.Kind == kind && f.Severity > worst && (parts.Length == 0 || Tool.Names(f.Part, parts)))
             {
                 worst = f.Severity;
             }

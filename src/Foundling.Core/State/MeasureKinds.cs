@@ -77,7 +77,7 @@ public static class MeasureKinds
     /// <summary>Kinds that make sense for a part of a tool.</summary>
     public static IReadOnlyList<MeasureKind> For(ToolKind tool, PartDef part) => [.. Ids(tool, part).Select(m => ById[m])];
 
-    private static MeasureId[] Ids(ToolKind tool, PartDef part) => part.Id switch
+    private static MeasureId[] Ids(ToolKind tool, PartDef part) => part switch
     {
         var p when p.Is(PartIds.Iron) => tool.Is(FormIds.SolidIron)
             ? [Length, Thickness, EdgeToSlot, EdgeToHardEnd, OutOfSquare] : [Length, Thickness, EdgeToSlot, EdgeToBitLine, EdgeToHardEnd, OutOfSquare],

@@ -59,7 +59,7 @@ public static class Triage
             string name = part.Name, sight = f.Doubt.Length > 0 ? f.Note : FindingScales.Sight(f.Kind, f.Severity, part), where = PartGroups.At(f.Place,
                 sight) is { Length: > 0 } at ? " " + at : "";
             TriageReason Because(string why) => new(part.Id, $"The {name}{where}: {sight}{(why.Length > 0 ? "; " + why : "")}{(why.EndsWith('?') ? "" : ".")}");
-            bool cuts = kind.Edges.Contains(part) || part.Id == PartIds.Plate;
+            bool cuts = kind.Edges.Contains(part) || part.Is(PartIds.Plate);
             if (f.Doubt.Length > 0)
             {
                 doubts.Add(Because(f.Doubt));
@@ -75,7 +75,7 @@ public static class Triage
                         ? $"where it runs decides: look {string.Join(" and ", deciding.Select(PartGroups.At))}" : "see whether it opens under load"));
                     break;
                 case FindingKind.Worn when cuts && f.Severity == FindingScales.Worst && sharpeningsLeft is null or 0:
-                    (part.Id.Is(PartIds.Iron, PartIds.Blade) && kind.Family == Family.Plane ? doubts
+                    (part.Is(PartIds.Iron, PartIds.Blade) && kind.Family == Family.Plane ? doubts
                         : stoppers).Add(Because(kind.Family == Family.Plane ? "is there another iron for it?" : "it cannot be sharpened again"));
                     break;
                 case FindingKind.Worn when cuts && f.Severity == 3 && sharpeningsLeft is null:
@@ -96,7 +96,7 @@ public static class Triage
                 case FindingKind.EdgeDamage or FindingKind.Pitting when cuts && f.Severity >= 3 && sharpeningsLeft is null:
                     doubts.Add(Because("how much hard steel is left behind it?"));
                     break;
-                case FindingKind.Bent when f.Severity == FindingScales.Worst && part.Id == PartIds.Plate:
+                case FindingKind.Bent when f.Severity == FindingScales.Worst && part.Is(PartIds.Plate):
                     stoppers.Add(Because("a creased plate never runs straight again"));
                     break;
                 case FindingKind.Bent when f.Severity >= 3:
@@ -130,15 +130,15 @@ public static class Triage
 
     private static bool Decides(ToolKind kind, PartDef part, string place) => (kind.Family, place) switch
     {
-        (Family.Plane, "mouth" or "frog seat" or "abutments") => part.Id == PartIds.Body,
-        (Family.Saw, "tooth line") => part.Id == PartIds.Plate,
-        (_, "eye") => part.Id.Is(PartIds.Head, PartIds.Bit),
-        (Family.Wrench, _) => part.Id.Is(PartIds.Frame, PartIds.SlidingJaw, PartIds.FixedJaw),
-        (Family.Cutter, _) => part.Id.Is(PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Blade),
+        (Family.Plane, "mouth" or "frog seat" or "abutments") => part.Is(PartIds.Body),
+        (Family.Saw, "tooth line") => part.Is(PartIds.Plate),
+        (_, "eye") => part.Is(PartIds.Head, PartIds.Bit),
+        (Family.Wrench, _) => part.Is(PartIds.Frame, PartIds.SlidingJaw, PartIds.FixedJaw),
+        (Family.Cutter, _) => part.Is(PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Blade),
         _ => false,
     };
 
     private static List<string> Deciding(ToolKind kind, PartDef part) => [.. PartGroups.Places(kind, part).Where(p => Decides(kind, part, p))];
 
-    private static bool Replaceable(PartDef part) => part.Material is Material.Wood or Material.Soft && part.Id != PartIds.Body || part.IsFastener;
+    private static bool Replaceable(PartDef part) => part.Material is Material.Wood or Material.Soft && !part.Is(PartIds.Body) || part.IsFastener;
 }

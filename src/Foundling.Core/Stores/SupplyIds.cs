@@ -150,6 +150,9 @@ public static class SupplyIds
     /// <summary>A nut of known size.</summary>
     public static readonly SupplyId NutOfKnownSize = SupplyId.Of("nut-of-known-size");
 
+    /// <summary>Steel pipe of known size.</summary>
+    public static readonly SupplyId PipeOfKnownSize = SupplyId.Of("pipe-of-known-size");
+
     /// <summary>Caliper.</summary>
     public static readonly SupplyId Caliper = SupplyId.Of("caliper");
 

@@ -1,3 +1,5 @@
+using Foundling.Core.Tools.Kinds;
+
 namespace Foundling.Core.Tools;
 
 /// <summary>Families of tools.</summary>
@@ -181,6 +183,24 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
     Joint Joint = Joint.Plain, bool InSet = false, Fastening Fastener = Fastening.None, PartId? Rod = null,
     PartId? With = null, PartFinish? Under = null, PartStand Stand = PartStand.AsMade)
 {
+    /// <summary>The part of other kinds it does the work of; null when none.</summary>
+    public PartId? As { get; init; }
+
+    /// <summary>What may hide behind it, where that is particular to its kind.</summary>
+    public string? Hides { get; init; }
+
+    /// <summary>Of one piece with the main part: named apart, but neither lost nor loose.</summary>
+    public bool OnePiece { get; init; }
+
+    /// <summary>It moves in use, so it can seize.</summary>
+    public bool Moves { get; init; }
+
+    /// <summary>It is struck in use, so it can spread.</summary>
+    public bool Struck { get; init; }
+
+    /// <summary>True when it is one of these, or does the work of one.</summary>
+    public bool Is(params ReadOnlySpan<PartId> any) => Id.Is(any) || (As is { } role && role.Is(any));
+
     /// <summary>Iron or steel, which rusts.</summary>
     public bool Ferrous => Material is Material.CastIron or Material.Steel or Material.EdgeSteel or Material.SpringSteel;
 
@@ -210,6 +230,9 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
 public sealed record ToolKind(KindId Id, string Name, Family Family, string LengthIs, double NominalLengthMm, IReadOnlyList<PartDef> Parts,
     EdgeForm Edge = EdgeForm.None, SoleOf Sole = SoleOf.None, double BedDeg = 45, bool BevelUp = false)
 {
+    /// <summary>The file it was read from.</summary>
+    public required KindFile File { get; init; }
+
     /// <summary>Forms of its features, where somebody looked; see <see cref="Is"/>.</summary>
     public IReadOnlyDictionary<FeatureId, FormId> Forms { get; init; } = new Dictionary<FeatureId, FormId>();
 
@@ -220,7 +243,7 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     public bool Is(FormId form) => Feature.Of(this).Any(f => f.FormOn(this)?.Id == form);
 
     /// <summary>What is particular to it, in the words of its plan.</summary>
-    public KindManner Manner => KindManners.Of(Id).On(Made);
+    public KindManner Manner => (File.Manner ?? KindManner.Plain).On(Made);
 
     /// <summary>True for a plane whose iron is held by a wedge.</summary>
     public bool IsWedged => Family == Family.Plane && Made(PartIds.Wedge);
@@ -237,8 +260,16 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     /// <summary>True for a part it was made with, also when that is lost.</summary>
     public bool Made(PartId part) => Part(part) is not null;
 
-    /// <summary>Finds a part, or null.</summary>
-    public PartDef? Part(PartId id) => Parts.FirstOrDefault(p => p.Id == id);
+    /// <summary>Finds a part by its key, else the one that does its work; null for none.</summary>
+    public PartDef? Part(PartId id) => Parts.FirstOrDefault(p => p.Id == id) ?? Parts.FirstOrDefault(p => p.As == id);
+
+    /// <summary>True when a part is one of these, or does the work of one.</summary>
+    /// <param name="part">Key of a part of this tool.</param>
+    /// <param name="any">Keys of parts.</param>
+    public bool Names(PartId part, params ReadOnlySpan<PartId> any) => part.Is(any) || (File.Roles.TryGetValue(part, out PartId role) && role.Is(any));
+
+    /// <summary>The key of the part that has this key or does its work; the same key where there is none.</summary>
+    public PartId Key(PartId id) => Part(id)?.Id ?? id;
 
     /// <summary>True where a flat metal sole is lapped.</summary>
     public bool HasMetalSole => Sole == SoleOf.Metal;

@@ -4,17 +4,11 @@ namespace Foundling.Core.Tools;
 public static class Booking
 {
     /// <summary>What its width measures, or null for a kind that has no width worth noting.</summary>
-    public static string? WidthIs(ToolKind kind) => (kind.Edges.FirstOrDefault()?.Id ?? PartId.None) switch
-    {
-        var p when p.Is(PartIds.Iron) => "Width of the iron",
-        var p when p.Is(PartIds.Blade) && kind.Family == Family.EdgeTool => "Width of the blade",
-        var p when p.Is(PartIds.Bit) => "Length of the edge",
-        _ => null,
-    };
+    public static string? WidthIs(ToolKind kind) => kind.File.Width;
 
     /// <summary>True where a sole is measured, with its mouth, and what it is for decides how flat it must be.</summary>
     public static bool HasSole(ToolKind kind) => kind.HasMetalSole || kind.HasWoodenSole;
 
     /// <summary>True where it matters for which hand it was made.</summary>
-    public static bool IsHanded(ToolKind kind) => kind.Edge == EdgeForm.FlatFace || kind.Id.Is(KindIds.RebatePlane, KindIds.Pruner);
+    public static bool IsHanded(ToolKind kind) => kind.File.Handed;
 }

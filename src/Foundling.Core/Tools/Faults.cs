@@ -3,15 +3,6 @@ namespace Foundling.Core.Tools;
 /// <summary>Which faults a part can have: a casting does not bend, only what is struck spreads, only what turns seizes.</summary>
 public static class Faults
 {
-    // Parts that move in use, besides screws and what is sprung, pinned or wedged.
-    private static readonly HashSet<PartId> Moving =
-    [
-        PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.DepthStop, PartIds.TiltRod, PartIds.LateralLever, PartIds.Yoke,
-        PartIds.Spindle, PartIds.Gear, PartIds.Quill, PartIds.CamRing, PartIds.SlidingJaw, PartIds.Crank, PartIds.Strap, PartIds.LeverCap,
-        PartIds.CapIron, PartIds.Iron, PartIds.Frog, PartIds.ToePlate, PartIds.Stem, PartIds.Fence, PartIds.HeadHandle, PartIds.UpperJaw,
-        PartIds.LowerJaw, PartIds.Clamp, PartIds.Stops,
-    ];
-
     private static readonly HashSet<FindingKind> Spots =
         [FindingKind.Pitting, FindingKind.Crack, FindingKind.EdgeDamage, FindingKind.Repair, FindingKind.Mark, FindingKind.Bent, FindingKind.PaintSplash,
             FindingKind.OutOfFlat, FindingKind.OutOfSquare];
@@ -35,9 +26,9 @@ public static class Faults
         FindingKind.Rust or FindingKind.Pitting => part.Ferrous,
         FindingKind.CoatingLoss => part.Finish is not (PartFinish.Bare or PartFinish.Plated),
         FindingKind.PlatingLoss => part.Finish == PartFinish.Plated || (part.IsFastener && part.Ferrous),
-        FindingKind.Crack => part.Material != Material.Soft || part.Id.Is(PartIds.Grip, PartIds.UpperGrip, PartIds.LowerGrip),
-        FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !OnePiece(tool, part),
-        FindingKind.Seizure => part.IsFastener || Moving.Contains(part.Id) && !IsMain(tool, part)
+        FindingKind.Crack => part.Material != Material.Soft || part.Is(PartIds.Grip, PartIds.UpperGrip, PartIds.LowerGrip),
+        FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !part.OnePiece,
+        FindingKind.Seizure => part.IsFastener || part.Moves && !IsMain(tool, part)
             || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
         FindingKind.EdgeDamage => part.Material == Material.EdgeSteel,
         FindingKind.Burred => part.IsFastener,
@@ -45,34 +36,20 @@ public static class Faults
         FindingKind.Mushroomed => IsStruck(tool, part),
         FindingKind.Bent => part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood),
         FindingKind.Damp => part.Material == Material.Wood,
-        FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Id == PartIds.Body,
+        FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Is(PartIds.Body),
         FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),
-        FindingKind.Worn => part.Material is Material.EdgeSteel && part.Id != PartIds.Plate || part.Material == Material.Soft
-            || part.Id.Is(PartIds.FixedJaw, PartIds.SlidingJaw),
-        FindingKind.OutOfFlat => part.Id == PartIds.Body && (tool.HasMetalSole || tool.HasWoodenSole) || part.Id == PartIds.Frog,
-        FindingKind.OutOfSquare or FindingKind.Wind => part.Id == PartIds.Body && (tool.HasMetalSole || tool.HasWoodenSole),
+        FindingKind.Worn => part.Material is Material.EdgeSteel && !part.Is(PartIds.Plate) || part.Material == Material.Soft
+            || part.Is(PartIds.FixedJaw, PartIds.SlidingJaw),
+        FindingKind.OutOfFlat => part.Is(PartIds.Body) && (tool.HasMetalSole || tool.HasWoodenSole) || part.Is(PartIds.Frog),
+        FindingKind.OutOfSquare or FindingKind.Wind => part.Is(PartIds.Body) && (tool.HasMetalSole || tool.HasWoodenSole),
         _ => true,
     };
 
     /// <summary>The piece all others are attached to.</summary>
-    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part.Id == tool.Parts[0].Id || part.Id == PartIds.Head;
+    public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part.Id == tool.Parts[0].Id || part.Is(PartIds.Head);
 
-    /// <summary>Forged or cast in one with the main piece: it is named apart but cannot be lost or loose.</summary>
-    public static bool OnePiece(ToolKind tool, PartDef part) => tool.Id switch
-    {
-        var k when k.Is(KindIds.AdjustableWrench) => part.Id.Is(PartIds.Handle, PartIds.FixedJaw),
-        var k when k.Is(KindIds.Drawknife) => part.Id.Is(PartIds.TangLeft, PartIds.TangRight),
-        var k when k.Is(KindIds.MetalHatchet) => part.Id.Is(PartIds.Bit, PartIds.Poll, PartIds.Handle),
-        var k when k.Is(KindIds.Axe, KindIds.HewingHatchet) => part.Id.Is(PartIds.Bit, PartIds.Poll),
-        var k when k.Is(KindIds.Chisel) => part.Id == PartIds.Bolster,
-        var k when k.Is(KindIds.Brace, KindIds.ScraperPlane) => part.Id == PartIds.Post,
-        _ => false,
-    };
-
-    private static bool IsStruck(ToolKind tool, PartDef part) =>
-        part.Id.Is(PartIds.Strike, PartIds.Poll) || part.Id == PartIds.Wedge && tool.Family == Family.Plane || part.Id == PartIds.Iron
-            && tool.Part(PartIds.Wedge) is not null
-            || tool.Id == KindIds.Chisel && part.Id.Is(PartIds.Handle, PartIds.EndCap);
+    // What a wedge holds is struck only where there is a wedge.
+    private static bool IsStruck(ToolKind tool, PartDef part) => part.Struck && !(part.Is(PartIds.Iron) && !tool.Made(PartIds.Wedge));
 
     private static int Order(FindingKind kind) => kind switch
     {

@@ -77,18 +77,18 @@ public static class FindingScales
 
     private static Scale Of(FindingKind kind, PartDef? part) => part is null ? Scales[kind] : (kind, part) switch
     {
-        (FindingKind.EdgeDamage, var p) when p.Id.Is(PartIds.Plate) => Teeth,
-        (FindingKind.EdgeDamage, var p) when p.Id.Is(PartIds.UpperJaw, PartIds.LowerJaw) => CuttingJaws,
-        (FindingKind.Pitting, var p) when p.Id.Is(PartIds.Plate) => RustedTeeth,
+        (FindingKind.EdgeDamage, var p) when p.Is(PartIds.Plate) => Teeth,
+        (FindingKind.EdgeDamage, var p) when p.Is(PartIds.UpperJaw, PartIds.LowerJaw) => CuttingJaws,
+        (FindingKind.Pitting, var p) when p.Is(PartIds.Plate) => RustedTeeth,
         (FindingKind.Pitting, { Material: Material.EdgeSteel }) => PittedEdge,
         (FindingKind.Crack, { Material: Material.Wood }) => SplitWood,
         (FindingKind.CoatingLoss, { Material: Material.Wood }) => Varnish,
         (FindingKind.Bent, { Material: Material.Wood }) => Warp,
-        (FindingKind.Bent, var p) when p.Id.Is(PartIds.Plate) => Plate,
+        (FindingKind.Bent, var p) when p.Is(PartIds.Plate) => Plate,
         (FindingKind.Mushroomed, { Material: Material.Wood }) => Struck,
-        (FindingKind.Looseness, var p) when p.Id.Is(PartIds.SlidingJaw, PartIds.UpperJaw, PartIds.LowerJaw, PartIds.ChuckJaws, PartIds.Pivot, PartIds.Strap) =>
+        (FindingKind.Looseness, var p) when p.Is(PartIds.SlidingJaw, PartIds.UpperJaw, PartIds.LowerJaw, PartIds.ChuckJaws, PartIds.Pivot, PartIds.Strap) =>
             Play,
-        (FindingKind.Worn, var p) when p.Id.Is(PartIds.FixedJaw, PartIds.SlidingJaw) => RoundJaws,
+        (FindingKind.Worn, var p) when p.Is(PartIds.FixedJaw, PartIds.SlidingJaw) => RoundJaws,
         (FindingKind.Worn, { Material: Material.EdgeSteel }) => ShortEdge,
         (FindingKind.Worn, { Material: Material.Soft }) => ThinGrip,
         (FindingKind.Seizure, { IsFastener: true }) => NoSlot,

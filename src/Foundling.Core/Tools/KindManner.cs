@@ -2,14 +2,16 @@ namespace Foundling.Core.Tools;
 
 /// <summary>A part, or what several are called together, in the order something is done.</summary>
 /// <param name="Words">What it is called there.</param>
-/// <param name="Parts">It is named when one of these is there; none for always.</param>
-public sealed record InTurn(string Words, params PartId[] Parts)
+public sealed record InTurn(string Words)
 {
+    /// <summary>It is named when one of these is there; none for always.</summary>
+    public IReadOnlyList<PartId> Parts { get; init; } = [];
+
     /// <summary>A part with which it is called otherwise; null for none.</summary>
     public PartId? Unless { get; init; }
 
     /// <summary>True when it is said of a tool with these parts.</summary>
-    public bool Holds(Func<PartId, bool> has) => (Parts.Length == 0 || Parts.Any(has)) && !(Unless is { } other && has(other));
+    public bool Holds(Func<PartId, bool> has) => (Parts.Count == 0 || Parts.Any(has)) && !(Unless is { } other && has(other));
 
     /// <summary>The words of those that are said of a tool with these parts.</summary>
     public static IReadOnlyList<string> Said(IEnumerable<InTurn> turns, Func<PartId, bool> has) => [.. turns.Where(t => t.Holds(has)).Select(t => t.Words)];
@@ -17,10 +19,14 @@ public sealed record InTurn(string Words, params PartId[] Parts)
 
 /// <summary>An order of doing something, with what to mind.</summary>
 /// <param name="Title">What is done: "Take it apart".</param>
-/// <param name="Order">In which order; empty where the title says it all.</param>
-/// <param name="Minding">What to mind; each sentence only where one of its parts is there.</param>
-public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IReadOnlyList<InTurn> Minding)
+public sealed record Doing(string Title)
 {
+    /// <summary>In which order; empty where the title says it all.</summary>
+    public IReadOnlyList<InTurn> Order { get; init; } = [];
+
+    /// <summary>What to mind; each sentence only where one of its parts is there.</summary>
+    public IReadOnlyList<InTurn> Minding { get; init; } = [];
+
     /// <summary>What follows at once and belongs to the title; only where one of its parts is there.</summary>
     public InTurn? Then { get; init; }
 
@@ -41,13 +47,20 @@ public sealed record Doing(string Title, IReadOnlyList<InTurn> Order, params IRe
 /// <summary>What is particular to a kind, in the words of its plan.</summary>
 /// <param name="Apart">How it is taken apart.</param>
 /// <param name="Together">How it is put together.</param>
-/// <param name="Settings">What is noted before that, after "Note "; each only where one of its parts is there.</param>
-/// <param name="Bare">Faces that are left bare when it is coated; null where it is not coated.</param>
-/// <param name="Trial">How it is tried as found; null to try it as its family is.</param>
-/// <param name="Jig">False where no honing jig holds its blade.</param>
-public sealed record KindManner(Doing Apart, Doing Together, IReadOnlyList<InTurn> Settings, IReadOnlyList<InTurn>? Bare = null, string? Trial = null,
-    bool Jig = true)
+public sealed record KindManner(Doing Apart, Doing Together)
 {
+    /// <summary>What is noted before that, after "Note "; each only where one of its parts is there.</summary>
+    public IReadOnlyList<InTurn> Settings { get; init; } = [];
+
+    /// <summary>Faces that are left bare when it is coated; null where it is not coated.</summary>
+    public IReadOnlyList<InTurn>? Bare { get; init; }
+
+    /// <summary>How it is tried as found; null to try it as its family is.</summary>
+    public string? Trial { get; init; }
+
+    /// <summary>False where no honing jig holds its blade.</summary>
+    public bool Jig { get; init; } = true;
+
     /// <summary>The part its way of coming apart and together is about; a tool that never had it is done in the plain way.</summary>
     public PartId? About { get; init; }
 
@@ -56,6 +69,7 @@ public sealed record KindManner(Doing Apart, Doing Together, IReadOnlyList<InTur
     public KindManner On(Func<PartId, bool> made) => About is { } about && !made(about) ? this with { Apart = Plain.Apart, Together = Plain.Together } : this;
 
     /// <summary>The manner of a kind nothing particular is known of.</summary>
-    public static KindManner Plain { get; } = new(new("Take it apart as far as it should come", [], new InTurn("Only what lifts off without force.")),
-        new("Put it together", [], new InTurn("Reverse of how it came apart.")), []);
+    public static KindManner Plain { get; } = new(
+        new("Take it apart as far as it should come") { Minding = [new("Only what lifts off without force.")] },
+        new("Put it together") { Minding = [new("Reverse of how it came apart.")] });
 }

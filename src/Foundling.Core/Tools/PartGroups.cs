@@ -30,7 +30,7 @@ public static class PartGroups
     /// <summary>Places on a part where a kind of fault can be; the first is the one usually meant.</summary>
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part, FindingKind fault) => fault switch
     {
-        FindingKind.OutOfFlat => part.Id == PartIds.Frog ? ["face", "seat"] : ["sole", "cheek"],
+        FindingKind.OutOfFlat => part.Is(PartIds.Frog) ? ["face", "seat"] : ["sole", "cheek"],
         FindingKind.OutOfSquare => ["cheek"],
         FindingKind.Wind => ["sole"],
         _ => Places(kind, part),
@@ -46,11 +46,11 @@ public static class PartGroups
     /// <summary>Places on a part that a crack or pit may be at, the ones that decide first.</summary>
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part) => kind.Family switch
     {
-        Family.Plane when part.Id == PartIds.Body => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"]
+        Family.Plane when part.Is(PartIds.Body) => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"]
             : ["mouth", "frog seat", "cheek",
             "toe", "heel", "sole"],
-        Family.Saw when part.Id == PartIds.Plate => ["tooth line", "heel", "toe", "middle", "back edge"],
-        _ when part.Id.Is(PartIds.Head, PartIds.Bit) => ["eye", "edge", "cheek", "poll"],
+        Family.Saw when part.Is(PartIds.Plate) => ["tooth line", "heel", "toe", "middle", "back edge"],
+        _ when part.Is(PartIds.Head, PartIds.Bit) => ["eye", "edge", "cheek", "poll"],
         _ when part.Material == Material.EdgeSteel => ["edge", "back", "bevel", "slot", "top"],
         _ when part.Material == Material.Wood => ["end grain", "grain", "bore", "horn"],
         _ => [],

@@ -37,7 +37,8 @@ public static class PartLore
     public static string? Held(PartDef part) => part.Held ?? (Find(part) is { } lore ? lore.Held : part.IsFastener ? "turns out; mind which thread" : null);
 
     /// <summary>What may hide behind a part until it is off; null when nothing is known.</summary>
-    public static string? Hides(PartDef part) => Find(part)?.Hides ?? (part.IsFastener ? "a rusted shank, a thread that is not its own" : null);
+    public static string? Hides(PartDef part) => part.Hides ?? Find(part)?.Hides ?? (part.IsFastener ? "a rusted shank, a thread that is not its own" : null);
 
-    private static (string Held, string Hides)? Find(PartDef part) => Known.TryGetValue(part.Id, out (string, string) lore) ? lore : null;
+    private static (string Held, string Hides)? Find(PartDef part) => Known.TryGetValue(part.Id, out (string, string) lore)
+        || (part.As is { } role && Known.TryGetValue(role, out lore)) ? lore : null;
 }

@@ -1,6 +1,5 @@
 using System.Collections.Concurrent;
-using System.Globalization;
-using System.Xml.Linq;
+using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Tools;
 
@@ -10,8 +9,21 @@ namespace Foundling.Core.Tools;
 /// <param name="Path">Its outline, mm.</param>
 public sealed record Shape(string Class, bool EvenOdd, Outline Path)
 {
-    /// <summary>Hatching, grain and other lines that are left out of small drawings.</summary>
-    public bool Fine => Class is "h" or "g" or "l" or "d";
+    /// <summary>The classes there are: fills by material, lines by weight.</summary>
+    public static IReadOnlySet<string> Classes { get; } = new HashSet<string>
+    {
+        "cast", "iron", "steel", "dark-steel", "brass", "rosewood", "beech", "ash", "leather", "cord", "paint", "ink", "shade", "light",
+        "o", "f", "e", "i", "l", "d", "h", "g",
+    };
+
+    /// <summary>It belongs to a second view of its part, beside the first.</summary>
+    public bool Inset { get; init; }
+
+    /// <summary>Hatching, grain, second views and other lines that are left out of small drawings.</summary>
+    public bool Fine => Inset || Class is "h" or "g" or "l" or "d";
+
+    /// <summary>It has the outline a missing part is drawn by.</summary>
+    public bool Outlined => !Inset && Class.Split(' ').Contains("o");
 }
 
 /// <summary>A part as it is drawn, with the place where marks go.</summary>
@@ -57,41 +69,11 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
 
     private const int MostFitted = 2000;
 
-    private static readonly ConcurrentDictionary<KindId, Profile> Nominal = new();
-    private static readonly ConcurrentDictionary<(KindId Kind, FitMeasures Measures), Profile> KnownFits = new();
+    private static readonly ConcurrentDictionary<(Profile Nominal, FitMeasures Measures), Profile> KnownFits = new();
 
     /// <summary>The drawing of a kind at its nominal size.</summary>
     /// <exception cref="InputException">No such kind.</exception>
-    public static Profile Of(KindId kind) => Nominal.GetOrAdd(kind, Load);
-
-    private static Profile Load(KindId kind)
-    {
-        using Stream? stream = typeof(Profile).Assembly.GetManifestResourceStream($"profiles/{kind}.svg");
-        if (stream is null)
-        {
-            throw new InputException("unknown_kind", "kind", kind, string.Join(", ", ToolCatalogue.Kinds.Select(k => k.Id)),
-                $"There is no drawing of \"{kind}\".");
-        }
-        XElement svg = XDocument.Load(stream).Root!;
-        double[] box = [.. svg.Attribute("viewBox")!.Value.Split(' ').Select(v => double.Parse(v, CultureInfo.InvariantCulture))];
-        double rest = double.Parse(svg.Attribute("data-rest-y")!.Value, CultureInfo.InvariantCulture);
-        List<DrawnPart> parts = [];
-        foreach (XElement group in svg.Elements().Where(e => e.Name.LocalName == "g"))
-        {
-            PartId part = PartId.Of(group.Attribute("data-part")!.Value);
-            List<Shape> shapes = [.. group.Elements().Where(e => e.Name.LocalName == "path").Select(p => new Shape(
-                p.Attribute("class")?.Value ?? "", p.Attribute("fill-rule")?.Value == "evenodd", Outline.Parse(p.Attribute("d")!.Value)))];
-            List<(string Name, Spot At)> spots = [.. Anchors.Of(kind, part)];
-            parts.Add(new DrawnPart(part, shapes, spots.Count > 0 ? spots[0].At : Middle(shapes), spots));
-        }
-        return new Profile(kind, box[2], box[3], rest, parts);
-    }
-
-    private static Spot Middle(List<Shape> shapes)
-    {
-        (Spot low, Spot high) = shapes.Select(s => s.Path.Box()).MaxBy(b => (b.High.X - b.Low.X) * (b.High.Y - b.Low.Y));
-        return new Spot((low.X + high.X) / 2, (low.Y + high.Y) / 2);
-    }
+    public static Profile Of(KindId kind) => ToolCatalogue.Drawing(kind);
 
     /// <summary>The drawing with every point moved, part by part.</summary>
     internal Profile Move(double width, double height, double restY, Func<PartId, Spot, Spot> map) => new(
@@ -112,7 +94,8 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
     public static Profile Fitted(KindId kind, FitMeasures measures)
     {
         Profile nominal = Of(kind);
-        double length = ToolCatalogue.Kind(kind).NominalLengthMm;
+        KindFile file = ToolCatalogue.Kind(kind).File;
+        double length = file.LengthMm;
         if (measures == new FitMeasures(length) || measures.LengthMm < length / 4 || measures.LengthMm > length * 4)
         {
             return nominal;
@@ -121,10 +104,10 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
         {
             KnownFits.Clear();
         }
-        return KnownFits.GetOrAdd((kind, measures), _ =>
+        return KnownFits.GetOrAdd((nominal, measures), _ =>
         {
-            Profile fitted = ProfileFits.Of(kind, measures) is Map map ? nominal.Stretched(map) : nominal.Scaled(measures.LengthMm / length);
-            return SawTeeth.Redraw(fitted, measures.PointsPerInch) with { FittedTo = measures };
+            Profile fitted = ProfileFits.Of(file, measures) is Map map ? nominal.Stretched(map) : nominal.Scaled(measures.LengthMm / length);
+            return SawTeeth.Redraw(fitted, file.Teeth, measures.PointsPerInch) with { FittedTo = measures };
         });
     }
 

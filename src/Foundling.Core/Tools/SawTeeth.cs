@@ -1,24 +1,24 @@
+using Foundling.Core.Tools.Kinds;
+
 namespace Foundling.Core.Tools;
 
 /// <summary>Teeth of a saw's drawing, redrawn from their count: stretching the plate would stretch them too.</summary>
 internal static class SawTeeth
 {
-    private const double InchMm = 25.4, FaceAngle = 60, HandRake = 15, BackRake = 10, FinestDrawn = 14;
+    private const double InchMm = 25.4, FaceAngle = 60, FinestDrawn = 14;
     private const int Several = 12;
-
-    /// <summary>The points to the inch a kind is drawn with; null for what is no saw.</summary>
-    private static (double Points, double Rake)? Drawn(KindId kind) => kind == KindIds.HandSaw ? (7, HandRake) : kind == KindIds.BackSaw ? (13, BackRake)
-        : null;
 
     /// <summary>The drawing with its tooth line drawn anew.</summary>
     /// <param name="saw">The drawing.</param>
+    /// <param name="teeth">How its teeth are drawn; null for what has none.</param>
     /// <param name="pointsPerInch">Points to the inch; null for as many as the kind is drawn with.</param>
-    public static Profile Redraw(Profile saw, double? pointsPerInch)
+    public static Profile Redraw(Profile saw, KindTeeth? teeth, double? pointsPerInch)
     {
-        if (Drawn(saw.Kind) is not var (usual, rake))
+        if (teeth is null)
         {
             return saw;
         }
+        double usual = teeth.Points, rake = teeth.RakeDeg, line = saw.RestY - teeth.LineMm;
         double points = pointsPerInch is double counted and >= 2 and <= 40 ? counted : usual, pitch = InchMm / (points - 1);
         if (points > FinestDrawn)
         {
@@ -26,9 +26,9 @@ internal static class SawTeeth
             pitch *= 2;
         }
         double height = Height(pitch, rake), deepest = Height(InchMm / (usual - 1), rake) + 0.05;
-        Outline Line(Outline path) => path.Redraw(Several, p => p.Y >= saw.RestY - deepest && p.Y <= saw.RestY + 0.05, (first, last) => Teeth(first.X, last.X,
-            saw.RestY, pitch, height, rake));
-        return saw with { Parts = [.. saw.Parts.Select(p => p.Part == PartIds.Plate
+        Outline Line(Outline path) => path.Redraw(Several, p => p.Y >= line - deepest && p.Y <= line + 0.05, (first, last) => Teeth(first.X, last.X,
+            line, pitch, height, rake));
+        return saw with { Parts = [.. saw.Parts.Select(p => p.Part == teeth.Part
             ? p with { Shapes = [.. p.Shapes.Select(s => s with { Path = Line(s.Path) })] }
             : p)] };
     }

@@ -261,7 +261,7 @@ public sealed record ToolBuild
         return kind with
         {
             // The sole is the underside of the body.
-            Sole = kind.Sole == SoleOf.None || parts.FirstOrDefault(p => p.Id == PartIds.Body) is not { } body ? kind.Sole
+            Sole = kind.Sole == SoleOf.None || parts.FirstOrDefault(p => p.Is(PartIds.Body)) is not { } body ? kind.Sole
                 : body.Material == Material.Wood ? SoleOf.Wood : SoleOf.Metal,
             Parts =
             [

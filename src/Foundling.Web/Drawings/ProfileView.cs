@@ -68,7 +68,8 @@ public sealed record ProfileView(Profile Profile, double WidthPx, string Text)
     public string Css(PartId part) => Missing.Contains(part) ? "gone" : (Odd.Contains(part) ? "odd" : "") + (Lit is not null && Lit != part ? " dim" : "");
 
     /// <summary>Shapes of a part that are drawn: of a missing one only its outline.</summary>
-    public IEnumerable<Shape> Shapes(DrawnPart part) => Missing.Contains(part.Part) ? part.Shapes.Take(1) : part.Shapes.Where(s => !Plain || !s.Fine);
+    public IEnumerable<Shape> Shapes(DrawnPart part) => Missing.Contains(part.Part)
+        ? part.Shapes.Where(s => s.Outlined).DefaultIfEmpty(part.Shapes[0]) : part.Shapes.Where(s => !Plain || !s.Fine);
 
     /// <summary>The same as paths of SVG, on a page and in a picture of its own.</summary>
     public string Paths(DrawnPart part) =>

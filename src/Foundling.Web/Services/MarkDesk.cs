@@ -42,7 +42,7 @@ public sealed class MarkDesk(TimeProvider time, ShopDesk shop)
 
     /// <summary>Parts of a tool a mark can stand on, the tool itself first.</summary>
     public static IReadOnlyList<(string Id, string Name)> Parts(Tag tag) =>
-        [("body", StrataView.PartName(tag, "body")), .. tag.Tool().Parts.Where(p => p.Id != PartIds.Body).Select(p => (p.Id.Value, p.Name))];
+        [("body", StrataView.PartName(tag, "body")), .. tag.Tool().Parts.Where(p => !p.Is(PartIds.Body)).Select(p => (p.Id.Value, p.Name))];
 }
 
 /// <summary>Readings to choose from, and where a chosen one goes.</summary>

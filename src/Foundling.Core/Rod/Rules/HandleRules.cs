@@ -18,7 +18,7 @@ internal static class HandleRules
     private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured(MeasureIds.HandleGap, p.Id)).Max();
 
     private static List<PartDef> LooseOnTang(PlanQuestion q) =>
-        [.. SurfaceWays.Wooden(q).Where(p => p.Id.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
+        [.. SurfaceWays.Wooden(q).Where(p => p.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
         && q.Tool.Family == Family.EdgeTool && q.Worst(FindingKind.Looseness, p.Id) >= 2)];
 
     private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);

@@ -14,7 +14,7 @@ internal static class MechanismRules
 {
     private static double? Play(PlanQuestion q) => q.Measured(MeasureIds.Play, PartIds.SlidingJaw);
 
-    private static IEnumerable<string> Running(PlanQuestion q) => q.Present.Where(p => p.Id.Is(PartIds.Spindle, PartIds.Knurl)).Select(p => p.Name)
+    private static IEnumerable<string> Running(PlanQuestion q) => q.Present.Where(p => p.Is(PartIds.Spindle, PartIds.Knurl)).Select(p => p.Name)
         .OrderDescending(StringComparer.Ordinal);
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -24,7 +24,7 @@ internal static class MechanismRules
                 + $"{(q.Has(PartIds.IdlerPinion) ? "gear and pinions" : q.Has(PartIds.Pinion) ? "gear and pinion" : "the gear")} tooth by tooth",
                 q.Minutes(StepKey.GearClean))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
             How = "A pointed stick for the roots. Turn it through by hand and feel for one rough tooth. A smear of grease, no more.",
             Reason = "Grit in the mesh wears both.", FinishTest = "It runs on by itself when spun.", Cautions = [CautionId.Solvent, CautionId.Rotating],
@@ -42,7 +42,7 @@ internal static class MechanismRules
             new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked",
                 q.Minutes(StepKey.RatchetClean))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
             How = $"{(q.Has(PartIds.CamRing) ? "Cam ring through all its stops. " : "")}Thin oil only: grease holds the pawls up.",
             Reason = "It must hold in both directions and let go in the middle.", FinishTest = "It clicks both ways and holds under the hand.",
@@ -51,7 +51,7 @@ internal static class MechanismRules
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench)], q =>
             new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List(["slide", .. Running(q)])}", q.Minutes(StepKey.SlideClean))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
             How = "Thread of the jaw with a brush, slide with a strip of wood and cloth.", Reason = "Packed grit reads as wear.",
             FinishTest = "One finger runs it from end to end.", Cautions = [CautionId.Spring],
@@ -61,7 +61,7 @@ internal static class MechanismRules
             || Play(q) > q.Shop.Assumptions.JawPlayMm)], q => new Deed(StepKey.JawPlay, Stage.Mechanism,
             "Find where the play comes from and take up what the knurl gives", q.Minutes(StepKey.JawPlay))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
                 Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.Shim, 1)],
             How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {q.Shop.Assumptions.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl "
                 + "still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it "
@@ -71,14 +71,14 @@ internal static class MechanismRules
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q =>
             new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", q.Minutes(StepKey.PivotClean))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.Grease, 2)],
             How = q.Has(PartIds.Bolts) ? "Bores by a roll of cloth. Worn bolts are changed in pairs."
                 : "The bore by a roll of cloth, its faces with the brush.",
             Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [There(PartIds.Spring, "spring"),
-            If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => p.Id != PartIds.Spring))], q => new Deed(StepKey.SpringClean,
+            If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => !p.Is(PartIds.Spring)))], q => new Deed(StepKey.SpringClean,
             Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean))
         {
             Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
@@ -87,10 +87,10 @@ internal static class MechanismRules
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)],
             q =>
-            new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Id.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}",
+            new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}",
                 q.Minutes(StepKey.Slides))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
                 Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],
             How = $"Wax, not oil, on wood.{(q.Tool.Made(PartIds.Fence) && q.Tool.HasSkate ? " Fence parallel to the skate at both stems." : "")}",
             Reason = q.Tool.Made(PartIds.Fence) ? "A fence that binds is set askew." : "What binds is set askew.",

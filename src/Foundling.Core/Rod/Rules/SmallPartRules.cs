@@ -14,13 +14,13 @@ internal static class SmallPartRules
     private static IEnumerable<PartDef> Screws(PlanQuestion q) => q.Present.Where(p => p.IsFastener && p.Joint != Joint.StaysOn);
 
     // A plate has its own way of being straightened, and a casting breaks.
-    private static IEnumerable<PartDef> Bent(PlanQuestion q) => q.With(FindingKind.Bent, 2).Where(p => p.Id != PartIds.Plate
+    private static IEnumerable<PartDef> Bent(PlanQuestion q) => q.With(FindingKind.Bent, 2).Where(p => !p.Is(PartIds.Plate)
         && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel);
 
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Brass);
 
     private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Present.Where(p =>
-        p.Id.Is(PartIds.Knurl, PartIds.Adjuster, PartIds.Chuck, PartIds.TiltNuts, PartIds.DepthStop, PartIds.ClampScrew));
+        p.Is(PartIds.Knurl, PartIds.Adjuster, PartIds.Chuck, PartIds.TiltNuts, PartIds.DepthStop, PartIds.ClampScrew));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -85,7 +85,7 @@ internal static class SmallPartRules
             FinishTest = "The old surfaces are free.", Undoable = false, Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
-            [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => p.Id != PartIds.Plate
+            [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => !p.Is(PartIds.Plate)
             && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new Deed(StepKey.Straighten, Stage.SmallParts,
             $"Straighten {Names(Bent(q))}", q.Minutes(StepKey.Straighten))
         {

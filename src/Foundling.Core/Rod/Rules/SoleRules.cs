@@ -29,7 +29,7 @@ internal static class SoleRules
         PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal], q =>
             new Deed(StepKey.Tension, Stage.Together, "Draw the iron back and close the cap to working tension", q.Minutes(StepKey.Tension))
         {
-            Parts = Ids(q.Present.Where(p => p.Id.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
+            Parts = Ids(q.Present.Where(p => p.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
                 Reason = "The sole is flattened in the shape it works in.",
             FinishTest = "It closes with a firm thumb, the iron still adjusts.", Cautions = [CautionId.BareEdge],
         }),

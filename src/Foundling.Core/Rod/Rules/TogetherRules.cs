@@ -41,7 +41,7 @@ internal static class TogetherRules
         ? $" As found it stood at notch {notch:0}." : "";
 
     private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsFastener || p.Joint is Joint.LockTab or Joint.ReverseThread
-        || p.Id == PartIds.Chuck);
+        || p.Is(PartIds.Chuck));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [

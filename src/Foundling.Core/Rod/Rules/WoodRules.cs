@@ -24,10 +24,10 @@ internal static class WoodRules
     private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Wooden(q));
 
     /// <summary>True when a broken part is bored for a rod or a bolt.</summary>
-    private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Id.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
+    private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
 
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
-        && !(p.Id == PartIds.Haft && c >= 3))];
+        && !(p.Is(PartIds.Haft) && c >= 3))];
 
     private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
 
