@@ -85,7 +85,6 @@ public sealed class ScratchTests
         using Foundling.Core.Stall;
         using Foundling.Core.State;
         using Foundling.Core.Tools;
-        using KindId = Foundling.Core.Keys.Id<Foundling.Core.Tools.ToolKind>;
 
         ToolKind carver = ToolCatalogue.Kind(KindId.Of("carver"));
         var shop = new ShopContext(Assumptions.Standard.With("minutes_listen", 8), new Climate(), new BathTable([]));

@@ -47,7 +47,7 @@ public static class StepGauges
         {
             StepKey.EdgeHone or StepKey.FinalHone when tool.Edge == EdgeForm.TwoBevels =>
                 [Make("edges", "knife_angle", "The angle behind the edge", ("thickness_mm", thickness), ("distance_behind_edge_mm", 6))],
-            StepKey.EdgeHone when tool.Family == Family.Plane =>
+            StepKey.EdgeHone when tool.HasBed =>
             [
                 Make("edges", "angles", "Cutting angle and clearance", ("bed_deg", bed), ("bevel_deg", a.UsualBevelDeg),
                     ("secondary_bevel_deg", a.UsualSecondaryDeg), ("bevel_up", tool.BevelUp)),

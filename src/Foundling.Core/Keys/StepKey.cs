@@ -470,6 +470,66 @@ public enum StepKey
     [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("true the wooden sole", 10, 20, 45, MetalMm = 0.4)]
     SoleWood,
 
+    /// <summary>Clean a shaped sole.</summary>
+    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("clean a shaped sole", 6, 12, 25)]
+    SoleShape,
+
+    /// <summary>Glue boxing.</summary>
+    [Deed(DeedKind.Cure, DeedRoom.Bench), Takes("glue boxing", 12, 20, 40), Takes("let in new boxing", 40, 75, 150, StepCase.Much)]
+    Boxing,
+
+    /// <summary>Match iron and sole.</summary>
+    [Deed(DeedKind.Look), Takes("match iron and sole", 3, 6, 12)]
+    ProfileMatch,
+
+    /// <summary>Read the cheeks.</summary>
+    [Deed(DeedKind.Measure), Takes("read cheeks with a square", 4, 8, 15)]
+    CheekCheck,
+
+    /// <summary>True the cheeks.</summary>
+    [Deed(DeedKind.Lap), Takes("lap cheeks true", 25, 50, 100, MetalMm = 0.05)]
+    CheekLap,
+
+    /// <summary>Seat a frame on wood.</summary>
+    [Takes("seat a frame on wood", 6, 15, 40)]
+    FrameSeat,
+
+    /// <summary>Fit tangs in their mortises.</summary>
+    [Takes("fit tangs in their mortises", 10, 20, 45)]
+    TangFit,
+
+    /// <summary>Fasten a wear strip.</summary>
+    [Takes("fasten a wear strip", 8, 15, 30)]
+    StripSeat,
+
+    /// <summary>Level the foot of a cutter.</summary>
+    [Deed(DeedKind.Measure), Takes("level the foot of a cutter", 4, 8, 20)]
+    FootLevel,
+
+    /// <summary>Let a collar grip.</summary>
+    [Takes("let a collar grip", 4, 8, 15)]
+    CollarGrip,
+
+    /// <summary>Wind a new cord.</summary>
+    [Deed(DeedKind.PutTogether), Takes("wind a new cord", 12, 20, 40)]
+    CordNew,
+
+    /// <summary>String a frame saw.</summary>
+    [Deed(DeedKind.PutTogether), Takes("string a frame saw", 4, 8, 20)]
+    StringUp,
+
+    /// <summary>Dress the points of pad screws.</summary>
+    [Takes("dress the points of pad screws", 4, 8, 15)]
+    PadScrews,
+
+    /// <summary>Teeth of jaws.</summary>
+    [Deed(DeedKind.Measure), Takes("brush and measure the teeth of jaws", 4, 8, 15)]
+    JawTeeth,
+
+    /// <summary>Close a sprung jaw.</summary>
+    [Takes("close a sprung jaw", 6, 12, 30)]
+    JawSpread,
+
     /// <summary>Check the mouth.</summary>
     [Deed(DeedKind.Measure), Takes("check the mouth", 2, 4, 8)]
     MouthCheck,

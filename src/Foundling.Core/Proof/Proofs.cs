@@ -81,7 +81,7 @@ public static class Proofs
         ["nut_fit"] = Seen("fit", "A new nut", "On to the floor of the jaw without force, then a firm pull by hand, both ways.", "size of the nut", [Nut],
             "to the floor, it hardly shakes, no mark", "it shakes, or marks the flats", "it will not go on, or slips"),
         ["spread"] = (_, _, a) => new MeasuredProof("spread", "Jaws parallel", "Opening at the tips less the opening near the floor, three times at each end.",
-            "which end", [Caliper], "Wider at the tips by", Direction.AtMost, a.JawSpreadMm, 0.05),
+            "which end", [Caliper], "Widening at the tips", Direction.AtMost, a.JawSpreadMm, 0.05),
         ["bite"] = Seen("bite", "A bite on pipe", "Clean steel pipe of half its size, held in a vice; by hand alone, pulled towards the opening.", "size of the pipe",
             [SupplyIds.PipeOfKnownSize, SupplyIds.BenchVice], "bites at once, holds, lets go by itself", "it slips before it bites", "it smears, or will not hold"),
         ["hole-wood"] = Seen("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, SupplyIds.DrillBits],

@@ -168,7 +168,7 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
     /// <summary>Wood, leather and cord that stay on the metal when the tool is apart as far as it should come.</summary>
     public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn
-        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && !p.Is(PartIds.Wedge) && !Opened);
+        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Joint != Joint.Wedged && !p.Is(PartIds.Wedge) && !Opened);
 
     /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
     public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3

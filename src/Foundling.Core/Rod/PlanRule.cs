@@ -83,6 +83,7 @@ internal static class When
 
     private static string Words(EdgeForm form) => form switch
     {
+        EdgeForm.Curved => "one bevel on a curve", EdgeForm.Profiled => "a bevel in the shape of the sole",
         EdgeForm.BackAndBevel => "a flat back and one bevel", EdgeForm.TwoBevels => "two bevels", EdgeForm.FlatFace => "one flat face", EdgeForm.Burr =>
             "a turned burr", EdgeForm.Toothed => "teeth ground in",
         EdgeForm.Bypass => "a blade that passes a hook", EdgeForm.Meeting => "two edges that meet", EdgeForm.SawTeeth => "saw teeth", _ => "nothing that cuts",

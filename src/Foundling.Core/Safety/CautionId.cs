@@ -84,4 +84,7 @@ public enum CautionId
 
     /// <summary>Paint strippers.</summary>
     Stripper,
+
+    /// <summary>A frame under the tension of its cord.</summary>
+    Strung,
 }

@@ -41,6 +41,8 @@ public static class Cautions
             "Rosewood and some other dusts make skin and lungs allergic, often for good. Mask on, scrape rather than sand, sweep up damp."),
         new(CautionId.Spring, "springs",
             "A spring under tension flies at the face. Goggles on, and work inside a clear bag or under a cloth."),
+        new(CautionId.Strung, "a strung frame",
+            "A toggle under tension whips round, and wood or cord may let go at once. Keep a hand round it and the face aside, and wind no further than it needs."),
         new(CautionId.Polish, "brass polishing",
             "Metal polish stings eyes and soaks through skin. Gloves on, and keep it from wood, which it blackens."),
         new(CautionId.Wire, "wire brushing",

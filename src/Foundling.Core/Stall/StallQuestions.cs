@@ -1,5 +1,7 @@
 using Foundling.Core.State;
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Stall;
 
@@ -51,18 +53,36 @@ public static class StallQuestions
     /// <summary>The questions for a kind, in the order of the anatomy.</summary>
     public static IReadOnlyList<StallQuestion> For(ToolKind kind)
     {
-        PartDef? edge = kind.Edges.FirstOrDefault() ?? kind.Part(PartIds.Plate);
+        PartDef? edge = Cutting(kind);
         PartDef body = kind.Part(PartIds.Body) ?? kind.Part(PartIds.Head) ?? kind.Part(PartIds.Frame) ?? kind.Part(PartIds.Plate) ?? kind.Parts[0];
-        List<StallQuestion> questions = [.. Whether(kind, edge), .. Metal(kind, edge, body), .. Wood(kind), .. Looks(kind, body)];
-        return [.. questions.Select(q => q with { Answers = [.. q.Answers.Select(a => a with { Raises = Telling.GetValueOrDefault($"{q.Id}/{a.Id}")
+        List<StallQuestion> own = [.. kind.File.Stall.Where(q => kind.Made(q.Part)).Select(q => Own(kind, q))];
+        List<StallQuestion> usual = [.. Whether(kind, edge), .. Metal(kind, edge, body), .. Wood(kind), .. Looks(kind, body)];
+        // What is particular to a kind comes before what is usual; the last of the usual ones give way.
+        usual.RemoveAll(q => own.Any(o => o.Id == q.Id));
+        int first = usual.Count(q => q.Id is "edge_there" or "complete" or "set");
+        List<StallQuestion> questions = [.. usual.Take(first), .. own, .. usual.Skip(first).Take(Most - first - own.Count)];
+        HashSet<string> answers = [.. questions.SelectMany(q => q.Answers.Select(a => $"{q.Id}/{a.Id}"))];
+        return [.. questions.Select(q => q with { NotAfter = [.. q.NotAfter.Where(answers.Contains)], Answers = [.. q.Answers.Select(a => a with { Raises = Telling.GetValueOrDefault($"{q.Id}/{a.Id}")
             ?? [] })] })];
+    }
+
+    private static PartDef? Cutting(ToolKind kind) => kind.Edges.FirstOrDefault() ?? kind.Part(PartIds.Plate);
+
+    private static StallQuestion Own(ToolKind kind, KindQuestion question)
+    {
+        PartId about = kind.Key(question.Part);
+        return Q(question.Id, question.Ask, question.Look, question.Picture, [.. question.Answers.Select(a => A(a.Id, a.Text, a.Share,
+            a.Finding is not { } found ? [] : a.Doubt is { } doubt ? [Doubtful(F(about, found, a.Degree, a.Place), Sentences.Middle(a.Text), doubt)]
+            : [F(about, found, a.Degree, a.Place)]))])
+            with { NotAfter = kind.Part(about) == Cutting(kind) ? ["edge_there/gone"] : [$"complete/no_{about}"] };
     }
 
     private static IEnumerable<StallQuestion> Whether(ToolKind kind, PartDef? edge)
     {
-        if (edge is not null && edge.Is(PartIds.Iron))
+        if (edge is not null && edge.Is(PartIds.Iron, PartIds.Plate) && Faults.Can(kind, edge, FindingKind.Missing))
         {
-            yield return Q("edge_there", $"Is the {edge.Name} there?", "Slide the cap off if the seller lets you.", $"The {edge.Name} on its own, both sides",
+            yield return Q("edge_there", $"Is the {edge.Name} there?", kind.Made(PartIds.LeverCap) ? "Slide the cap off if the seller lets you."
+                : kind.IsWedged ? "Sight up through the mouth; ask to have the wedge knocked loose." : "Turn it over and look.", $"The {edge.Name} on its own, both sides",
                 A("yes", "yes", 0.93), A("gone", "no", 0.07, F(edge.Id, FindingKind.Missing, 3))) with { First = true };
         }
         List<PartDef> loose = [.. kind.Parts.Where(p => p != edge && !p.InSet && Faults.Can(kind, p, FindingKind.Missing))];
@@ -103,21 +123,23 @@ public static class StallQuestions
         }
         else
         {
-            yield return Q("straight", "Is the plate straight?", "Sight along the teeth, then flex it: it should spring back.",
+            yield return Q("straight", $"Is the {edge!.Name} straight?", "Sight along the teeth, then flex it: it should spring back.",
                 "Along the tooth line from the heel",
-                A("yes", "straight", 0.68), A("bow", "a long bow", 0.22, F(PartIds.Plate, FindingKind.Bent, 2)), A("kink", "a kink", 0.07,
-                    F(PartIds.Plate, FindingKind.Bent, 3)), A("crease", "a crease", 0.03, F(PartIds.Plate, FindingKind.Bent, 4)));
+                A("yes", "straight", 0.68), A("bow", "a long bow", 0.22, F(edge.Id, FindingKind.Bent, 2)), A("kink", "a kink", 0.07,
+                    F(edge.Id, FindingKind.Bent, 3)), A("crease", "a crease", 0.03, F(edge.Id, FindingKind.Bent, 4))) with { NotAfter = ["edge_there/gone"] };
             yield return Q("teeth", "Are the teeth all there?", "Run the eye along them against the light.", "The tooth line, close, in three parts",
-                A("yes", "all there", 0.66), A("worn", "worn or uneven", 0.24, F(PartIds.Plate, FindingKind.EdgeDamage, 2)), A("missing", "some missing", 0.08,
-                    F(PartIds.Plate, FindingKind.EdgeDamage, 3)),
-                A("crack", "a crack from a tooth", 0.02, F(PartIds.Plate, FindingKind.Crack, 2, "tooth line")));
+                A("yes", "all there", 0.66), A("worn", "worn or uneven", 0.24, F(edge.Id, FindingKind.EdgeDamage, 2)), A("missing", "some missing", 0.08,
+                    F(edge.Id, FindingKind.EdgeDamage, 3)),
+                A("crack", "a crack from a tooth", 0.02, F(edge.Id, FindingKind.Crack, 2, "tooth line"))) with { NotAfter = ["edge_there/gone"] };
         }
         // Nothing is asked about an iron that is not there.
-        string[] noEdge = edge?.Is(PartIds.Iron) == true ? ["edge_there/gone"] : [];
+        string[] noEdge = ["edge_there/gone"];
         if (edge is not null)
         {
             yield return Q("pits", saw ? "Pits along the teeth?" : $"Pits near the edge of the {edge.Name}?",
-                saw ? "Both sides, the last finger's width." : kind.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace
+                saw ? "Both sides, the last finger's width." : kind.Edge == EdgeForm.Curved
+                    ? $"The side without the bevel counts, the {kind.Manner.Face}: the last finger's width behind the edge."
+                    : kind.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.Profiled
                     ? "The flat side counts: the last finger's width behind the edge." : "Both sides, the last finger's width behind the edge.",
                 saw ? "Both sides along the teeth, in side light" : $"The {edge.Name} near the edge, both sides, in side light",
                 A("none", "none", 0.5), A("away", saw ? "only away from them" : "only away from it", 0.28, F(edge.Id, FindingKind.Pitting, 2)),
@@ -139,7 +161,7 @@ public static class StallQuestions
                     A("chipped", "chipped deep", 0.11, F(edge.Id, FindingKind.EdgeDamage, 3))) with { NotAfter = noEdge };
         }
         List<PartDef> seen = [.. kind.Parts.Where(p => p.Ferrous && p.On is null && !p.InSet)];
-        PartDef main = seen.FirstOrDefault(p => p == body) ?? seen.FirstOrDefault(p => p != edge) ?? seen[0];
+        PartDef main = seen.FirstOrDefault(p => p == body) ?? seen.FirstOrDefault(p => p != edge && !p.OnePiece) ?? seen[0];
         Found[] All(int degree, int onMain) => [.. seen.Select(p => F(p.Id, FindingKind.Rust, p == main ? onMain : degree))];
         yield return Q("rust", "How rusty is it?", "Scratch it with a nail: does it catch?", "The rustiest side, in daylight",
             A("bright", "bright or dark and smooth", 0.2), A("bloom", "a brown bloom", 0.3, All(1, 1)), A("brown", "brown all over", 0.32, All(2, 2)),
@@ -159,10 +181,12 @@ public static class StallQuestions
     private static IEnumerable<StallQuestion> Wood(ToolKind kind)
     {
         List<PartDef> handles = [.. kind.Parts.Where(p => p.Material == Material.Wood
-            && !p.Is(PartIds.Body, PartIds.Wedge, PartIds.Strike, PartIds.StemWedge, PartIds.Stem)).Take(2)];
+            && !p.Is(PartIds.Body, PartIds.Wedge, PartIds.Strike, PartIds.StemWedge, PartIds.Stem, PartIds.Boxing, PartIds.Stretcher, PartIds.ArmLeft,
+                PartIds.ArmRight, PartIds.PegLeft, PartIds.PegRight, PartIds.Toggle) && Faults.Can(kind, p, FindingKind.Looseness)
+            && kind.File.Stall.All(q => q.Part != p.Id)).Take(2)];
         foreach (PartDef wood in handles)
         {
-            yield return Q(wood == handles[0] ? "wood" : "wood_2", $"{(wood == handles[0] ? "How is" : "And")} the {wood.Name}?", kind.Family == Family.Plane
+            yield return Q(wood == handles[0] ? "wood" : "wood_2", $"{(wood == handles[0] ? "How is" : "And")} the {wood.Name}?", wood.Rod is not null
                 ? "Twist it: loose wood may only want a shorter rod." : "Twist it, and look along the grain.", $"The {wood.Name} from both sides",
                 A("sound", "sound", 0.58), A("loose", "loose", 0.23, F(wood.Id, FindingKind.Looseness, 2)), A("crack", "cracked", 0.14,
                     F(wood.Id, FindingKind.Crack, 2)), A("broken", "broken", 0.05, F(wood.Id, FindingKind.Crack, 4)))
@@ -171,8 +195,8 @@ public static class StallQuestions
         if (kind.Part(PartIds.Body) is { Material: Material.Wood })
         {
             yield return Q("damp", "Is the wood dry and firm?", "Hold it to your cheek; press the end grain with a nail.", "Both ends of the stock",
-                A("dry", "dry and firm", 0.82), A("damp", "damp or dark", 0.13, F(PartIds.Body, FindingKind.Damp, 2)), A("soft", "soft, or worm", 0.05,
-                    F(PartIds.Body, FindingKind.Damp, 4)));
+                A("dry", "dry and firm", 0.82), A("damp", "damp or dark", 0.13, F(kind.Key(PartIds.Body), FindingKind.Damp, 2)), A("soft", "soft, or worm", 0.05,
+                    F(kind.Key(PartIds.Body), FindingKind.Damp, 4)));
         }
     }
 

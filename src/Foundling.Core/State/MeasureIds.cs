@@ -62,4 +62,13 @@ public static class MeasureIds
 
     /// <summary>Difference of the winding sticks.</summary>
     public static readonly MeasureId Wind = MeasureId.Of("wind");
+
+    /// <summary>Opening of a spanner's jaw at its tips.</summary>
+    public static readonly MeasureId OpeningTips = MeasureId.Of("opening_tips");
+
+    /// <summary>Opening of a spanner's jaw near its floor.</summary>
+    public static readonly MeasureId OpeningFloor = MeasureId.Of("opening_floor");
+
+    /// <summary>Height of the teeth of a jaw.</summary>
+    public static readonly MeasureId ToothHeight = MeasureId.Of("tooth_height");
 }

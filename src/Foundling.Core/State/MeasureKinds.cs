@@ -56,6 +56,9 @@ public static class MeasureKinds
         new(JawGap, "gap of the closed jaws", Instrument.Feeler),
         new(Play, "play at the tip", Instrument.Indicator),
         new(RunOut, "run-out of the chuck", Instrument.Indicator),
+        new(OpeningTips, "opening at the tips", Instrument.Caliper),
+        new(OpeningFloor, "opening near the floor", Instrument.Caliper),
+        new(ToothHeight, "height of the teeth, in the middle", Instrument.Caliper),
         new(HandleGap, "gap under the handle", Instrument.Feeler),
         new(Rock, "rock on its seat", Instrument.Feeler),
         new(Mouth, "mouth opening", Instrument.Feeler),
@@ -90,6 +93,8 @@ public static class MeasureKinds
         var p when p.Is(PartIds.Chuck) => [RunOut],
         var p when p.Is(PartIds.Tote, PartIds.Knob, PartIds.Handle, PartIds.Haft) => [HandleGap, Length],
         var p when p.Is(PartIds.Blade, PartIds.Bit) => [Length, Thickness, EdgeToHardEnd, OutOfSquare],
+        var p when p.Is(PartIds.FixedJaw, PartIds.SlidingJaw) && tool.Made(PartIds.HeelPin) => [ToothHeight, Play],
+        var p when p.Is(PartIds.FixedJaw) && !tool.Made(PartIds.SlidingJaw) => [OpeningTips, OpeningFloor, Thickness],
         var p when p.Is(PartIds.SlidingJaw, PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Anvil) => [JawGap, Play],
         _ => [Length, Thickness],
     };

@@ -130,10 +130,11 @@ public static class Triage
 
     private static bool Decides(ToolKind kind, PartDef part, string place) => (kind.Family, place) switch
     {
-        (Family.Plane, "mouth" or "frog seat" or "abutments") => part.Is(PartIds.Body),
+        (Family.Plane, "mouth" or "frog seat" or "abutments" or "bed" or "throat") => part.Is(PartIds.Body),
         (Family.Saw, "tooth line") => part.Is(PartIds.Plate),
         (_, "eye") => part.Is(PartIds.Head, PartIds.Bit),
-        (Family.Wrench, _) => part.Is(PartIds.Frame, PartIds.SlidingJaw, PartIds.FixedJaw),
+        (Family.Wrench, _) => part.Is(PartIds.Frame, PartIds.SlidingJaw, PartIds.FixedJaw) || part.Id == kind.Parts[0].Id,
+        (Family.EdgeTool, _) => part.Is(PartIds.Tang),
         (Family.Cutter, _) => part.Is(PartIds.UpperJaw, PartIds.LowerJaw, PartIds.Blade),
         _ => false,
     };

@@ -70,7 +70,7 @@ public static class Supplies
         Kit(SupplyIds.SpokeshaveForTheHaft, "spokeshave for the haft", "a rasp and a scraper"),
         Kit(SupplyIds.ScrapOfSoftwood, "scrap of softwood"),
         Kit(SupplyIds.ScrapOfHardwood, "scrap of hardwood"),
-        Kit(SupplyIds.NutOfKnownSize, "a nut of known size"), Kit(SupplyIds.PipeOfKnownSize, "steel pipe of known size"),
+        Kit(SupplyIds.NutOfKnownSize, "a nut of known size"), Kit(SupplyIds.SlipStones, "slip stones, round and square"), Kit(SupplyIds.PipeOfKnownSize, "steel pipe of known size"),
         Kit(SupplyIds.Caliper, "caliper", "a folded stack of ten, measured with a rule"),
         Kit(SupplyIds.TrySquare, "try square"),
         Kit(SupplyIds.DrillBits, "drill bits"),

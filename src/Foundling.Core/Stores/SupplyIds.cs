@@ -150,6 +150,9 @@ public static class SupplyIds
     /// <summary>A nut of known size.</summary>
     public static readonly SupplyId NutOfKnownSize = SupplyId.Of("nut-of-known-size");
 
+    /// <summary>Slip stones.</summary>
+    public static readonly SupplyId SlipStones = SupplyId.Of("slip-stones");
+
     /// <summary>Steel pipe of known size.</summary>
     public static readonly SupplyId PipeOfKnownSize = SupplyId.Of("pipe-of-known-size");
 

@@ -143,6 +143,12 @@ public enum EdgeForm
     /// <summary>A flat back and one bevel.</summary>
     BackAndBevel,
 
+    /// <summary>One bevel, on one side of a curve; the other side is the back.</summary>
+    Curved,
+
+    /// <summary>A flat back, and a bevel in the shape of the sole.</summary>
+    Profiled,
+
     /// <summary>Two bevels ground alike.</summary>
     TwoBevels,
 
@@ -207,6 +213,9 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
     /// <summary>A screw, bolt, nut or pin.</summary>
     public bool IsFastener => Fastener != Fastening.None;
 
+    /// <summary>A screw, a bolt or a nut: it turns on a thread.</summary>
+    public bool IsThreaded => Fastener is Fastening.Screw or Fastening.Bolt or Fastening.Nut;
+
     /// <summary>True when it would not be there without another part: one it is screwed into, or holds.</summary>
     /// <param name="other">The other part.</param>
     /// <param name="kind">Their kind.</param>
@@ -248,11 +257,23 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     /// <summary>True for a plane whose iron is held by a wedge.</summary>
     public bool IsWedged => Family == Family.Plane && Made(PartIds.Wedge);
 
+    /// <summary>True when a kind works in a way no part of it tells.</summary>
+    public bool Works(KindTrait trait) => File.Traits.Contains(trait);
+
+    /// <summary>True for a plane whose iron lies on a bed: a cutter below the sole and an iron that hangs in its own tangs do not.</summary>
+    public bool HasBed => Family == Family.Plane && !Works(KindTrait.CutsBelowSole) && Edges.All(e => e.Joint != Joint.Wedged);
+
+    /// <summary>True when something of it comes off without breaking a joint; a handle that is sound and tight stays on.</summary>
+    public bool ComesApart => Parts.Skip(1).Any(p => !p.OnePiece && (Family != Family.EdgeTool || p.Joint == Joint.Wedged));
+
+    /// <summary>True for a head that its haft holds by its own taper, without a wedge.</summary>
+    public bool TightensItself => Part(PartIds.Haft) is { Joint: Joint.Wedged };
+
     /// <summary>True for a plane whose iron lies on metal.</summary>
-    public bool HasMetalBed => Family == Family.Plane && Part(PartIds.Body)?.Material is Material.CastIron or Material.Steel or Material.Brass;
+    public bool HasMetalBed => HasBed && Part(PartIds.Body)?.Material is Material.CastIron or Material.Steel or Material.Brass;
 
     /// <summary>True for a plane whose mouth is set, by its frog or its toe.</summary>
-    public bool MouthMoves => Made(PartIds.Frog) || Made(PartIds.ToePlate);
+    public bool MouthMoves => (Made(PartIds.Frog) && HasMetalBed) || Made(PartIds.ToePlate);
 
     /// <summary>True for a plane that works in grooves, on a skate.</summary>
     public bool HasSkate => Made(PartIds.Skate);

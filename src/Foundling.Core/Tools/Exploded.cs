@@ -18,7 +18,34 @@ public static class Exploded
     /// <returns>The same parts with the same names and sizes, none over another, on a sheet just large enough.</returns>
     public static Profile Of(Profile profile) => Known.GetValue(profile, Lay);
 
-    private static Profile Lay(Profile profile)
+    private static Profile Lay(Profile profile) => ByHand(profile) ?? Found(profile);
+
+    /// <summary>The parts where the file of the kind puts them; null where it says nothing, or where they would lie over one another at this size.</summary>
+    private static Profile? ByHand(Profile profile)
+    {
+        Dictionary<PartId, IReadOnlyList<double>?> apart = ToolCatalogue.Kind(profile.Kind).File.Parts.ToDictionary(p => p.Part, p => p.Apart);
+        if (profile.Parts.Any(p => apart.GetValueOrDefault(p.Part) is null))
+        {
+            return null;
+        }
+        double cell = Math.Max(profile.Width, profile.Height) / (Columns * 4);
+        var moved = profile.Parts.ToDictionary(p => p.Part, p => new Spot(apart[p.Part]![0], apart[p.Part]![1]));
+        var taken = new Dictionary<(int, int), Spot>();
+        foreach (DrawnPart part in profile.Parts)
+        {
+            // What is of one piece goes the same way and stays together; a cell at a rim may be shared.
+            Spot by = moved[part.Part];
+            List<(int, int)> cells = [.. Cells(part, cell).Select(c => (c.X + (int)Math.Round(by.X / cell), c.Y + (int)Math.Round(by.Y / cell)))];
+            if (cells.Count(c => taken.TryGetValue(c, out Spot other) && other != by) > cells.Count / Columns)
+            {
+                return null;
+            }
+            cells.ForEach(c => taken[c] = by);
+        }
+        return Placed(profile, moved);
+    }
+
+    private static Profile Found(Profile profile)
     {
         double cell = Math.Max(profile.Width, profile.Height) / Columns;
         var cells = profile.Parts.ToDictionary(p => p.Part, p => Cells(p, cell));
@@ -51,13 +78,16 @@ public static class Exploded
                 }
             }
         }
-        List<(Spot Low, Spot High)> boxes = [.. profile.Parts.Select(p => (BoxOf(p), moved[p.Part])).Select(b => (
-            new Spot(b.Item1.Low.X + (b.Item2.X * cell), b.Item1.Low.Y + (b.Item2.Y * cell)), new Spot(b.Item1.High.X + (b.Item2.X * cell),
-                b.Item1.High.Y + (b.Item2.Y * cell))))];
+        return Placed(profile, moved.ToDictionary(m => m.Key, m => new Spot(m.Value.X * cell, m.Value.Y * cell)));
+    }
+
+    private static Profile Placed(Profile profile, Dictionary<PartId, Spot> moved)
+    {
+        List<(Spot Low, Spot High)> boxes = [.. profile.Parts.Select(p => (Box: BoxOf(p), By: moved[p.Part])).Select(b => (
+            new Spot(b.Box.Low.X + b.By.X, b.Box.Low.Y + b.By.Y), new Spot(b.Box.High.X + b.By.X, b.Box.High.Y + b.By.Y)))];
         double left = boxes.Min(b => b.Low.X) - Profile.Margin, top = boxes.Min(b => b.Low.Y) - Profile.Margin;
         double width = boxes.Max(b => b.High.X) + Profile.Margin - left, height = boxes.Max(b => b.High.Y) + Profile.Margin - top;
-        return profile.Move(width, height, height - Profile.Margin, (part, p) => new Spot(p.X + (moved[part].X * cell) - left,
-            p.Y + (moved[part].Y * cell) - top));
+        return profile.Move(width, height, height - Profile.Margin, (part, p) => new Spot(p.X + moved[part].X - left, p.Y + moved[part].Y - top));
     }
 
     /// <summary>The box round a drawn part, mm: its low and its high corner.</summary>

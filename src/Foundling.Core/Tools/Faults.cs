@@ -30,11 +30,11 @@ public static class Faults
         FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !part.OnePiece,
         FindingKind.Seizure => part.IsFastener || part.Moves && !IsMain(tool, part)
             || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
-        FindingKind.EdgeDamage => part.Material == Material.EdgeSteel,
+        FindingKind.EdgeDamage => part.Material == Material.EdgeSteel || part.Is(PartIds.Plate),
         FindingKind.Burred => part.IsFastener,
         FindingKind.BentTab => part.Joint == Joint.LockTab,
         FindingKind.Mushroomed => IsStruck(tool, part),
-        FindingKind.Bent => part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood),
+        FindingKind.Bent => !part.Is(PartIds.Head, PartIds.Bit, PartIds.Poll, PartIds.Bolster) && !(part.OnePiece && part.Is(PartIds.FixedJaw)) && part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood),
         FindingKind.Damp => part.Material == Material.Wood,
         FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Is(PartIds.Body),
         FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),

@@ -22,12 +22,14 @@ public sealed record Feature(FeatureId Id, string Name, IReadOnlyList<FeatureFor
         new(FeatureIds.Mouth, "Mouth", [new(FormIds.MovingMouth, "moves with the toe plate"),
             new(FormIds.FixedMouth, "fixed", new PartBuild(PartIds.ToePlate, PartStand.NeverHad))], k => Had(k, PartIds.ToePlate), FormIds.MovingMouth),
         new(FeatureIds.FrogScrew, "Frog", [new(FormIds.FrogScrew, "moved by a screw"), new(FormIds.NoFrogScrew, "without a moving screw")],
-            k => Had(k, PartIds.Frog), null),
+            k => Had(k, PartIds.Frog) && k.HasMetalBed, null),
         new(FeatureIds.Iron, "Iron", [new(FormIds.SolidIron, "one piece of steel, parallel"), new(FormIds.LaidOn, "hard bit laid on, parallel"),
             new(FormIds.TaperedIron, "hard bit laid on, tapered")], k => k.Family == Family.Plane && Had(k, PartIds.Iron), null),
         new(FeatureIds.Back, "Back", [new(FormIds.BrassBack, "brass", new PartBuild(PartIds.Back) { Material = Material.Brass }),
             new(FormIds.FoldedBack, "folded steel", new PartBuild(PartIds.Back) { Material = Material.Steel, Held = "folded and pinched over the plate" })],
             k => Had(k, PartIds.Back), FormIds.BrassBack),
+        new(FeatureIds.Cannel, "Ground", [new(FormIds.OutCannel, "outside, the hollow is its back"), new(FormIds.InCannel, "inside, the outside is its back")],
+            k => k.Edge == EdgeForm.Curved && Had(k, PartIds.Blade), null),
         new(FeatureIds.Blade, "Blade", [new(FormIds.ScrewedBlade, "screwed on"), new(FormIds.RivetedBlade, "riveted on",
             new PartBuild(PartIds.Blade) { Held = "riveted to its handle: leave it on", Joint = Joint.StaysOn })],
             k => Had(k, PartIds.Blade) && k.Edge == EdgeForm.Bypass, FormIds.ScrewedBlade),
@@ -75,6 +77,9 @@ public static class FeatureIds
     /// <summary>How a blade is held.</summary>
     public static readonly FeatureId Blade = FeatureId.Of("blade");
 
+    /// <summary>On which side of its curve a gouge is ground.</summary>
+    public static readonly FeatureId Cannel = FeatureId.Of("cannel");
+
     /// <summary>The grip.</summary>
     public static readonly FeatureId Grip = FeatureId.Of("grip");
 }
@@ -120,6 +125,12 @@ public static class FormIds
 
     /// <summary>A riveted blade.</summary>
     public static readonly FormId RivetedBlade = FormId.Of("riveted_blade");
+
+    /// <summary>A bevel outside.</summary>
+    public static readonly FormId OutCannel = FormId.Of("out_cannel");
+
+    /// <summary>A bevel inside.</summary>
+    public static readonly FormId InCannel = FormId.Of("in_cannel");
 
     /// <summary>A grip of washers.</summary>
     public static readonly FormId WasherGrip = FormId.Of("washer_grip");

@@ -62,4 +62,40 @@ public static class KindIds
 
     /// <summary>Pruner.</summary>
     public static readonly KindId Pruner = KindId.Of("pruner");
+
+    /// <summary>Transitional plane.</summary>
+    public static readonly KindId TransitionalPlane = KindId.Of("transitional-plane");
+
+    /// <summary>Shoulder plane.</summary>
+    public static readonly KindId ShoulderPlane = KindId.Of("shoulder-plane");
+
+    /// <summary>Moulding plane.</summary>
+    public static readonly KindId MouldingPlane = KindId.Of("moulding-plane");
+
+    /// <summary>Router plane.</summary>
+    public static readonly KindId RouterPlane = KindId.Of("router-plane");
+
+    /// <summary>Wooden spokeshave.</summary>
+    public static readonly KindId WoodenSpokeshave = KindId.Of("wooden-spokeshave");
+
+    /// <summary>Frame saw.</summary>
+    public static readonly KindId FrameSaw = KindId.Of("frame-saw");
+
+    /// <summary>Keyhole saw.</summary>
+    public static readonly KindId KeyholeSaw = KindId.Of("keyhole-saw");
+
+    /// <summary>Gouge.</summary>
+    public static readonly KindId Gouge = KindId.Of("gouge");
+
+    /// <summary>Adze.</summary>
+    public static readonly KindId Adze = KindId.Of("adze");
+
+    /// <summary>Billhook.</summary>
+    public static readonly KindId Billhook = KindId.Of("billhook");
+
+    /// <summary>Pipe wrench.</summary>
+    public static readonly KindId PipeWrench = KindId.Of("pipe-wrench");
+
+    /// <summary>Open spanner.</summary>
+    public static readonly KindId OpenSpanner = KindId.Of("open-spanner");
 }

@@ -58,6 +58,27 @@ public sealed record KindManner(Doing Apart, Doing Together)
     /// <summary>How it is tried as found; null to try it as its family is.</summary>
     public string? Trial { get; init; }
 
+    /// <summary>Where its metal sole must bear.</summary>
+    public string Sole { get; init; } = "toe, mouth and heel";
+
+    /// <summary>The side of the edge without a bevel, where it is no plain back.</summary>
+    public string? Face { get; init; }
+
+    /// <summary>How that side is made true; null for as its edge has it.</summary>
+    public string? Back { get; init; }
+
+    /// <summary>How its bevel is ground; null for as its edge has it.</summary>
+    public string? Grind { get; init; }
+
+    /// <summary>What else there is to honing it; null for nothing.</summary>
+    public string? Honing { get; init; }
+
+    /// <summary>Places on its wood that get no finish; null for none.</summary>
+    public string? Unfinished { get; init; }
+
+    /// <summary>What is oiled and waxed at the end; null for as its family has it.</summary>
+    public string? Protect { get; init; }
+
     /// <summary>False where no honing jig holds its blade.</summary>
     public bool Jig { get; init; } = true;
 

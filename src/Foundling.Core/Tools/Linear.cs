@@ -31,7 +31,7 @@ public sealed partial class Linear
             int at = 0;
             foreach (Match term in Term().Matches(sum))
             {
-                if (term.Index != at || term.Length == 0)
+                if (term.Index != at || term.Length == 0 || (at > 0 && term.Groups["s"].Length == 0))
                 {
                     break;
                 }

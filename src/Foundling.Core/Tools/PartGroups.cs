@@ -1,3 +1,5 @@
+using Foundling.Core.Tools.Kinds;
+
 namespace Foundling.Core.Tools;
 
 /// <summary>Parts that are spoken of together.</summary>
@@ -47,8 +49,8 @@ public static class PartGroups
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part) => kind.Family switch
     {
         Family.Plane when part.Is(PartIds.Body) => part.Material == Material.Wood ? ["mouth", "abutments", "cheek", "toe", "heel", "sole"]
-            : ["mouth", "frog seat", "cheek",
-            "toe", "heel", "sole"],
+            : kind.Works(KindTrait.CutsBelowSole) ? ["throat", "arch", "sole"]
+            : ["mouth", kind.Made(PartIds.Frog) ? "frog seat" : "bed", "cheek", "toe", "heel", "sole"],
         Family.Saw when part.Is(PartIds.Plate) => ["tooth line", "heel", "toe", "middle", "back edge"],
         _ when part.Is(PartIds.Head, PartIds.Bit) => ["eye", "edge", "cheek", "poll"],
         _ when part.Material == Material.EdgeSteel => ["edge", "back", "bevel", "slot", "top"],

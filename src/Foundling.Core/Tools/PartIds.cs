@@ -278,4 +278,52 @@ public static class PartIds
 
     /// <summary>One of the further irons of a plough, counted from 2.</summary>
     public static PartId Set(int number) => PartId.Of($"set_{number}");
+
+    /// <summary>Harder wood let into a sole.</summary>
+    public static readonly PartId Boxing = PartId.Of("boxing");
+
+    /// <summary>A strip of metal in a wooden sole.</summary>
+    public static readonly PartId WearStrip = PartId.Of("wear_strip");
+
+    /// <summary>Screws of a frame on wood.</summary>
+    public static readonly PartId FrameScrews = PartId.Of("frame_screws");
+
+    /// <summary>A collar that draws a cutter to its post.</summary>
+    public static readonly PartId Collar = PartId.Of("collar");
+
+    /// <summary>The cord of a frame saw.</summary>
+    public static readonly PartId Cord = PartId.Of("cord");
+
+    /// <summary>The stick that winds it.</summary>
+    public static readonly PartId Toggle = PartId.Of("toggle");
+
+    /// <summary>Its left peg.</summary>
+    public static readonly PartId PegLeft = PartId.Of("peg_left");
+
+    /// <summary>The pad of a keyhole saw.</summary>
+    public static readonly PartId Pad = PartId.Of("pad");
+
+    /// <summary>Screws of a pad.</summary>
+    public static readonly PartId PadScrews = PartId.Of("pad_screws");
+
+    /// <summary>The pin of a toothed jaw.</summary>
+    public static readonly PartId HeelPin = PartId.Of("heel_pin");
+
+    /// <summary>A tang through a handle.</summary>
+    public static readonly PartId Tang = PartId.Of("tang");
+
+    /// <summary>A stretcher between two arms.</summary>
+    public static readonly PartId Stretcher = PartId.Of("stretcher");
+
+    /// <summary>The left arm of a frame.</summary>
+    public static readonly PartId ArmLeft = PartId.Of("arm_left");
+
+    /// <summary>The right arm of a frame.</summary>
+    public static readonly PartId ArmRight = PartId.Of("arm_right");
+
+    /// <summary>The right peg of a frame saw.</summary>
+    public static readonly PartId PegRight = PartId.Of("peg_right");
+
+    /// <summary>Springs that hold a jaw back.</summary>
+    public static readonly PartId Springs = PartId.Of("springs");
 }

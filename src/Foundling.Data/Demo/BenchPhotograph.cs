@@ -30,7 +30,7 @@ public sealed record PaintedPhotograph(byte[] Jpeg, int Width, int Height, bool[
 public static class BenchPhotograph
 {
     // Share of the picture the tool takes, across and high, and how low the picture of a long one may be.
-    private const double FillsWide = 0.94, FillsHigh = 0.76, LowestShare = 0.2;
+    private const double FillsWide = 0.94, FillsHigh = 0.76, LowestShare = 0.16;
 
     private static readonly Dictionary<string, SKColor> Tones = new()
     {
@@ -121,7 +121,7 @@ public static class BenchPhotograph
     private static IEnumerable<(DrawnPart Part, Shape Shape)> Shapes(Profile profile, Weathering weathering) =>
         from part in profile.Parts
         where weathering.Missing?.Contains(part.Part) != true
-        from shape in part.Shapes
+        from shape in part.Shapes.Where(s => !s.Inset)
         select (part, shape);
 
     private static SKPath PathOf(Shape shape)

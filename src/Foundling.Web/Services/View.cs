@@ -2,6 +2,7 @@ using Foundling.Core.Aim;
 using Foundling.Core.Log;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 
@@ -87,6 +88,17 @@ public static class Words
     /// <summary>What the jobs done so far make of the minutes of a step.</summary>
     public static string Of(PaceResult pace) => $"{Typed.Hours(pace.LikelyMedianMin)} by {(pace.Jobs == 1 ? "the one time" : $"the last {pace.Jobs} times")} it was "
         + $"done here, mostly {Typed.Hours(pace.LowP10Min)} to {Typed.Hours(pace.HighP90Min)}";
+
+    /// <summary>A family of tools, as a heading.</summary>
+    public static string Of(Family family) => family switch
+    {
+        Family.Plane => "Planes and shaves",
+        Family.Saw => "Saws",
+        Family.EdgeTool => "Edge tools",
+        Family.Wrench => "Wrenches",
+        Family.BoringTool => "Drills and braces",
+        _ => "Cutters",
+    };
 
     /// <summary>What a proof came to.</summary>
     public static string Proved(ProofRecord proof) => (proof.Verdict(), proof.Degree) switch

@@ -96,6 +96,7 @@ public sealed class HandworkTests
 
     [Theory]
     [InlineData(102, 19, 21)]
+    [InlineData(26, 12, 54)]
     public void Moves_that_once_broke_a_rule_keep_it(int seed, int from, int to) => MoveKeepsTheRules(seed, from, to);
 
     [Fact]

@@ -8,7 +8,7 @@ public sealed class DrawingTests
     public static TheoryData<string> Kinds() => [.. ToolCatalogue.Kinds.Select(k => k.Id.Value)];
 
     [Fact]
-    public void There_are_twenty_kinds() => ToolCatalogue.Kinds.Select(k => k.Id).Distinct().Count().ShouldBe(20);
+    public void There_are_thirty_two_kinds() => ToolCatalogue.Kinds.Select(k => k.Id).Distinct().Count().ShouldBe(32);
 
     [Theory]
     [MemberData(nameof(Kinds))]

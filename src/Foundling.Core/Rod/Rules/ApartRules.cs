@@ -15,12 +15,13 @@ internal static class ApartRules
 {
     private static readonly Cond Several = If("it has several parts", q => q.Tool.Parts.Count > 1);
 
-    private static readonly Cond ComesApart = If("it comes apart without breaking a joint", q => q.Tool.Family != Family.EdgeTool);
+    private static readonly Cond ComesApart = If("it comes apart without breaking a joint", q => q.Tool.ComesApart);
 
-    private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.Family != Family.EdgeTool || q.Opened);
+    private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.ComesApart || q.Opened);
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened)
-        || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood && p.Joint != Joint.Destroyed && !q.Opened));
+        || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood
+            && p.Joint is not (Joint.Destroyed or Joint.Wedged) && !q.Opened));
 
     // What is said after the colon in how it is held is what this list is for.
     private static string Why(PartDef part) => part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
@@ -48,7 +49,7 @@ internal static class ApartRules
                 kit.Add(Need.Of(item));
             }
         }
-        With(SupplyIds.FittedScrewdrivers, p => p.IsFastener && p.Joint != Joint.SplitNut);
+        With(SupplyIds.FittedScrewdrivers, p => p.IsThreaded && p.Joint != Joint.SplitNut);
         With(SupplyIds.SplitNutDriver, p => p.Joint == Joint.SplitNut);
         With(SupplyIds.PinPunches, p => p.Joint == Joint.TaperedPin);
         With(SupplyIds.Mallet, p => p.Joint == Joint.Wedged);
@@ -94,7 +95,7 @@ internal static class ApartRules
                 Taking(q, q.Shop.Assumptions.ApartSlowTimes))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
-            FinishTest = q.Present.Any(p => p.IsFastener) ? "A box for every screw, in the order they came out."
+            FinishTest = q.Present.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
                 : "Every part lies there in the order it came off.", Cautions = q.Handling(heavy: true),
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q =>

@@ -17,9 +17,9 @@ internal static class ArrivalRules
 
     private static string How(ToolKind tool) => tool.Family switch
     {
+        _ when tool.Manner.Trial is { } trial => trial,
         Family.Plane when tool.HasMetalSole => "One cut in soft wood, then a marker rub: where does the sole touch?",
         Family.Plane => "One cut along the grain of soft wood. Does it jam, and where?",
-        _ when tool.Manner.Trial is { } trial => trial,
         Family.EdgeTool => "A few cuts into green wood: does it stick, is the head tight?",
         Family.Wrench => "Close it on a nut: how far does the jaw rock?",
         Family.BoringTool => "One hole in wood: does it run true, do the jaws hold?",
@@ -63,7 +63,8 @@ internal static class ArrivalRules
             FinishTest = "It is written down what it did.",
             Cautions = q.Tool.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 2),
-        PlanRule.One("settings as found", "Frog, cap and pivot settings are lost the moment it comes apart.", [Always], q =>
+        PlanRule.One("settings as found", "Settings are lost the moment it comes apart.",
+            [If("something on it is set", q => q.Tool.ComesApart || InTurn.Said(q.Tool.Manner.Settings, q.Has).Count > 0)], q =>
             new Deed(StepKey.NoteSettings, Stage.AsFound, Settings(q), q.Minutes(StepKey.NoteSettings))
         {
             Reason = "A good old setting is worth more than a guess.", FinishTest = "Written on the tag.",

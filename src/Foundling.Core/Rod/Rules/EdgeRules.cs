@@ -13,9 +13,10 @@ namespace Foundling.Core.Rod.Rules;
 internal static class EdgeRules
 {
     /// <summary>Honing and covering are one block: a bare edge is not left lying.</summary>
-    private static readonly Cond Backed = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace);
+    private static readonly Cond Backed = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace, EdgeForm.Curved, EdgeForm.Profiled);
 
-    private static readonly Cond Ground = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace, EdgeForm.TwoBevels, EdgeForm.Toothed);
+    private static readonly Cond Ground = Edge(EdgeForm.BackAndBevel, EdgeForm.FlatFace, EdgeForm.TwoBevels, EdgeForm.Toothed, EdgeForm.Curved,
+        EdgeForm.Profiled);
 
     private static readonly Cond Worked = If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well || Damage(q) >= 2
         || EdgeWays.Pits(q) >= 3);
@@ -32,13 +33,39 @@ internal static class EdgeRules
         ? $" {s.Reserve.ReserveMm:0.#} mm of hard steel are left, about {IronReserve.SharpeningsIn(s.Reserve.ReserveMm, q.Shop.Assumptions)} "
             + $"sharpenings{(s.SetbackMm > 0 ? $"; grinding past the pits would leave {s.Reserve.SharpeningsLeft}" : "")}." : "";
 
+    private static bool Shaped(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled;
+
+    /// <summary>The side without a bevel, by its name.</summary>
+    private static string Face(PlanQuestion q) => q.Tool.Is(FormIds.InCannel) ? "outside" : q.Tool.Manner.Face
+        ?? (q.Tool.Edge == EdgeForm.FlatFace ? "flat face" : "back");
+
+    private static string Unknown(PlanQuestion q) => Feature.Find(FeatureIds.Cannel)!.On(q.Tool) && !q.Tool.Is(FormIds.OutCannel)
+        ? " Ground inside, it is the outside that is kept true." : "";
+
+    private static string Backing(PlanQuestion q) => q.Tool.Is(FormIds.InCannel) ? "Lengthwise on a flat plate, rolled over its curve, in the last 15 mm. It carries no bevel."
+        : q.Tool.Manner.Back is { } back ? back + Unknown(q) : (q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
+        : q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null
+            ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.");
+
+    private static string Grinding(PlanQuestion q) => q.Tool.Is(FormIds.InCannel)
+        ? "On the inside, with a round stone or a mounted point of the hollow's radius: no wheel reaches it. Light, and dipped often."
+        : q.Tool.Manner.Grind ?? (q.Tool.Edge switch
+        {
+            EdgeForm.TwoBevels => "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit.",
+            EdgeForm.Profiled => "Iron in the plane, edge just through: scribe the sole's profile on its flat, then grind to the line on the edge of a narrow "
+                + $"wheel. The sole is the master and is never scraped to the iron.{Bit(q)}",
+            _ => $"Light touch, dip before it is warm to the finger.{Bit(q)}",
+        });
+
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
         q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
             : "Freehand, elbows in; marker on the bevel for the first strokes.",
-        q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
+        Shaped(q) ? "" : q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
             ? "The flat face stays flat: only the burr is taken off it." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
+        q.Tool.Edge == EdgeForm.Profiled ? "Slips of each radius for its members; on the flat nothing but the burr. Then held against the sole." : "",
+        q.Tool.Manner.Honing ?? "",
         Choices.Find(ChoiceId.Corners).Asked(q)
             ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
@@ -54,14 +81,14 @@ internal static class EdgeRules
     [
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q =>
-            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace ? "Flatten the flat face near the edge"
-                : "Flatten the back near the edge", q.Minutes(StepKey.EdgeBack))
+            new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"True the {Face(q)} behind the edge"
+                : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
-            How = q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
-                : q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null
-                ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.",
-            Reason = "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1),
+                q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(SupplyIds.FineStone)],
+            How = Backing(q),
+            Reason = q.Tool.Edge == EdgeForm.Curved ? "Where it is rough the edge is a saw, however the bevel shines."
+                : "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),
         PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q =>
@@ -70,10 +97,15 @@ internal static class EdgeRules
         {
             Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
                 ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
-            How = q.Tool.Edge == EdgeForm.TwoBevels
-                ? "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit."
-                : $"Light touch, dip before it is warm to the finger.{Bit(q)}", Reason = "Chips come out at the wheel, not at the stone.",
-            FinishTest = q.Tool.Edge == EdgeForm.TwoBevels ? "An even curve, both bevels the same width." : "Square to the side, no blue.",
+            How = Grinding(q), Reason = q.Tool.Edge == EdgeForm.TwoBevels
+                ? "Chips come out at the file, not at the stone." : "Chips come out at the wheel, not at the stone.",
+            FinishTest = q.Tool.Edge switch
+            {
+                EdgeForm.TwoBevels => "An even curve, both bevels the same width.",
+                EdgeForm.Profiled => "It shows the profile of the sole from fence to stop, no blue.",
+                EdgeForm.Curved => "One even band from corner to corner, no blue.",
+                _ => "Square to the side, no blue.",
+            },
             Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),
         }, buys: 8),
@@ -83,9 +115,11 @@ internal static class EdgeRules
             q.Minutes(StepKey.EdgeHone, q.Tool.Edge == EdgeForm.TwoBevels ? StepCase.Much : StepCase.Usual))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q),
-            Needs = q.Way(ChoiceId.Grit) == WayId.Shines
-                ? [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop), Need.Of(SupplyIds.HoningCompound, 2)]
-                    : [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)],
+            Needs =
+            [
+                Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), .. Shaped(q) ? [Need.Of(SupplyIds.SlipStones)] : Array.Empty<Need>(),
+                Need.Of(SupplyIds.Strop), .. q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.HoningCompound, 2)] : Array.Empty<Need>(),
+            ],
             How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
         PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q =>
@@ -112,7 +146,7 @@ internal static class EdgeRules
             Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap")], q =>
-            new Deed(StepKey.LeverCap, Stage.Edge, "True the front of the lever cap", q.Minutes(StepKey.LeverCap))
+            new Deed(StepKey.LeverCap, Stage.Edge, $"True the front of the {q.Tool.Part(PartIds.LeverCap)!.Name}", q.Minutes(StepKey.LeverCap))
         {
             Parts = [PartIds.LeverCap], Needs = [Need.Of(SupplyIds.P240Sheet, 1)], How = "Underside of the front edge only.",
             Reason = q.Has(PartIds.CapIron) ? "It must press across the whole cap iron." : "It must press across the whole iron.",
@@ -152,15 +186,16 @@ internal static class EdgeRules
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Lift),
                 How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
             },
-            _ => new Deed(StepKey.EdgeSave, Stage.Edge, "Lap the pits out of the last part of the back",
+            _ => new Deed(StepKey.EdgeSave, Stage.Edge, $"{(q.Tool.Edge == EdgeForm.Curved ? "Stone" : "Lap")} the pits out of the last part of the {Face(q)}",
                 q.Minutes(StepKey.EdgeSave, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
             {
                 Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
-                How = "Only the last 12 mm, on a flat plate, fresh paper often. Stop when the line at the edge is clean." + Steel(q),
+                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : "Only the last 12 mm, on a flat plate, fresh paper often.")
+                    + " Stop when the line at the edge is clean." + Steel(q),
                 Cautions = [CautionId.BareEdge], MetalRemovedMm = q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
             },
         };
-        yield return deed with { Parts = Parts(q), FinishTest = "No pit within the first millimetre of the back.", Undoable = false };
+        yield return deed with { Parts = Parts(q), FinishTest = $"No pit within the first millimetre of the {Face(q)}.", Undoable = false };
     }
 }

@@ -26,11 +26,13 @@ internal static class FinishRules
     private static string Protect(PlanQuestion q) => q.Tool.Family switch
     {
         _ when q.Aim == AimKind.Keep => "Oil the metal thinly, wax over it",
+        _ when q.Tool.Manner.Protect is { } protect => protect,
         Family.Plane when q.Tool.HasWoodenSole => "Wax the sole, oil the iron",
         Family.Plane when q.Tool.Part(PartIds.Fence) is not null => q.Tool.HasSkate ? "Wax fence and stems, oil skate and irons"
             : "Wax fence and stems, oil the irons",
+        Family.Plane when q.Tool.Part(PartIds.Body)?.Material == Material.Wood => "Wax the wood, oil the iron",
         Family.Plane => q.Tool.Made(PartIds.Adjuster) ? "Wax sole and sides, oil threads and adjuster" : "Wax sole and sides, oil the iron and the threads",
-        Family.Saw => "Wax the plate",
+        Family.Saw => $"Wax the {q.Tool.Part(PartIds.Plate)?.Name ?? "plate"}",
         Family.EdgeTool => q.Tool.Parts.Any(p => p.Material == Material.Wood) ? "Oil the steel, wax the handle" : "Oil the steel",
         Family.Wrench => "Oil the slide, wax the rest",
         _ => "Oil pivots and threads, wax the rest",

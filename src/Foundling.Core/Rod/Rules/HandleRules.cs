@@ -1,3 +1,4 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
@@ -12,7 +13,10 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for handles: why one is loose, the rod, the tang, the haft.</summary>
 internal static class HandleRules
 {
-        private static List<PartDef> LooseOnRod(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Rod is PartId rod && q.Has(rod)
+    // The cord of a frame saw is no grip.
+    private static IEnumerable<PartDef> Grips(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material == Material.Soft && !p.Is(PartIds.Cord));
+
+    private static List<PartDef> LooseOnRod(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Rod is PartId rod && q.Has(rod)
         && q.Worst(FindingKind.Looseness, p.Id) >= 1)];
 
     private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured(MeasureIds.HandleGap, p.Id)).Max();
@@ -23,7 +27,11 @@ internal static class HandleRules
 
     private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);
 
-    private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", q => q.Opened || q.Worst(FindingKind.Missing, PartIds.Haft) >= 1);
+    private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", HungAnew);
+
+    /// <summary>True when a head gets a new haft.</summary>
+    public static bool HungAnew(PlanQuestion q) => q.Opened || q.Worst(FindingKind.Missing, PartIds.Haft) >= 1
+        || q.Tool.TightensItself && q.Aim != AimKind.Keep && (q.Worst(FindingKind.Crack, PartIds.Haft) >= 3 || q.Worst(FindingKind.Damp, PartIds.Haft) >= 4);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -61,11 +69,12 @@ internal static class HandleRules
             [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3
                 && !q.Opened)], q =>
             new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? "Drive the head up and set the wedge again"
-                : "Drive the head up the haft until it is tight", q.Minutes(StepKey.HaftWedge))
+                : q.Tool.TightensItself ? "Seat the haft in both mouths of the eye" : "Drive the head up the haft until it is tight", q.Minutes(StepKey.HaftWedge))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.Made(PartIds.Wedge) ? [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)]
                 : [Need.Of(SupplyIds.Mallet)],
-            How = "Hang it head down and strike the end of the haft; the head climbs. "
+            How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. Ease the high spots, drop it "
+                + "on the end of its grip. No wedge, no nail, no water." : "Hang it head down and strike the end of the haft; the head climbs. "
                 + (q.Tool.Made(PartIds.Wedge) ? "A second wedge across the first, glued dry. " : "") + "No water: it only swells for a week.",
             Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
             Cautions = [CautionId.BareEdge],
@@ -74,25 +83,30 @@ internal static class HandleRules
             new Deed(StepKey.HaftShape, Stage.Wood, "Shape a new haft to the eye", q.Minutes(StepKey.HaftShape))
         {
             Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft)],
-            How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; kerf two thirds "
-                + "of the eye.", Reason = "The old one cannot carry the blow.",
-                FinishTest = "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
+            How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; "
+                + (q.Tool.TightensItself ? "its taper bears at both mouths, the end 10 to 15 mm proud." : "kerf two thirds of the eye."), Reason = "The old one cannot carry the blow.",
+                FinishTest = q.Tool.TightensItself ? "It settles by its own weight and touches all round at both mouths."
+                    : "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
         }, buys: 10),
         PlanRule.One("hang the head", "Edge first, then the haft: nobody grinds a head on a stick.", [NotKeep, Hafted, NewHaft], q =>
             new Deed(StepKey.HaftHang, Stage.Together, q.Tool.Made(PartIds.Wedge) ? "Hang the head: drive it home, wedge it, cut it flush"
                 : "Hang the head: drive it home until it holds", q.Minutes(StepKey.HaftHang))
         {
-            Parts = [PartIds.Haft, PartIds.Wedge], Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
-            How = "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
-            Reason = "A head that moves is a head that flies.", FinishTest = "Edge in line with the haft, wedge tight, no gap at the eye.",
+            Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.TightensItself ? [Need.Of(SupplyIds.Mallet)]
+                : [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
+            How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, within 2 or 3 mm: put it "
+                + "right in the fit of the haft, not at the wheel."
+                : "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
+            Reason = "A head that moves is a head that flies.", FinishTest = q.Tool.TightensItself ? "Edge square across the haft, no gap at either mouth."
+                : "Edge in line with the haft, wedge tight, no gap at the eye.",
             Cautions = [CautionId.BareEdge],
         }, buys: 6),
         PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q =>
-            q.Tool.Parts.Any(p => p.Material == Material.Soft && (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3
+            Grips(q).Any(p => (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3
             || q.Worst(FindingKind.Missing, p.Id) >= 1)))], q => new Deed(StepKey.Grip, Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool
             ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip))
         {
-            Parts = Ids(q.Tool.Parts.Where(p => p.Material == Material.Soft)), Needs = [Need.Of(SupplyIds.CordOrLeather, 6)],
+            Parts = Ids(Grips(q)), Needs = [Need.Of(SupplyIds.CordOrLeather, 6)],
             How = "Wind a sample of ten turns first; it says how much cord is needed.", Reason = "The hand must not slide to the edge.",
             FinishTest = "It does not turn when wrung.",
         }, buys: 6),

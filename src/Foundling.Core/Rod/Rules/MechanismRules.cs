@@ -14,6 +14,8 @@ internal static class MechanismRules
 {
     private static double? Play(PlanQuestion q) => q.Measured(MeasureIds.Play, PartIds.SlidingJaw);
 
+    private static string[] Slide(PlanQuestion q) => q.Tool.Made(PartIds.HeelPin) ? ["thread", "window"] : ["slide"];
+
     private static IEnumerable<string> Running(PlanQuestion q) => q.Present.Where(p => p.Is(PartIds.Spindle, PartIds.Knurl)).Select(p => p.Name)
         .OrderDescending(StringComparer.Ordinal);
 
@@ -48,15 +50,18 @@ internal static class MechanismRules
             Reason = "It must hold in both directions and let go in the middle.", FinishTest = "It clicks both ways and holds under the hand.",
             Cautions = [CautionId.Spring],
         }, buys: 10),
-        PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench)], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List(["slide", .. Running(q)])}", q.Minutes(StepKey.SlideClean))
+        PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench),
+            If("its jaw slides", q => q.Tool.Made(PartIds.SlidingJaw))], q =>
+            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. Slide(q), .. Running(q)])}", q.Minutes(StepKey.SlideClean))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
-            How = "Thread of the jaw with a brush, slide with a strip of wood and cloth.", Reason = "Packed grit reads as wear.",
+            How = q.Tool.Made(PartIds.HeelPin) ? "Thread of the jaw with a brass brush, clean to its shank. No paint in the window; the knurl is never sanded."
+                : "Thread of the jaw with a brush, slide with a strip of wood and cloth.", Reason = "Packed grit reads as wear.",
             FinishTest = "One finger runs it from end to end.", Cautions = [CautionId.Spring],
         }, buys: 12),
         PlanRule.One("play in the jaw", "Play is shared by knurl, spindle and slide.", [NotKeep, Of(Family.Wrench),
+            If("its jaw is not made to rock", q => q.Tool.Made(PartIds.Spindle)),
             If("the jaw is loose, or its play was measured", q => q.Worst(FindingKind.Looseness, PartIds.SlidingJaw) >= 1
             || Play(q) > q.Shop.Assumptions.JawPlayMm)], q => new Deed(StepKey.JawPlay, Stage.Mechanism,
             "Find where the play comes from and take up what the knurl gives", q.Minutes(StepKey.JawPlay))

@@ -14,6 +14,8 @@ internal static class SawRules
     private static readonly Cond Dull = If("its teeth are worn, uneven or missing, or it was not found to cut well", q => q.Worst(FindingKind.EdgeDamage,
         PartIds.Plate) >= 2 || q.Tried != State.AsFoundTry.Well);
 
+    private static string Plate(PlanQuestion q) => q.Tool.Part(PartIds.Plate)?.Name ?? "plate";
+
     private static double Feet(PlanQuestion q) => q.Facts.LengthMm / 305;
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -29,7 +31,7 @@ internal static class SawRules
         PlanRule.One("straighten the plate", "A bow comes out by hand, a kink by a smith, a crease never.",
             [NotKeep, Saw, Found(FindingKind.Bent, 1, PartIds.Plate)], q =>
                 new Deed(StepKey.SawStraight, Stage.Edge, q.Worst(FindingKind.Bent, PartIds.Plate) >= 3
-            ? "Ask a saw smith about the kink" : "Bend the bow out of the plate", q.Minutes(StepKey.SawStraight))
+            ? "Ask a saw smith about the kink" : $"Bend the bow out of the {Plate(q)}", q.Minutes(StepKey.SawStraight))
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers)],
             How = q.Worst(FindingKind.Bent, PartIds.Plate) >= 3 ? "Hammering a plate is a trade: a wrong blow makes it oil-can."
@@ -58,7 +60,7 @@ internal static class SawRules
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawSet), Need.Of(SupplyIds.SawVice)],
             How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second "
-                + "bending.", Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.",
+                + "bending." + (q.Tool.Made(PartIds.PadScrews) ? " A blade ground thin to its back wants little or none." : ""), Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.",
                 Cautions = [CautionId.Teeth], Undoable = false,
         }, buys: 8),
         PlanRule.One("cover the teeth", "A filed saw cuts whoever lifts it.", [NotKeep, Saw, Dull], q =>

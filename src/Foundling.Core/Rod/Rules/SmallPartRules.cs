@@ -15,6 +15,7 @@ internal static class SmallPartRules
 
     // A plate has its own way of being straightened, and a casting breaks.
     private static IEnumerable<PartDef> Bent(PlanQuestion q) => q.With(FindingKind.Bent, 2).Where(p => !p.Is(PartIds.Plate)
+        && p.Joint != Joint.Sprung && !(q.Tool.Made(PartIds.HeelPin) && !p.IsFastener)
         && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel);
 
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Brass);
@@ -24,7 +25,7 @@ internal static class SmallPartRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or pins", q => Screws(q).Any())],
+        PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or bolts", q => Screws(q).Any(p => p.IsThreaded))],
             q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
             q.Minutes(StepKey.Screws) + (q.Minutes(StepKey.Screws, StepCase.Each) * Screws(q).Count()))
         {
@@ -85,8 +86,7 @@ internal static class SmallPartRules
             FinishTest = "The old surfaces are free.", Undoable = false, Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
-            [NotKeep, If("something but a saw plate is bent", q => q.With(FindingKind.Bent, 2).Any(p => !p.Is(PartIds.Plate)
-            && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel))], q => new Deed(StepKey.Straighten, Stage.SmallParts,
+            [NotKeep, If("something is bent that may be straightened cold: no saw plate, no spring, nothing of a pipe wrench", q => Bent(q).Any())], q => new Deed(StepKey.Straighten, Stage.SmallParts,
             $"Straighten {Names(Bent(q))}", q.Minutes(StepKey.Straighten))
         {
             Parts = Ids(Bent(q)),

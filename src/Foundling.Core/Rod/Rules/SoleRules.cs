@@ -3,6 +3,7 @@ using Foundling.Core.Keys;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
 using static Foundling.Core.Rod.PlanQuestion;
 using static Foundling.Core.Rod.When;
 
@@ -12,6 +13,13 @@ namespace Foundling.Core.Rod.Rules;
 internal static class SoleRules
 {
     private static readonly Cond Metal = If("it has a flat metal sole", q => q.Tool.HasMetalSole);
+
+    private static readonly Cond Tensed = If("what holds its iron bends the body", q => q.Tool.HasBed);
+
+    private static string Cap(PlanQuestion q) => q.Tool.Part(PartIds.LeverCap) is { } cap ? cap.Name is "lever cap" ? "cap" : cap.Name
+        : q.Tool.Part(PartIds.Clamp)?.Name ?? "cap";
+
+    private static string Under(PlanQuestion q) => q.Tool.HasBed ? " under tension" : ", the cutter out";
 
     private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole);
 
@@ -26,8 +34,8 @@ internal static class SoleRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal], q =>
-            new Deed(StepKey.Tension, Stage.Together, "Draw the iron back and close the cap to working tension", q.Minutes(StepKey.Tension))
+        PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal, Tensed], q =>
+            new Deed(StepKey.Tension, Stage.Together, $"Draw the iron back and close the {Cap(q)} to working tension", q.Minutes(StepKey.Tension))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
                 Reason = "The sole is flattened in the shape it works in.",
@@ -41,20 +49,21 @@ internal static class SoleRules
             Reason = "It may be flat enough already; a plate too short makes it worse.", FinishTest = "Flatness stands on the tag.",
         }, buys: 2),
         PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal], q =>
-            new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => "Lap the whole sole under tension", WayId.Cuts =>
-            "Lap the sole under tension, only until it cuts", _ => "Lap the sole under tension: toe, mouth and heel" },
+            new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => $"Lap the whole sole{Under(q)}", WayId.Cuts =>
+            $"Lap the sole{Under(q)}, only until it cuts", _ => $"Lap the sole{Under(q)}: {q.Tool.Manner.Sole}" },
             (q.Minutes(StepKey.SoleLap, q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual })
                 * Factor(q)).Whole())
         {
             Parts = [PartIds.Body],
             Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1),
                 Need.Of(SupplyIds.FlatPlate)],
-            How = "Marks at toe, mouth and heel; look every hundred strokes; press over the mouth. Leave out pits and a worn toe."
+            How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
+                + (q.Tool.HasBed ? "press over the mouth. Leave out pits and a worn toe." : "press over the middle. Leave out pits.")
                 + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look." : ""),
             Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
-                _ => "Marks gone at toe, mouth and heel." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
+                _ => $"Marks gone at {q.Tool.Manner.Sole}." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
             SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], q =>
@@ -63,7 +72,8 @@ internal static class SoleRules
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.LightOil, 5)], Reason = "Wet slurry rusts and cuts.",
             FinishTest = "A white cloth stays white.", Cautions = [CautionId.Slurry],
         }),
-        PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own)], q =>
+        PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own),
+            If("it has sides that do no work", q => q.Tool.HasBed && !q.Tool.Works(KindTrait.CheeksGuide))], q =>
             new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines", q.Minutes(StepKey.Sides))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
@@ -75,7 +85,8 @@ internal static class SoleRules
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], q =>
             new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris))
         {
-            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = "One light pass, not at the mouth.", Reason = "A sharp arris lines the work.",
+            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide) ? "One light pass at toe and heel; the long edges that guide it stay crisp."
+                : q.Tool.HasBed ? "One light pass, not at the mouth." : "One light pass, not round the throat.", Reason = "A sharp arris lines the work.",
             FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Undoable = false, Cautions = [CautionId.Slurry],
         }),
         PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], q =>

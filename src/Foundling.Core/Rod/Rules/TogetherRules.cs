@@ -11,7 +11,7 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for putting together and setting.</summary>
 internal static class TogetherRules
 {
-    private static readonly Cond WasApart = If("it was taken apart", q => q.Tool.Parts.Count > 1 && q.Tool.Family != Family.EdgeTool);
+    private static readonly Cond WasApart = If("it was taken apart", q => q.Tool.ComesApart);
 
     private static string CapSetting(PlanQuestion q) => q.Way(ChoiceId.Cap) switch
     {
@@ -40,16 +40,17 @@ internal static class TogetherRules
     private static string PivotNotch(PlanQuestion q) => q.Measured(MeasureIds.PivotNotch, PartIds.Pivot) is double notch
         ? $" As found it stood at notch {notch:0}." : "";
 
-    private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsFastener || p.Joint is Joint.LockTab or Joint.ReverseThread
-        || p.Is(PartIds.Chuck));
+    private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsThreaded || p.Joint is Joint.LockTab or Joint.ReverseThread
+        || p.Is(PartIds.Chuck, PartIds.Knurl));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart], q =>
+        PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart,
+            If("its haft is not hung anew", q => !(q.Tool.TightensItself && HandleRules.HungAnew(q)))], q =>
             new Deed(StepKey.Assemble, Stage.Together, q.Tool.Manner.Together.Said(p => q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
             q.Minutes(StepKey.Assemble, StepCase.Each) * q.Tool.Parts.Count(p => !p.InSet))
         {
-            Needs = q.Present.Any(p => p.IsFastener) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
+            Needs = q.Present.Any(p => p.IsThreaded) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
                 : [Need.Of(SupplyIds.LightOil, 3)],
             How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
@@ -71,7 +72,8 @@ internal static class TogetherRules
             q => q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.FinalHone, Stage.Tune, "Touch up the edge and put it straight back",
                 q.Minutes(StepKey.FinalHone))
         {
-            Parts = Ids(q.Edges), Needs = [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)], How = "A dozen strokes, then into the plane, drawn back.",
+            Parts = Ids(q.Edges), Needs = [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)], How = q.Tool.HasBed ? "A dozen strokes, then into the plane, drawn back."
+                : "A dozen strokes, then back in its place, drawn back.",
             Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Order, 4),
         PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>

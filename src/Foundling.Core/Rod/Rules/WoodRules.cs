@@ -29,6 +29,9 @@ internal static class WoodRules
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
         && !(p.Is(PartIds.Haft) && c >= 3))];
 
+    // Where wood must grip, or must move, it stays bare.
+    private static string Bare(PlanQuestion q) => q.Tool.Manner.Unfinished is { } bare ? $" None on {bare}." : "";
+
     private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
 
     private static Drying Wipe(PlanQuestion q) => Drying.OilWipeOff(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
@@ -88,7 +91,7 @@ internal static class WoodRules
             new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30), Needs = [Need.Of(SupplyIds.Shellac, 10), Need.Of(SupplyIds.LintFreeCloth, 1)],
-            How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it.",
+            How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
         PlanRule.One("oil the wood", "Bare or thirsty wood cracks.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], q =>
@@ -96,7 +99,7 @@ internal static class WoodRules
         {
             Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
             Needs = [Need.Of(SupplyIds.BoiledLinseedOil, 15), Need.Of(SupplyIds.LintFreeCloth, 1)], Reason = "It keeps the colour and sheds water.",
-            How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.",
+            How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
             FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
         }, Id, 3),
         PlanRule.One("wipe the oil off", "Oil left standing skins over and stays sticky.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], q =>
@@ -110,7 +113,7 @@ internal static class WoodRules
             new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax))
         {
             Parts = Parts(q), Lag = Lag.Cure(15), Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LintFreeCloth, 1)],
-                How = "Thin; buff when it hazes, 5 to 15 min.",
+                How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
         PlanRule.One("shellac the wood", "Thin coats, an hour apart.", [Has, Dry, Way(WayId.Shellac)], q =>
@@ -118,7 +121,7 @@ internal static class WoodRules
         {
             Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Shellac), In(q, Drying.Shellac)),
             Needs = [Need.Of(SupplyIds.Shellac, 30), Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LintFreeCloth, 1)],
-            How = "Small parts spin on a mandrel in the drill press. A coat an hour, wool between.", Reason = "An even shine as it was sold.",
+            How = "Small parts spin on a mandrel in the drill press. A coat an hour, wool between." + Bare(q), Reason = "An even shine as it was sold.",
             FinishTest = "No bare spot in raking light.", Cautions = [CautionId.Solvent, CautionId.Rotating], Undoable = false,
         }, Id, 8),
         PlanRule.One("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q =>
@@ -126,7 +129,7 @@ internal static class WoodRules
         {
             Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Lacquer), In(q, Drying.Lacquer)),
                 Needs = [Need.Of(SupplyIds.Lacquer, 40), Need.Of(SupplyIds.SprayGear)],
-            How = "Light passes. Wool between, wax at the end.", Reason = "Hard, clear and even.", FinishTest = "No bare spot in raking light.",
+            How = "Light passes. Wool between, wax at the end." + Bare(q), Reason = "Hard, clear and even.", FinishTest = "No bare spot in raking light.",
             Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 8),
     ];

@@ -3,6 +3,7 @@ using Foundling.Core.Keys;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Rod.Ways;
 
@@ -19,7 +20,7 @@ public static class EdgeWays
     public static SteelLeft? Steel(PlanQuestion q) => q.Facts.Steel(q.Shop.Assumptions);
 
     private static readonly Choice Back = new(ChoiceId.Back, "Pits in the back are", "how pits that stop an edge are dealt with", q => Cuts(q)
-        && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace && Pits(q) >= 3,
+        && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.Curved or EdgeForm.Profiled && Pits(q) >= 3,
     [
         new(WayId.Lap, "lapped out, the whole last part flat", "the careful restorer's; the back stays true"),
         new(WayId.Shim, "passed under by a shim", "a tiny back bevel, then always") { Closed = NotOnAChisel },
@@ -87,6 +88,8 @@ public static class EdgeWays
     /// <summary>All of them, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } = [Back, Hold, Bevel, Corners, Grit, Cap, Mouth];
 
-    private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Family == Family.Plane ? null
+    private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled ? "A shim lifts a straight line; this edge is a shape."
+        : q.Tool.Works(KindTrait.CheeksGuide) || !q.Tool.HasBed && q.Tool.Family == Family.Plane ? "The flat side runs on or just over the work: lifted, the edge does not cut."
+        : q.Tool.Family == Family.Plane ? null
         : "The whole back guides the tool, so it stays flat: never on a chisel or knife.";
 }

@@ -68,7 +68,8 @@ public static class KindDrawing
         }
         catch (XmlException fault)
         {
-            throw KindReader.Wrong("drawing", $"This is no drawing: something is wrong in line {fault.LineNumber}.");
+            throw KindReader.Wrong("drawing", fault.LineNumber > 0 ? $"This is no drawing: something is wrong in line {fault.LineNumber}."
+                : "This is no drawing that can be read.");
         }
     }
 
@@ -81,7 +82,12 @@ public static class KindDrawing
             {
                 throw KindReader.Wrong("drawing", $"The {part.Name} has a class that is not drawn here; those there are: {string.Join(", ", Shape.Classes)}.");
             }
-            var outline = Outline.Parse(path.Attribute("d")?.Value ?? "");
+            string data = path.Attribute("d")?.Value ?? "";
+            if (string.IsNullOrWhiteSpace(data))
+            {
+                throw new FormatException("no outline");
+            }
+            var outline = Outline.Parse(data);
             (Spot low, Spot high) = outline.Box();
             return new[] { low.X, low.Y, high.X, high.Y }.All(v => Math.Abs(v) <= MostMm)
                 ? new Shape(string.Join(' ', classes), path.Attribute("fill-rule")?.Value == "evenodd", outline) { Inset = path.Attribute("data-inset") is not null }

@@ -40,6 +40,9 @@ public sealed record KindFile(KindId Kind, string Name, Family Family, string Le
     /// <summary>True where the iron lies bevel up.</summary>
     public bool BevelUp { get; init; }
 
+    /// <summary>What is particular to how it works.</summary>
+    public IReadOnlyList<KindTrait> Traits { get; init; } = [];
+
     /// <summary>What is particular to it, in the words of its plan.</summary>
     public KindManner? Manner { get; init; }
 
@@ -54,6 +57,16 @@ public sealed record KindFile(KindId Kind, string Name, Family Family, string Le
 
     /// <summary>Teeth that are drawn from their count.</summary>
     public KindTeeth? Teeth { get; init; }
+}
+
+/// <summary>Something particular to how a kind works, which no part of it tells.</summary>
+public enum KindTrait
+{
+    /// <summary>Its cheeks guide it, so they stand square to the sole.</summary>
+    CheeksGuide,
+
+    /// <summary>Its cutter works below the sole and lies on no bed.</summary>
+    CutsBelowSole,
 }
 
 /// <summary>A part in a kind file.</summary>

@@ -76,7 +76,8 @@ public static partial class KindReader
         Check(file.Manner, known);
         Named(file.Proofs.Count <= 12 && file.Proofs.All(p => p.Length is > 0 and <= MostName), "proofs", "A kind has 12 proofs at most, each by its key.");
         Named(file.Stall.Count <= 6, "stall", "A kind has 6 questions of its own at most.");
-        file.Stall.ToList().ForEach(q => Check(q, known));
+        ToolKind kind = Kind(file);
+        file.Stall.ToList().ForEach(q => Check(q, known, kind));
         if (file.Teeth is { } teeth)
         {
             Known(known, "teeth", teeth.Part);
@@ -152,7 +153,7 @@ public static partial class KindReader
         }
     }
 
-    private static void Check(KindQuestion question, HashSet<PartId> known)
+    private static void Check(KindQuestion question, HashSet<PartId> known, ToolKind kind)
     {
         string field = $"stall.{question.Id}";
         Named(PartKey().IsMatch(question.Id) && question.Answers.All(a => PartKey().IsMatch(a.Id)), field, "Questions and answers have keys of small letters.");
@@ -164,6 +165,8 @@ public static partial class KindReader
         question.Answers.ToList().ForEach(a => Words(field, a.Text, MostName));
         Named(question.Answers.All(a => (a.Finding is null) == (a.Degree == 0) && a.Degree is >= 0 and <= 4), field,
             $"An answer to \"{Short(question.Ask)}\" has a finding of degree 1 to 4, or none.");
+        Named(question.Answers.All(a => a.Finding is not { } found || Faults.Can(kind, kind.Part(question.Part)!, found)), field,
+            $"An answer to \"{Short(question.Ask)}\" is a fault that part cannot have.");
     }
 
     private static void Check(KindFit fit, HashSet<PartId> known)
