@@ -19,7 +19,7 @@ public sealed class StallPageTests(DemoHost host) : IClassFixture<DemoHost>
     public async Task What_it_takes_along_holds_every_kind()
     {
         JsonElement data = JsonSerializer.Deserialize<JsonElement>(await (await host.Visit().Get("/stall?handler=Data")).Content.ReadAsStringAsync());
-        data.GetProperty("tables").GetArrayLength().ShouldBe(20);
+        data.GetProperty("tables").GetArrayLength().ShouldBe(32);
         JsonElement sums = data.GetProperty("sums");
         sums.GetProperty("most").GetInt32().ShouldBe(12);
         sums.GetProperty("price").GetArrayLength().ShouldBe(4);

@@ -62,7 +62,8 @@ public static class StallQuestions
         int first = usual.Count(q => q.Id is "edge_there" or "complete" or "set");
         List<StallQuestion> questions = [.. usual.Take(first), .. own, .. usual.Skip(first).Take(Most - first - own.Count)];
         HashSet<string> answers = [.. questions.SelectMany(q => q.Answers.Select(a => $"{q.Id}/{a.Id}"))];
-        return [.. questions.Select(q => q with { NotAfter = [.. q.NotAfter.Where(answers.Contains)], Answers = [.. q.Answers.Select(a => a with { Raises = Telling.GetValueOrDefault($"{q.Id}/{a.Id}")
+        return [.. questions.Select(q => q with { NotAfter = [.. q.NotAfter.Where(answers.Contains)], Answers
+            = [.. q.Answers.Select(a => a with { Raises = Telling.GetValueOrDefault($"{q.Id}/{a.Id}")
             ?? [] })] })];
     }
 

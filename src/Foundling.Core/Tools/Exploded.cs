@@ -9,7 +9,7 @@ namespace Foundling.Core.Tools;
 public static class Exploded
 {
     private const double Upward = 1.6;
-    private const int Gap = 2, Farthest = 600, Columns = 64;
+    private const int FewCells = 2, Rim = 20, Gap = 2, Farthest = 600, Columns = 64;
 
     private static readonly ConditionalWeakTable<Profile, Profile> Known = new();
 
@@ -29,14 +29,16 @@ public static class Exploded
             return null;
         }
         double cell = Math.Max(profile.Width, profile.Height) / (Columns * 4);
-        var moved = profile.Parts.ToDictionary(p => p.Part, p => new Spot(apart[p.Part]![0], apart[p.Part]![1]));
+        // A drawing made larger as a whole needs as much more room; one that was stretched does not.
+        double larger = Math.Max(1, profile.Height / Profile.Of(profile.Kind).Height);
+        var moved = profile.Parts.ToDictionary(p => p.Part, p => new Spot(apart[p.Part]![0] * larger, apart[p.Part]![1] * larger));
         var taken = new Dictionary<(int, int), Spot>();
         foreach (DrawnPart part in profile.Parts)
         {
             // What is of one piece goes the same way and stays together; a cell at a rim may be shared.
             Spot by = moved[part.Part];
             List<(int, int)> cells = [.. Cells(part, cell).Select(c => (c.X + (int)Math.Round(by.X / cell), c.Y + (int)Math.Round(by.Y / cell)))];
-            if (cells.Count(c => taken.TryGetValue(c, out Spot other) && other != by) > cells.Count / Columns)
+            if (cells.Count(c => taken.TryGetValue(c, out Spot other) && other != by) > Math.Max(FewCells, cells.Count / Rim))
             {
                 return null;
             }

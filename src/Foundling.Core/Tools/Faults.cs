@@ -34,7 +34,8 @@ public static class Faults
         FindingKind.Burred => part.IsFastener,
         FindingKind.BentTab => part.Joint == Joint.LockTab,
         FindingKind.Mushroomed => IsStruck(tool, part),
-        FindingKind.Bent => !part.Is(PartIds.Head, PartIds.Bit, PartIds.Poll, PartIds.Bolster) && !(part.OnePiece && part.Is(PartIds.FixedJaw)) && part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood),
+        FindingKind.Bent => part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood)
+            && !part.Is(PartIds.Head, PartIds.Bit, PartIds.Poll, PartIds.Bolster) && !(part.OnePiece && part.Is(PartIds.FixedJaw)),
         FindingKind.Damp => part.Material == Material.Wood,
         FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Is(PartIds.Body),
         FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),

@@ -120,6 +120,13 @@ public sealed record Profile(KindId Kind, double Width, double Height, double Re
         return Move(Width + (high.X - high0.X) + dx, height, height - (Height - RestY), (part, p) => map(part, p) is var q ? new Spot(q.X + dx, q.Y + dy) : p);
     }
 
+    /// <summary>From where to where the tool itself reaches, second views apart, mm from the left edge.</summary>
+    public (double From, double To) Reach()
+    {
+        List<(Spot Low, Spot High)> boxes = [.. Parts.SelectMany(p => p.Shapes).Where(s => !s.Inset).Select(s => s.Path.Box())];
+        return (boxes.Min(b => b.Low.X), boxes.Max(b => b.High.X));
+    }
+
     private (Spot Low, Spot High) Frame()
     {
         List<(Spot Low, Spot High)> boxes = [.. Parts.Select(Exploded.BoxOf)];

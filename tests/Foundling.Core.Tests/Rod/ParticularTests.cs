@@ -16,7 +16,8 @@ public sealed class ParticularTests
     [Fact]
     public void A_moulding_plane_keeps_its_sole_and_its_iron_follows_it()
     {
-        IReadOnlyList<Deed> plan = Plan(KindIds.MouldingPlane, AimKind.Work, Asking.F(PartIds.Iron, FindingKind.EdgeDamage, 3), Asking.F(PartIds.Boxing, FindingKind.Looseness, 2));
+        IReadOnlyList<Deed> plan = Plan(KindIds.MouldingPlane, AimKind.Work, Asking.F(PartIds.Iron, FindingKind.EdgeDamage, 3),
+            Asking.F(PartIds.Boxing, FindingKind.Looseness, 2));
         plan.ShouldNotContain(d => d.Id.Step == StepKey.SoleWood || d.Id.Step == StepKey.SoleLap || d.Id.Step == StepKey.SoleCheck);
         At(plan, StepKey.Boxing).ShouldBeLessThan(At(plan, StepKey.SoleShape));
         At(plan, StepKey.SoleShape).ShouldBeLessThan(At(plan, StepKey.ProfileMatch));
@@ -75,7 +76,8 @@ public sealed class ParticularTests
     [Fact]
     public void A_frame_saw_is_let_down_first_strung_last_and_its_tenons_stay_dry()
     {
-        IReadOnlyList<Deed> plan = Plan(KindIds.FrameSaw, AimKind.Work, Asking.F(PartIds.Cord, FindingKind.Worn, 3), Asking.F(PartId.Of("blade"), FindingKind.EdgeDamage, 2));
+        IReadOnlyList<Deed> plan = Plan(KindIds.FrameSaw, AimKind.Work, Asking.F(PartIds.Cord, FindingKind.Worn, 3),
+            Asking.F(PartId.Of("blade"), FindingKind.EdgeDamage, 2));
         plan.First(d => d.Id.Step == StepKey.Apart).Title.ShouldStartWith("Let the tension off");
         At(plan, StepKey.CordNew).ShouldBeLessThan(At(plan, StepKey.StringUp));
         At(plan, StepKey.SawFile).ShouldBeLessThan(At(plan, StepKey.StringUp));
@@ -87,8 +89,8 @@ public sealed class ParticularTests
     [Fact]
     public void A_pipe_wrench_is_left_to_rattle_and_what_is_bent_of_it_is_not_straightened()
     {
-        IReadOnlyList<Deed> plan = Plan(KindIds.PipeWrench, AimKind.Work, Asking.F(PartId.Of("hook_jaw"), FindingKind.Looseness, 3), Asking.F(PartIds.Handle, FindingKind.Bent, 3),
-            Asking.F(PartId.Of("springs"), FindingKind.Bent, 2), Asking.F(PartId.Of("hook_jaw"), FindingKind.Worn, 3));
+        IReadOnlyList<Deed> plan = Plan(KindIds.PipeWrench, AimKind.Work, Asking.F(PartId.Of("hook_jaw"), FindingKind.Looseness, 3),
+            Asking.F(PartIds.Handle, FindingKind.Bent, 3), Asking.F(PartId.Of("springs"), FindingKind.Bent, 2), Asking.F(PartId.Of("hook_jaw"), FindingKind.Worn, 3));
         plan.ShouldNotContain(d => d.Id.Step == StepKey.JawPlay || d.Id.Step == StepKey.Straighten);
         plan.Single(d => d.Id.Step == StepKey.JawTeeth).Title.ShouldStartWith("Look for new jaws");
     }

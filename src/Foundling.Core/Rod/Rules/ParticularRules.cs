@@ -9,7 +9,10 @@ using static Foundling.Core.Rod.When;
 
 namespace Foundling.Core.Rod.Rules;
 
-/// <summary>Rules for what only few tools have: shaped soles, guiding cheeks, a frame on wood, tangs in a stock, cords, pads, toothed and parallel jaws.</summary>
+/// <summary>
+/// Rules for what only few tools have: shaped soles, guiding cheeks, a frame on wood, tangs in a stock, cords, pads, toothed and
+/// parallel jaws.
+/// </summary>
 internal static class ParticularRules
 {
     private static readonly Cond Shaped = If("its sole has a shape", q => q.Tool.Edge == EdgeForm.Profiled);
