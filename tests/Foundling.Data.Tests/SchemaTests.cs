@@ -31,7 +31,8 @@ public sealed class SchemaTests
     [Fact]
     public void The_list_of_rules_in_docs_is_that_of_the_book()
     {
-        var text = new StringBuilder("# What each rule reads\n\nA rule gives its steps when all of this holds. Rules ask what a tool has and how it works, never what its kind is "
+        var text = new StringBuilder("# What each rule reads\n\nA rule gives its steps when all of this holds. Rules ask what a tool has and how it works, "
+            + "never what its kind is "
             + "called;\nthe words are those the program shows on *Why this plan*.\n");
         foreach ((string name, IReadOnlyList<PlanRule> rules) in Planner.Rooms)
         {

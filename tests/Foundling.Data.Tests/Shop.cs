@@ -1,3 +1,4 @@
+using Foundling.Data.Kinds;
 using Foundling.Core.Tools;
 using Foundling.Core.Tags;
 using Foundling.Data.Demo;
@@ -62,7 +63,13 @@ public sealed class TestShop : IDisposable
 
     public BundleDesk Bundles(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db));
 
-    public BundlesIn Incoming(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), Desk(db), db, Folder, Time);
+    public BundlesIn Incoming(FoundlingDb db) => new(Tags(db), Pictures, Patterns(db), Desk(db), Kinds(db), db, Folder, Time);
+
+    public KindList KindList => _kinds ??= new KindList(Folder);
+
+    private KindList? _kinds;
+
+    public KindShelf Kinds(FoundlingDb db) => new(db, KindList, Time);
 
     /// <summary>Receives a bundle and takes it with all its pages.</summary>
     public async Task<Tag> Bring(FoundlingDb db, Stream bundle)

@@ -33,7 +33,8 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
                 .Select(th => th.NextElementSibling!.TextContent.Trim()));
         }
         said.ShouldNotBeEmpty();
-        said.ShouldAllBe(s => System.Text.RegularExpressions.Regex.IsMatch(s, @"^[\d a-z]+ by the (one time|last \d+ times) it was done here, mostly .+ to .+$"));
+        said.ShouldAllBe(s => System.Text.RegularExpressions.Regex.IsMatch(s,
+            @"^[\d a-z]+ by the (one time|last \d+ times) it was done here, mostly .+ to .+$"));
     }
 
     [Fact]

@@ -14,7 +14,8 @@ public static class Proofs
 
     private static readonly Dictionary<string, Make> Known = new()
     {
-        ["shaving"] = (_, purpose, a) => Shaving(purpose switch { SolePurpose.Jack => a.JackShavingMm, SolePurpose.Try => a.TryShavingMm, _ => a.FineShavingMm }),
+        ["shaving"] = (_, purpose, a) => Shaving(purpose switch { SolePurpose.Jack => a.JackShavingMm, SolePurpose.Try => a.TryShavingMm, _ =>
+            a.FineShavingMm }),
         ["shaving_try"] = (_, _, a) => Shaving(a.TryShavingMm),
         ["shaving_jack"] = (_, _, a) => Shaving(a.JackShavingMm),
         ["surface"] = Seen("surface", "The surface it leaves", "One pass with the grain, in raking light.", "wood, figure", [Softwood],
@@ -38,7 +39,8 @@ public static class Proofs
             [Hardwood, Caliper], "Difference of depth", Direction.AtMost, a.TrenchOutMm, 0.05),
         ["scraped"] = Seen("scraped", "A scraped panel", "Along and across a figured board, skewed a little.", "wood, figure", [Hardwood],
             "shavings, and no tracks", "shavings, with tracks", "dust only"),
-        ["scraping"] = (_, _, a) => new MeasuredProof("shaving", "Measured scrapings", "Three or more, each in its middle.", "wood, figure", [Hardwood, Caliper],
+        ["scraping"] = (_, _, a) => new MeasuredProof("shaving", "Measured scrapings", "Three or more, each in its middle.", "wood, figure",
+            [Hardwood, Caliper],
             "Scraping thickness", Direction.AtMost, a.ScrapingMm, 0.01),
         ["toothed"] = Seen("toothed", "A toothed panel", "Both ways over a panel, then light from the side.", "wood, size of the panel", [Hardwood],
             "even lines all over", "bare patches", "torn, or lines of uneven depth"),
@@ -50,7 +52,8 @@ public static class Proofs
         ["drift_back"] = (_, _, a) => Drift(a.BackSawDriftMm),
         ["feel"] = Seen("feel", "How it cuts", "Long even strokes: listen, and look at the far side.", "wood, along or across the grain", [Softwood],
             "runs freely, the kerf is clean", "binds, or the far side frays", "will not start, or wanders"),
-        ["strung"] = Seen("strung", "Strung", "Wound to working tension: pluck the blade, then turn it out by a third of a right angle.", "turns of the toggle", [],
+        ["strung"] = Seen("strung", "Strung", "Wound to working tension: pluck the blade, then turn it out by a third of a right angle.",
+            "turns of the toggle", [],
             "it rings, both arms stand alike, the blade is flat", "dull, or one arm leans", "wood or cord gives, or the blade winds"),
         ["keyhole"] = Seen("keyhole", "A curve from a hole", "From a 10 mm hole in thin board, round a 25 mm radius.", "wood, thickness", [Softwood],
             "round, the blade still in its pad", "it buckles or creeps", "it will not follow"),
@@ -74,7 +77,8 @@ public static class Proofs
             "Strike twenty blows, then look at the eye or the grip.", "", [Green], ["tight, no gap", "a thread of a gap", "it has moved"]),
         ["ring"] = Seen("ring", "The haft holds", "A pencil ring round the haft at the near mouth of the eye; thirty blows.", "", [Green],
             "the ring is where it was", "a hair off", "it has moved"),
-        ["play"] = (_, _, a) => new MeasuredProof("play", "Play of the jaw", "Close it on a nut and rock the sliding jaw; feeler between jaw and slide, three times.",
+        ["play"] = (_, _, a) => new MeasuredProof("play", "Play of the jaw",
+            "Close it on a nut and rock the sliding jaw; feeler between jaw and slide, three times.",
             "size of the nut", [Nut, Feelers], "Play", Direction.AtMost, a.JawPlayMm, 0.05),
         ["nut"] = Seen("nut", "A nut turned", "Tighten and slacken a clean nut.", "size of the nut", [Nut],
             "no slip, no mark on the flats", "it marks the flats", "it slips"),
@@ -82,8 +86,10 @@ public static class Proofs
             "to the floor, it hardly shakes, no mark", "it shakes, or marks the flats", "it will not go on, or slips"),
         ["spread"] = (_, _, a) => new MeasuredProof("spread", "Jaws parallel", "Opening at the tips less the opening near the floor, three times at each end.",
             "which end", [Caliper], "Widening at the tips", Direction.AtMost, a.JawSpreadMm, 0.05),
-        ["bite"] = Seen("bite", "A bite on pipe", "Clean steel pipe of half its size, held in a vice; by hand alone, pulled towards the opening.", "size of the pipe",
-            [SupplyIds.PipeOfKnownSize, SupplyIds.BenchVice], "bites at once, holds, lets go by itself", "it slips before it bites", "it smears, or will not hold"),
+        ["bite"] = Seen("bite", "A bite on pipe", "Clean steel pipe of half its size, held in a vice; by hand alone, pulled towards the opening.",
+            "size of the pipe",
+            [SupplyIds.PipeOfKnownSize, SupplyIds.BenchVice], "bites at once, holds, lets go by itself", "it slips before it bites",
+                "it smears, or will not hold"),
         ["hole-wood"] = Seen("hole-wood", "A hole in wood", "Through a scrap, backed.", "wood, size of the bit", [Softwood, SupplyIds.DrillBits],
             "round and in place", "ragged, or off its mark", "the bit slips"),
         ["hole-auger"] = Seen("hole-wood", "A hole in wood", "An auger bit through a board, upright, backed.", "wood, size of the bit",
@@ -120,7 +126,8 @@ public static class Proofs
     public static ProofKind? Find(ToolKind tool, SolePurpose? purpose, string id, Assumptions assumptions) => For(tool, purpose, assumptions)
         .FirstOrDefault(p => p.Id == id);
 
-    private static MeasuredProof Shaving(double targetMm) => new("shaving", "Measured shavings", "Three or more full-width shavings, each measured in its middle.",
+    private static MeasuredProof Shaving(double targetMm) => new("shaving", "Measured shavings",
+        "Three or more full-width shavings, each measured in its middle.",
         "wood, figure, face or edge, width", [Softwood, Caliper], "Shaving thickness", Direction.AtMost, targetMm, 0.01);
 
     private static MeasuredProof Drift(double targetMm) => new("drift", "A cut to a line",

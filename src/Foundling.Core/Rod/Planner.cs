@@ -21,7 +21,8 @@ public static class Planner
         ("As it came", ArrivalRules.All), ("Stuck parts", SeizedRules.All), ("Taking apart", ApartRules.All), ("Washing", WashRules.All),
             ("Rust", DerustRules.All), ("Small parts", SmallPartRules.All), ("Coating", CoatingRules.All), ("Wood", WoodRules.All),
         ("Handles", HandleRules.All), ("Bed and wedge", BedRules.All), ("Mechanisms", MechanismRules.All), ("Edges", EdgeRules.All),
-            ("Other edges", OtherEdgeRules.All), ("What only some have", ParticularRules.All), ("Saws", SawRules.All), ("Putting together", TogetherRules.All), ("Soles", SoleRules.All),
+            ("Other edges", OtherEdgeRules.All), ("What only some have", ParticularRules.All), ("Saws", SawRules.All), ("Putting together",
+                TogetherRules.All), ("Soles", SoleRules.All),
             ("The end", FinishRules.All),
     ];
 

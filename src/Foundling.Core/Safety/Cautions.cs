@@ -42,7 +42,8 @@ public static class Cautions
         new(CautionId.Spring, "springs",
             "A spring under tension flies at the face. Goggles on, and work inside a clear bag or under a cloth."),
         new(CautionId.Strung, "a strung frame",
-            "A toggle under tension whips round, and wood or cord may let go at once. Keep a hand round it and the face aside, and wind no further than it needs."),
+            "A toggle under tension whips round, and wood or cord may let go at once. Keep a hand round it and the face aside, and wind no further than it "
+                + "needs."),
         new(CautionId.Polish, "brass polishing",
             "Metal polish stings eyes and soaks through skin. Gloves on, and keep it from wood, which it blackens."),
         new(CautionId.Wire, "wire brushing",

@@ -83,7 +83,8 @@ public static class StallQuestions
         if (edge is not null && edge.Is(PartIds.Iron, PartIds.Plate) && Faults.Can(kind, edge, FindingKind.Missing))
         {
             yield return Q("edge_there", $"Is the {edge.Name} there?", kind.Made(PartIds.LeverCap) ? "Slide the cap off if the seller lets you."
-                : kind.IsWedged ? "Sight up through the mouth; ask to have the wedge knocked loose." : "Turn it over and look.", $"The {edge.Name} on its own, both sides",
+                : kind.IsWedged ? "Sight up through the mouth; ask to have the wedge knocked loose." : "Turn it over and look.",
+                    $"The {edge.Name} on its own, both sides",
                 A("yes", "yes", 0.93), A("gone", "no", 0.07, F(edge.Id, FindingKind.Missing, 3))) with { First = true };
         }
         List<PartDef> loose = [.. kind.Parts.Where(p => p != edge && !p.InSet && Faults.Can(kind, p, FindingKind.Missing))];
@@ -106,7 +107,7 @@ public static class StallQuestions
 
     private static IEnumerable<StallQuestion> Metal(ToolKind kind, PartDef? edge, PartDef body)
     {
-        bool saw = kind.Family == Family.Saw;
+        bool saw = kind.Family == Family.Saw && edge is not null;
         string place = PartGroups.Places(kind, body) is [var first, ..] ? first : "", at = PartGroups.At(place);
         if (!saw)
         {
@@ -162,12 +163,15 @@ public static class StallQuestions
                     A("chipped", "chipped deep", 0.11, F(edge.Id, FindingKind.EdgeDamage, 3))) with { NotAfter = noEdge };
         }
         List<PartDef> seen = [.. kind.Parts.Where(p => p.Ferrous && p.On is null && !p.InSet)];
-        PartDef main = seen.FirstOrDefault(p => p == body) ?? seen.FirstOrDefault(p => p != edge && !p.OnePiece) ?? seen[0];
-        Found[] All(int degree, int onMain) => [.. seen.Select(p => F(p.Id, FindingKind.Rust, p == main ? onMain : degree))];
-        yield return Q("rust", "How rusty is it?", "Scratch it with a nail: does it catch?", "The rustiest side, in daylight",
-            A("bright", "bright or dark and smooth", 0.2), A("bloom", "a brown bloom", 0.3, All(1, 1)), A("brown", "brown all over", 0.32, All(2, 2)),
-            A("crust", seen.Count > 1 ? $"brown, crust on the {main.Name}" : "crust that catches the nail", 0.13, All(2, 3)), A("scale", seen.Count > 1
-                ? "crust all over" : "scale that lifts", 0.05, All(3, seen.Count > 1 ? 3 : 4)));
+        if (seen.Count > 0)
+        {
+            PartDef main = seen.FirstOrDefault(p => p == body) ?? seen.FirstOrDefault(p => p != edge && !p.OnePiece) ?? seen[0];
+            Found[] All(int degree, int onMain) => [.. seen.Select(p => F(p.Id, FindingKind.Rust, p == main ? onMain : degree))];
+            yield return Q("rust", "How rusty is it?", "Scratch it with a nail: does it catch?", "The rustiest side, in daylight",
+                A("bright", "bright or dark and smooth", 0.2), A("bloom", "a brown bloom", 0.3, All(1, 1)), A("brown", "brown all over", 0.32, All(2, 2)),
+                A("crust", seen.Count > 1 ? $"brown, crust on the {main.Name}" : "crust that catches the nail", 0.13, All(2, 3)), A("scale", seen.Count > 1
+                    ? "crust all over" : "scale that lifts", 0.05, All(3, seen.Count > 1 ? 3 : 4)));
+        }
         if (kind.Parts.FirstOrDefault(p =>
             p.Is(PartIds.Adjuster, PartIds.Knurl, PartIds.Chuck, PartIds.Pivot, PartIds.ToggleBolts, PartIds.DepthStop, PartIds.TiltNuts)) is { } moving)
         {
@@ -196,7 +200,8 @@ public static class StallQuestions
         if (kind.Part(PartIds.Body) is { Material: Material.Wood })
         {
             yield return Q("damp", "Is the wood dry and firm?", "Hold it to your cheek; press the end grain with a nail.", "Both ends of the stock",
-                A("dry", "dry and firm", 0.82), A("damp", "damp or dark", 0.13, F(kind.Key(PartIds.Body), FindingKind.Damp, 2)), A("soft", "soft, or worm", 0.05,
+                A("dry", "dry and firm", 0.82), A("damp", "damp or dark", 0.13, F(kind.Key(PartIds.Body), FindingKind.Damp, 2)), A("soft", "soft, or worm",
+                    0.05,
                     F(kind.Key(PartIds.Body), FindingKind.Damp, 4)));
         }
     }

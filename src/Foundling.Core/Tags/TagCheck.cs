@@ -328,7 +328,7 @@ public static class TagCheck
 
     private static void Part(PartId part)
     {
-        if (!Parts.Contains(part) && !ToolBuild.IsAdded(part))
+        if (!Parts.Contains(part) && !ToolBuild.IsAdded(part) && !ToolCatalogue.NamesPart(part))
         {
             throw Bad("part", part, "parts the program knows", $"\"{part}\" is no part the program knows.");
         }

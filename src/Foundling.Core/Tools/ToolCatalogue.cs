@@ -11,6 +11,8 @@ public static class ToolCatalogue
 {
     private const string Folder = "kinds/", Ending = ".json";
 
+    private const int MostOwn = 1000;
+
     private static readonly (ToolKind Kind, Profile Drawing)[] Shipped = [.. typeof(ToolCatalogue).Assembly.GetManifestResourceNames()
         .Where(n => n.StartsWith(Folder, StringComparison.Ordinal) && n.EndsWith(Ending, StringComparison.Ordinal)).Select(Ship)
         .OrderBy(s => s.Kind.Family).ThenBy(s => s.Kind.File.Order).ThenBy(s => s.Kind.Id)];
@@ -30,6 +32,42 @@ public static class ToolCatalogue
 
     /// <summary>True for a kind that is known.</summary>
     public static bool Knows(KindId id) => Known.ContainsKey(id);
+
+    /// <summary>True for a kind the program ships.</summary>
+    public static bool Ships(KindId id) => Kinds.Any(k => k.Id == id);
+
+    /// <summary>The drawing of a kind as it is written.</summary>
+    /// <exception cref="InputException">No such kind.</exception>
+    public static string Svg(KindId id) => Kind(id).File.Drawing ?? Text($"{Folder}{id}.svg");
+
+    /// <summary>Takes in a kind a shop made. A kind never changes: the one that has its key already stays.</summary>
+    /// <param name="file">Its file, with its drawing in it.</param>
+    /// <returns>The kind that has this key now.</returns>
+    /// <exception cref="InputException">It does not hold together, has the key of a kind that is shipped, or there are too many.</exception>
+    public static ToolKind Learn(KindFile file)
+    {
+        if (Known.TryGetValue(file.Kind, out (ToolKind Kind, Profile) known))
+        {
+            return Ships(file.Kind) ? throw KindReader.Wrong("kind", $"\"{file.Kind}\" is a kind this program has of its own.") : known.Kind;
+        }
+        KindReader.Check(file);
+        if (!file.Kind.Value.StartsWith(KindDraft.Prefix, StringComparison.Ordinal) || file.Drawing is not { } drawing)
+        {
+            throw KindReader.Wrong("kind", $"A kind that comes from elsewhere has a key that begins with \"{KindDraft.Prefix}\", and its drawing in it.");
+        }
+        if (Known.Count >= MostOwn)
+        {
+            throw KindReader.Wrong("kind", $"{MostOwn:#,0} kinds are the most.");
+        }
+        return Known.GetOrAdd(file.Kind, (KindReader.Kind(file), KindDrawing.Read(drawing, file))).Kind;
+    }
+
+    /// <summary>True for a part that some kind has, a shop's own among them.</summary>
+    public static bool NamesPart(PartId part) => Known.Values.Any(k => k.Kind.Made(part));
+
+    /// <summary>Kinds whose name or key has these words in it.</summary>
+    public static IReadOnlyList<KindId> Named(string words) => [.. Known.Values.Select(k => k.Kind).Where(k =>
+        k.Name.Contains(words, StringComparison.OrdinalIgnoreCase) || k.Id.Value.Contains(words, StringComparison.OrdinalIgnoreCase)).Select(k => k.Id)];
 
     private static (ToolKind Kind, Profile Drawing) Find(KindId id) => Known.TryGetValue(id, out (ToolKind, Profile) found) ? found
         : throw new InputException("unknown_kind", "kind", id, string.Join(", ", Kinds.Select(k => k.Id)), $"\"{id}\" is no kind of tool this book knows.");

@@ -6,6 +6,8 @@ using Foundling.Core;
 using Foundling.Core.Log;
 using Foundling.Core.Origin;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Data.Kinds;
 using Foundling.Data.Origin;
 using Foundling.Data.Papers.Format;
 using Foundling.Data.Pictures;
@@ -28,8 +30,8 @@ public sealed record BundleView(string Id, Tag Tag, IReadOnlyList<string> Gone, 
 /// <summary>
 /// Takes bundles from other shops in: a bundle is judged whole before anything of it is kept, shown, and then taken or let go.
 /// </summary>
-public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, PatternShelf patterns, ShopDesk shop, FoundlingDb db, DataFolder folder,
-    TimeProvider time)
+public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, PatternShelf patterns, ShopDesk shop, KindShelf kinds,
+    FoundlingDb db, DataFolder folder, TimeProvider time)
 {
     private const long MostDocumentBytes = 16L * 1024 * 1024, MostBytes = 512L * 1024 * 1024;
     private const int MostEntries = 500, MostLines = 60;
@@ -75,6 +77,11 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
     public async Task<Tag> Take(string? id, IReadOnlyCollection<string> pages, CancellationToken cancel = default)
     {
         TagDocument document = await Read(id, cancel).ConfigureAwait(false) ?? throw Bad("That bundle does not wait here any more; send it again.");
+        Teach(document);
+        if (document.Tag.KindFile is { } kind)
+        {
+            await kinds.Keep(kind, cancel).ConfigureAwait(false);
+        }
         Tag tag = TagPapers.From(document.Tag);
         PatternBook here = await patterns.Read(cancel).ConfigureAwait(false);
         PatternBook more = New(document, here).Only([.. pages]);
@@ -156,12 +163,14 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         }
         try
         {
-            InputGuard.Check(document, Limits);
+            // A drawing is longer than anything a person writes, and is judged with its kind.
+            InputGuard.Check(document with { Tag = document.Tag with { KindFile = null } }, Limits);
         }
         catch (InputException fault)
         {
             throw Bad($"{fault.Sentence} Nothing was imported.");
         }
+        Teach(document);
         if (document.Tag.Pictures.FirstOrDefault(p => !PictureStore.IsFileName(p.File)) is not null)
         {
             throw Bad("The tag in this bundle does not hold together: a picture has a name that is none. Nothing was imported.");
@@ -173,6 +182,22 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
         }
         Judge(document.PatternBook);
         return document;
+    }
+
+    /// <summary>Tells the program of the kind a bundle brings; it is kept with the tag, or forgotten at the next start.</summary>
+    private static void Teach(TagDocument document)
+    {
+        try
+        {
+            if (document.Tag.KindFile is { } file && (file.Kind == document.Tag.Kind ? ToolCatalogue.Learn(file) : null) is null)
+            {
+                throw Bad("The kind that comes with this bundle is another than its tag's. Nothing was imported.");
+            }
+        }
+        catch (InputException fault) when (fault.ErrorKey == "kind_file")
+        {
+            throw Bad($"The kind that comes with this bundle cannot be taken: {fault.Sentence} Nothing was imported.");
+        }
     }
 
     private static Tag Mapped(TagBody tag)

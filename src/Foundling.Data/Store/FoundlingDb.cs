@@ -1,3 +1,4 @@
+using Foundling.Data.Kinds;
 using System.Text.Json;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
@@ -33,6 +34,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
 
     /// <summary>Parts without a tool.</summary>
     public DbSet<OrphanPart> OrphanParts => Set<OrphanPart>();
+
+    /// <summary>Kinds of tool of the shop's own.</summary>
+    public DbSet<ShopKind> Kinds => Set<ShopKind>();
 
     /// <summary>What the shop has said of its kit and materials.</summary>
     public DbSet<StoreItem> StoreItems => Set<StoreItem>();
@@ -217,8 +221,16 @@ internal sealed class MarkMapping : IEntityTypeConfiguration<StepMark>
     }
 }
 
-internal sealed class SmallTables : IEntityTypeConfiguration<TakenForm>, IEntityTypeConfiguration<RunningClock>, IEntityTypeConfiguration<ShopSettings>
+internal sealed class SmallTables : IEntityTypeConfiguration<ShopKind>, IEntityTypeConfiguration<TakenForm>,
+    IEntityTypeConfiguration<RunningClock>, IEntityTypeConfiguration<ShopSettings>
 {
+    public void Configure(EntityTypeBuilder<ShopKind> kind)
+    {
+        kind.ToTable("Kinds");
+        kind.HasKey(k => k.Kind);
+        kind.Property(k => k.Kind).ValueGeneratedNever();
+    }
+
     public void Configure(EntityTypeBuilder<TakenForm> form) => form.HasKey(f => f.Key);
 
     public void Configure(EntityTypeBuilder<RunningClock> clock) => clock.Property(c => c.Id).ValueGeneratedNever();

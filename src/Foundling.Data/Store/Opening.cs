@@ -1,4 +1,5 @@
 using System.Globalization;
+using Foundling.Data.Kinds;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -122,6 +123,7 @@ public sealed class Opening : IDisposable
             db.Database.Migrate();
         }
         Upgrade.Run(db);
+        _ = KindShelf.Known(db);
     }
 
     /// <summary>Reads the state of the file and mends what a crash can leave; true when there are tables in it.</summary>

@@ -185,8 +185,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
             int? number = int.TryParse(digits, out int n) ? n : null;
             string plain = text.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal)
                 .Replace("_", "\\_", StringComparison.Ordinal), like = $"%{plain}%";
-            KindId[] kinds = [.. ToolCatalogue.Kinds.Where(k => k.Name.Contains(text, StringComparison.OrdinalIgnoreCase)
-                || k.Id.Value.Contains(text, StringComparison.OrdinalIgnoreCase)).Select(k => k.Id)];
+            KindId[] kinds = [.. ToolCatalogue.Named(text)];
             query = query.Where(t => t.Number == number || EF.Functions.Like(t.Name, like, "\\") || EF.Functions.Like(t.Owner, like, "\\")
                 || EF.Functions.Like(t.Source, like, "\\") || kinds.Contains(t.Kind) || EF.Functions.Like(t.OwnersMark, like, "\\"));
         }

@@ -63,7 +63,8 @@ internal static class DrawingApi
             string? not, string? tone, HttpContext context) =>
         {
             double?[] measures = [length, mouth, width, blade, points];
-            if (ToolCatalogue.Kinds.FirstOrDefault(k => k.Id == KindId.Of(kind)) is not { } tool || measures.Any(m => m is not null and not (> 0 and < MostMm)))
+            if (!ToolCatalogue.Knows(KindId.Of(kind)) || ToolCatalogue.Kind(KindId.Of(kind)) is not { } tool || measures.Any(m =>
+                m is not null and not (> 0 and < MostMm)))
             {
                 return Results.NotFound();
             }

@@ -125,7 +125,7 @@ public sealed class BookInForm
     {
         DateOnly came = tag.ArrivedOn;
         void Bad(string field, string sentence) => state.AddModelError("Form." + field, sentence);
-        if (string.IsNullOrEmpty(Kind) || ToolCatalogue.Kinds.All(k => k.Id.Value != Kind))
+        if (string.IsNullOrEmpty(Kind) || !ToolCatalogue.Knows(KindId.Of(Kind)))
         {
             Bad(nameof(Kind), "Choose what kind of tool it is; it can be changed later.");
         }

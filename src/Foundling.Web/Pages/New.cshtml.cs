@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using Foundling.Core.Tags;
 using Foundling.Data.Pictures;
 using Foundling.Data.Tags;
@@ -29,8 +30,10 @@ public sealed class NewModel(TagBook tags, PictureStore store, ViewUnits units, 
     private DateOnly Today => DateOnly.FromDateTime(time.GetLocalNow().Date);
 
     /// <summary>An empty form.</summary>
-    public async Task OnGet()
+    /// <param name="kind">A kind that is chosen already.</param>
+    public async Task OnGet(string? kind)
     {
+        Form.Kind = kind is not null && ToolCatalogue.Knows(KindId.Of(kind)) ? kind : null;
         Form.ArrivedOn = Today.ToString("yyyy-MM-dd");
         Number = await tags.NextNumber();
     }

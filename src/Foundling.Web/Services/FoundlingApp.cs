@@ -1,3 +1,4 @@
+using Foundling.Data.Kinds;
 using System.Net;
 using System.Net.NetworkInformation;
 using System.Net.Sockets;
@@ -107,6 +108,8 @@ public static class FoundlingApp
         services.AddScoped<StoreRoom>();
         services.AddScoped<LotBook>();
         services.AddScoped<PartsBox>();
+        services.AddSingleton<KindList>();
+        services.AddScoped<KindShelf>();
         services.AddSingleton<PatternCache>();
         services.AddScoped<PatternShelf>();
         services.AddScoped<BundleDesk>();

@@ -64,7 +64,8 @@ public sealed class ParticularTests
     [Fact]
     public void An_adze_comes_off_its_haft_and_gets_no_wedge()
     {
-        IReadOnlyList<Deed> plan = Plan(KindIds.Adze, AimKind.Work, Asking.F(PartIds.Bit, FindingKind.EdgeDamage, 2), Asking.F(PartIds.Haft, FindingKind.Looseness, 2));
+        IReadOnlyList<Deed> plan = Plan(KindIds.Adze, AimKind.Work, Asking.F(PartIds.Bit, FindingKind.EdgeDamage, 2), Asking.F(PartIds.Haft,
+            FindingKind.Looseness, 2));
         At(plan, StepKey.Apart).ShouldBeInRange(0, At(plan, StepKey.EdgeGrind));
         plan.SelectMany(d => d.Needs).ShouldNotContain(n => n.Item == Core.Stores.SupplyIds.HardwoodWedge);
         plan.Single(d => d.Id.Step == StepKey.EdgeGrind).How.ShouldContain("inside alone");
@@ -90,7 +91,8 @@ public sealed class ParticularTests
     public void A_pipe_wrench_is_left_to_rattle_and_what_is_bent_of_it_is_not_straightened()
     {
         IReadOnlyList<Deed> plan = Plan(KindIds.PipeWrench, AimKind.Work, Asking.F(PartId.Of("hook_jaw"), FindingKind.Looseness, 3),
-            Asking.F(PartIds.Handle, FindingKind.Bent, 3), Asking.F(PartId.Of("springs"), FindingKind.Bent, 2), Asking.F(PartId.Of("hook_jaw"), FindingKind.Worn, 3));
+            Asking.F(PartIds.Handle, FindingKind.Bent, 3), Asking.F(PartId.Of("springs"), FindingKind.Bent, 2), Asking.F(PartId.Of("hook_jaw"),
+                FindingKind.Worn, 3));
         plan.ShouldNotContain(d => d.Id.Step == StepKey.JawPlay || d.Id.Step == StepKey.Straighten);
         plan.Single(d => d.Id.Step == StepKey.JawTeeth).Title.ShouldStartWith("Look for new jaws");
     }
@@ -106,13 +108,15 @@ public sealed class ParticularTests
         closed.Reason.ShouldContain("0.4 mm wider at its tips");
         closed.Undoable.ShouldBeFalse();
         IReadOnlyList<Deed> sound = Planner.Plan(Measured(23.9));
-        sound.ShouldNotContain(d => d.Id.Step == StepKey.JawSpread || d.Id.Step == StepKey.Apart || d.Id.Step == StepKey.SlideClean || d.Id.Step == StepKey.RollCall);
+        sound.ShouldNotContain(d => d.Id.Step == StepKey.JawSpread || d.Id.Step == StepKey.Apart || d.Id.Step == StepKey.SlideClean
+            || d.Id.Step == StepKey.RollCall);
     }
 
     [Fact]
     public void A_gouge_ground_inside_is_trued_outside()
     {
-        PlanQuestion q = Asking.Ask(KindIds.Gouge, AimKind.Work, Asking.F(PartIds.Blade, FindingKind.Pitting, 3), Asking.F(PartIds.Blade, FindingKind.EdgeDamage, 2));
+        PlanQuestion q = Asking.Ask(KindIds.Gouge, AimKind.Work, Asking.F(PartIds.Blade, FindingKind.Pitting, 3), Asking.F(PartIds.Blade,
+            FindingKind.EdgeDamage, 2));
         PlanQuestion inside = q with { Facts = q.Facts with { Tool = ToolBuild.AsMade.With(FeatureIds.Cannel, FormIds.InCannel).Of(q.Tool) } };
         Planner.Plan(q).Single(d => d.Id.Step == StepKey.EdgeBack).Title.ShouldBe("True the hollow behind the edge");
         IReadOnlyList<Deed> plan = Planner.Plan(inside);
@@ -124,7 +128,8 @@ public sealed class ParticularTests
     [Fact]
     public void A_cracked_neck_tang_or_jaw_stops_a_restoration()
     {
-        foreach ((KindId kind, string part, string place) in new[] { (KindIds.Billhook, "tang", ""), (KindIds.PipeWrench, "handle", ""), (KindIds.OpenSpanner, "large_end", ""),
+        foreach ((KindId kind, string part, string place) in new[] { (KindIds.Billhook, "tang", ""), (KindIds.PipeWrench, "handle", ""), (KindIds.OpenSpanner,
+            "large_end", ""),
             (KindIds.Adze, "head", "eye"), (KindIds.ShoulderPlane, "body", "bed"), (KindIds.RouterPlane, "body", "throat") })
         {
             Found crack = Asking.F(PartId.Of(part), FindingKind.Crack, 3) with { Place = place };

@@ -83,7 +83,8 @@ public sealed class KindFileTests
         (string File, string Says)[] wrong =
         [
             ("", "no kind file"), ("[]", "no kind file"), ("{\"kind\": 5}", "no kind file"), ("{", "line 1"),
-            (Changed(f => f["version"] = 2), "version 2"), (Changed(f => f["kind"] = "../etc/passwd"), "no key of a kind"), (Changed(f => f["name"] = "  "), "cannot stand"),
+            (Changed(f => f["version"] = 2), "version 2"), (Changed(f => f["kind"] = "../etc/passwd"), "no key of a kind"), (Changed(f => f["name"] = "  "),
+                "cannot stand"),
             (Changed(f => f["length_mm"] = -3), "no size"), (Changed(f => f["parts"] = new JsonArray()), "1 to 80 parts"),
             (Changed(f => Part(f, 1)["part"] = "blade"), "two parts"), (Changed(f => Part(f, 1)["part"] = "<b>"), "no key of a part"),
             (Changed(f => Part(f, 1)["material"] = "cheese"), "material"), (Changed(f => Part(f, 1)["finish"] = "japanned"), "cannot be japanned"),
@@ -91,9 +92,11 @@ public sealed class KindFileTests
             (Changed(f => Part(f, 1)["with"] = "ferrule"), "goes in a round"),
             (Changed(f => Part(f, 0)["with"] = "ferrule"), "first part"), (Changed(f => Part(f, 0)["apart"] = new JsonArray(1)), "two numbers"),
             (Changed(f => Part(f, 0)["places"] = new JsonArray(new JsonObject { ["name"] = "edge", ["x"] = 1e9, ["y"] = 0 })), "not on a drawing"),
-            (Changed(f => f["fit"]!["moves"]![1]!["right"] = "L*150"), "no sum of measures"), (Changed(f => f["fit"]!["moves"]![1]!["right"] = ""), "no sum of measures"),
+            (Changed(f => f["fit"]!["moves"]![1]!["right"] = "L*150"), "no sum of measures"), (Changed(f => f["fit"]!["moves"]![1]!["right"] = ""),
+                "no sum of measures"),
             (Changed(f => f["fit"]!["moves"]![0]!["knots"]!["at"] = new JsonArray(0, 90, 20)), "rise"),
-            (Changed(f => f["fit"]!["moves"]![0]!["knots"]!["to"] = new JsonArray("0", "L")), "Each knot"), (Changed(f => f["fit"]!["moves"]![0]!["parts"] = new JsonArray("tote")), "no part"),
+            (Changed(f => f["fit"]!["moves"]![0]!["knots"]!["to"] = new JsonArray("0", "L")), "Each knot"),
+                (Changed(f => f["fit"]!["moves"]![0]!["parts"] = new JsonArray("tote")), "no part"),
             (Changed(f => f["teeth"] = new JsonObject { ["part"] = "blade", ["points"] = 900, ["rake_deg"] = 10 }), "points to the inch"),
             (Changed(f => f["stall"] = new JsonArray(JsonNode.Parse(Question))), "shares come to 1"),
             (Changed(f => f["name"] = new string('x', 400_000)), "letters long"),
@@ -113,14 +116,19 @@ public sealed class KindFileTests
         KindFile file = KindReader.Read(Awl);
         (string Svg, string Says)[] wrong =
         [
-            ("", "no drawing"), ("<p/>", "not svg"), ("<svg/>", "viewBox"), (Drawing.Replace("0 0 162 40", "0 0 NaN 40", StringComparison.Ordinal), "no number"),
+            ("", "no drawing"), ("<p/>", "not svg"), ("<svg/>", "viewBox"), (Drawing.Replace("0 0 162 40", "0 0 NaN 40", StringComparison.Ordinal),
+                "no number"),
             (Drawing.Replace("data-part=\"ferrule\"", "data-part=\"tote\"", StringComparison.Ordinal), "\"tote\""),
-            (Drawing.Replace("<g data-part=\"handle\"><path class=\"ash o\" d=\"M106 6h50v28h-50z\"/></g>", "", StringComparison.Ordinal), "handle is not on the drawing"),
-            (Drawing.Replace("M6 18h90v4h-90z", "M6 18q1 1 2 2", StringComparison.Ordinal), "cannot be read"), (Drawing.Replace("M6 18h90v4h-90z", "", StringComparison.Ordinal), "cannot be read"),
-            (Drawing.Replace("M6 18h90v4h-90z", "M6 18h9e99v4z", StringComparison.Ordinal), "cannot be read"), (Drawing.Replace("ash o", "ash onload", StringComparison.Ordinal), "not drawn here"),
+            (Drawing.Replace("<g data-part=\"handle\"><path class=\"ash o\" d=\"M106 6h50v28h-50z\"/></g>", "", StringComparison.Ordinal),
+                "handle is not on the drawing"),
+            (Drawing.Replace("M6 18h90v4h-90z", "M6 18q1 1 2 2", StringComparison.Ordinal), "cannot be read"), (Drawing.Replace("M6 18h90v4h-90z", "",
+                StringComparison.Ordinal), "cannot be read"),
+            (Drawing.Replace("M6 18h90v4h-90z", "M6 18h9e99v4z", StringComparison.Ordinal), "cannot be read"), (Drawing.Replace("ash o", "ash onload",
+                StringComparison.Ordinal), "not drawn here"),
             (Drawing.Replace("M6 18h90v4h-90z", "M6 18" + string.Concat(Enumerable.Repeat("h1v1h-1", 200_000)), StringComparison.Ordinal), "letters long"),
             ("<!DOCTYPE svg [<!ENTITY x SYSTEM \"file:///etc/passwd\">]>" + Drawing, "no drawing"),
-            (Drawing.Replace("</svg>", string.Concat(Enumerable.Repeat("<g data-part=\"blade\"><path class=\"o\" d=\"M1 1h2\"/></g>", 2)) + "</svg>", StringComparison.Ordinal), "drawn once"),
+            (Drawing.Replace("</svg>", string.Concat(Enumerable.Repeat("<g data-part=\"blade\"><path class=\"o\" d=\"M1 1h2\"/></g>", 2)) + "</svg>",
+                StringComparison.Ordinal), "drawn once"),
         ];
         foreach ((string svg, string says) in wrong)
         {

@@ -33,7 +33,8 @@ internal static class BedRules
             new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 
             q.Minutes(StepKey.FrogSeat, q.Measured(MeasureIds.Rock, PartIds.Frog) > q.Shop.Assumptions.FrogRockMm ? StepCase.Much : StepCase.Usual))
         {
-            Parts = [PartIds.Frog, q.Has(PartIds.Frame) ? PartIds.Frame : PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1), Need.Of(SupplyIds.FineFile)],
+            Parts = [PartIds.Frog, q.Has(PartIds.Frame) ? PartIds.Frame : PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1),
+                Need.Of(SupplyIds.FineFile)],
                 How = "Blue the seat, rub, take off only what is blue.",
             Reason = q.Measured(MeasureIds.Rock, PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
                 : "Seats the iron; a rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
@@ -52,7 +53,8 @@ internal static class BedRules
             new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", q.Minutes(StepKey.BedFlat))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile), Need.Of(SupplyIds.MarkingBlue, 1)],
-            How = q.Tool.Works(KindTrait.CheeksGuide) ? "Blue a flat iron, rub, ease the high spots with a scraper held flat. The tip at the mouth is a feather of iron: it is not filed."
+            How = q.Tool.Works(KindTrait.CheeksGuide) ? "Blue a flat iron, rub, ease the high spots with a scraper held flat. The tip at the mouth is a "
+                + "feather of iron: it is not filed."
                 : "Blue a flat iron, rub, file the high spots, most of all at the mouth.", Reason = "An iron on three points chatters.",
             FinishTest = "Blue across the whole width behind the mouth.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.BedFlat),
         }, buys: 6),

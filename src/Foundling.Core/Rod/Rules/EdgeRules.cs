@@ -42,8 +42,10 @@ internal static class EdgeRules
     private static string Unknown(PlanQuestion q) => Feature.Find(FeatureIds.Cannel)!.On(q.Tool) && !q.Tool.Is(FormIds.OutCannel)
         ? " Ground inside, it is the outside that is kept true." : "";
 
-    private static string Backing(PlanQuestion q) => q.Tool.Is(FormIds.InCannel) ? "Lengthwise on a flat plate, rolled over its curve, in the last 15 mm. It carries no bevel."
-        : q.Tool.Manner.Back is { } back ? back + Unknown(q) : (q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace ? "Only the last 12 mm; the middle may start high."
+    private static string Backing(PlanQuestion q) => q.Tool.Is(FormIds.InCannel)
+        ? "Lengthwise on a flat plate, rolled over its curve, in the last 15 mm. It carries no bevel."
+        : q.Tool.Manner.Back is { } back ? back + Unknown(q) : (q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace
+            ? "Only the last 12 mm; the middle may start high."
         : q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null
             ? "The whole back counts on a chisel: never lift it." : "Its flat side rides on the wood: keep it flat, never lift it.");
 

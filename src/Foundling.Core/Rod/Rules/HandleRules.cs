@@ -69,11 +69,13 @@ internal static class HandleRules
             [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3
                 && !q.Opened)], q =>
             new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? "Drive the head up and set the wedge again"
-                : q.Tool.TightensItself ? "Seat the haft in both mouths of the eye" : "Drive the head up the haft until it is tight", q.Minutes(StepKey.HaftWedge))
+                : q.Tool.TightensItself ? "Seat the haft in both mouths of the eye" : "Drive the head up the haft until it is tight",
+                    q.Minutes(StepKey.HaftWedge))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.Made(PartIds.Wedge) ? [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)]
                 : [Need.Of(SupplyIds.Mallet)],
-            How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. Ease the high spots, drop it "
+            How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. Ease the high spots, "
+                + "drop it "
                 + "on the end of its grip. No wedge, no nail, no water." : "Hang it head down and strike the end of the haft; the head climbs. "
                 + (q.Tool.Made(PartIds.Wedge) ? "A second wedge across the first, glued dry. " : "") + "No water: it only swells for a week.",
             Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
@@ -84,7 +86,8 @@ internal static class HandleRules
         {
             Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft)],
             How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; "
-                + (q.Tool.TightensItself ? "its taper bears at both mouths, the end 10 to 15 mm proud." : "kerf two thirds of the eye."), Reason = "The old one cannot carry the blow.",
+                + (q.Tool.TightensItself ? "its taper bears at both mouths, the end 10 to 15 mm proud." : "kerf two thirds of the eye."),
+                    Reason = "The old one cannot carry the blow.",
                 FinishTest = q.Tool.TightensItself ? "It settles by its own weight and touches all round at both mouths."
                     : "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
         }, buys: 10),
@@ -94,7 +97,8 @@ internal static class HandleRules
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.TightensItself ? [Need.Of(SupplyIds.Mallet)]
                 : [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
-            How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, within 2 or 3 mm: put it "
+            How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, within 2 or 3 "
+                + "mm: put it "
                 + "right in the fit of the haft, not at the wheel."
                 : "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
             Reason = "A head that moves is a head that flies.", FinishTest = q.Tool.TightensItself ? "Edge square across the haft, no gap at either mouth."

@@ -60,7 +60,8 @@ internal static class SawRules
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawSet), Need.Of(SupplyIds.SawVice)],
             How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second "
-                + "bending." + (q.Tool.Made(PartIds.PadScrews) ? " A blade ground thin to its back wants little or none." : ""), Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.",
+                + "bending." + (q.Tool.Made(PartIds.PadScrews) ? " A blade ground thin to its back wants little or none." : ""),
+                    Reason = "A saw that binds has too little, one that wanders has it uneven.", FinishTest = "Even along a rule on both sides.",
                 Cautions = [CautionId.Teeth], Undoable = false,
         }, buys: 8),
         PlanRule.One("cover the teeth", "A filed saw cuts whoever lifts it.", [NotKeep, Saw, Dull], q =>

@@ -25,7 +25,8 @@ internal static class SmallPartRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or bolts", q => Screws(q).Any(p => p.IsThreaded))],
+        PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or bolts", q => Screws(q).Any(p =>
+            p.IsThreaded))],
             q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
             q.Minutes(StepKey.Screws) + (q.Minutes(StepKey.Screws, StepCase.Each) * Screws(q).Count()))
         {
@@ -86,7 +87,8 @@ internal static class SmallPartRules
             FinishTest = "The old surfaces are free.", Undoable = false, Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
-            [NotKeep, If("something is bent that may be straightened cold: no saw plate, no spring, nothing of a pipe wrench", q => Bent(q).Any())], q => new Deed(StepKey.Straighten, Stage.SmallParts,
+            [NotKeep, If("something is bent that may be straightened cold: no saw plate, no spring, nothing of a pipe wrench", q => Bent(q).Any())], q =>
+                new Deed(StepKey.Straighten, Stage.SmallParts,
             $"Straighten {Names(Bent(q))}", q.Minutes(StepKey.Straighten))
         {
             Parts = Ids(Bent(q)),

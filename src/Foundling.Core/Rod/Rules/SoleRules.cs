@@ -85,7 +85,8 @@ internal static class SoleRules
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], q =>
             new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris))
         {
-            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide) ? "One light pass at toe and heel; the long edges that guide it stay crisp."
+            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide)
+                ? "One light pass at toe and heel; the long edges that guide it stay crisp."
                 : q.Tool.HasBed ? "One light pass, not at the mouth." : "One light pass, not round the throat.", Reason = "A sharp arris lines the work.",
             FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Undoable = false, Cautions = [CautionId.Slurry],
         }),

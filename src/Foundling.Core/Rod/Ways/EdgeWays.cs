@@ -88,8 +88,10 @@ public static class EdgeWays
     /// <summary>All of them, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } = [Back, Hold, Bevel, Corners, Grit, Cap, Mouth];
 
-    private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled ? "A shim lifts a straight line; this edge is a shape."
-        : q.Tool.Works(KindTrait.CheeksGuide) || !q.Tool.HasBed && q.Tool.Family == Family.Plane ? "The flat side runs on or just over the work: lifted, the edge does not cut."
+    private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled
+        ? "A shim lifts a straight line; this edge is a shape."
+        : q.Tool.Works(KindTrait.CheeksGuide) || !q.Tool.HasBed && q.Tool.Family == Family.Plane
+            ? "The flat side runs on or just over the work: lifted, the edge does not cut."
         : q.Tool.Family == Family.Plane ? null
         : "The whole back guides the tool, so it stays flat: never on a chisel or knife.";
 }

@@ -36,7 +36,8 @@ public static class KindDrawing
             PartId id = PartId.Of(group.Attribute("data-part")?.Value);
             if (kind.Parts.FirstOrDefault(p => p.Part == id) is not { } part)
             {
-                throw KindReader.Wrong("drawing", $"The drawing has a group \"{Units.Shorten.To(id.Value, 40)}\", which is no part of the {kind.Name.ToLowerInvariant()}.");
+                throw KindReader.Wrong("drawing", $"The drawing has a group \"{Units.Shorten.To(id.Value, 40)}\", which is no part of the "
+                    + $"{kind.Name.ToLowerInvariant()}.");
             }
             List<Shape> shapes = [.. group.Elements().Where(e => e.Name.LocalName == "path").Select(p => Read(p, part))];
             paths += shapes.Count;
@@ -90,7 +91,8 @@ public static class KindDrawing
             var outline = Outline.Parse(data);
             (Spot low, Spot high) = outline.Box();
             return new[] { low.X, low.Y, high.X, high.Y }.All(v => Math.Abs(v) <= MostMm)
-                ? new Shape(string.Join(' ', classes), path.Attribute("fill-rule")?.Value == "evenodd", outline) { Inset = path.Attribute("data-inset") is not null }
+                ? new Shape(string.Join(' ', classes), path.Attribute("fill-rule")?.Value == "evenodd",
+                    outline) { Inset = path.Attribute("data-inset") is not null }
                 : throw new FormatException("too far out");
         }
         catch (FormatException)

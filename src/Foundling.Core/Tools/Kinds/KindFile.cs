@@ -57,6 +57,9 @@ public sealed record KindFile(KindId Kind, string Name, Family Family, string Le
 
     /// <summary>Teeth that are drawn from their count.</summary>
     public KindTeeth? Teeth { get; init; }
+
+    /// <summary>Its drawing, where it travels or is kept in one file; null where that lies beside it.</summary>
+    public string? Drawing { get; init; }
 }
 
 /// <summary>Something particular to how a kind works, which no part of it tells.</summary>

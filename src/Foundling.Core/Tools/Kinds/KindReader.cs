@@ -8,7 +8,7 @@ namespace Foundling.Core.Tools.Kinds;
 public static partial class KindReader
 {
     /// <summary>Most letters of a kind file.</summary>
-    public const int MostLetters = 200_000;
+    public const int MostLetters = KindDrawing.MostLetters + 200_000;
 
     private const int MostParts = 80, MostName = 60, MostWords = 400, MostKnots = 40, MostPlaces = 60;
     private const double MostMm = 10_000;
@@ -64,11 +64,13 @@ public static partial class KindReader
         var known = new HashSet<PartId>();
         foreach (KindPart part in file.Parts)
         {
-            Named(PartKey().IsMatch(part.Part.Value), "parts", $"\"{Short(part.Part.Value)}\" is no key of a part: small letters, figures and joints, 40 at most.");
+            Named(PartKey().IsMatch(part.Part.Value), "parts",
+                $"\"{Short(part.Part.Value)}\" is no key of a part: small letters, figures and joints, 40 at most.");
             Named(known.Add(part.Part), "parts", $"There are two parts \"{part.Part}\".");
         }
         file.Parts.ToList().ForEach(p => Check(p, known));
-        Named(file.Parts[0] is { On: null, With: null }, "parts", $"The first part is the one all others are attached to; \"{file.Parts[0].Part}\" goes with another.");
+        Named(file.Parts[0] is { On: null, With: null }, "parts",
+            $"The first part is the one all others are attached to; \"{file.Parts[0].Part}\" goes with another.");
         foreach ((string field, Func<KindPart, PartId?> to) in new (string, Func<KindPart, PartId?>)[] { ("on", p => p.On), ("with", p => p.With) })
         {
             Rounds(file, field, to);
@@ -192,7 +194,8 @@ public static partial class KindReader
                 && (move.Stretch.Along?.Count ?? 2) == 2), "fit", "A stretch runs from one place to a further one, along a line.");
             if (move.Knots is { } knots)
             {
-                Named(knots.At.Count is >= 2 and <= MostKnots && knots.At.Count == knots.To.Count, "fit", "Each knot goes somewhere, and there are two at least.");
+                Named(knots.At.Count is >= 2 and <= MostKnots && knots.At.Count == knots.To.Count, "fit",
+                    "Each knot goes somewhere, and there are two at least.");
                 Named(knots.At.Zip(knots.At.Skip(1)).All(k => k.First < k.Second), "fit", "Knots rise from left to right.");
                 knots.To.ToList().ForEach(Sum);
             }

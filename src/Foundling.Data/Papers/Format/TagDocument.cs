@@ -1,4 +1,5 @@
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Foundling.Core.Aim;
@@ -35,6 +36,9 @@ public sealed record TagBody : Item
 
     /// <summary>Kind of tool, a key of ToolCatalogue.</summary>
     public KindId Kind { get; init; }
+
+    /// <summary>The file of its kind, where that is a shop's own; null for one that is shipped.</summary>
+    public KindFile? KindFile { get; init; }
 
     /// <summary>How it differs from its kind; null for not at all.</summary>
     public ToolBuild? Built { get; init; }

@@ -141,7 +141,8 @@ public static class TagPapers
         var more = Unread.Of(x);
         return new TagBody
         {
-            Number = x.Number, Kind = x.Kind, Built = x.Built.IsAsMade ? null : x.Built, Name = x.Name,
+            Number = x.Number, Kind = x.Kind, KindFile = ToolCatalogue.Ships(x.Kind) ? null : ToolCatalogue.Kind(x.Kind).File,
+            Built = x.Built.IsAsMade ? null : x.Built, Name = x.Name,
             LengthMm = x.LengthMm, IronWidthMm = x.IronWidthMm, SoleWidthMm = x.SoleWidthMm,
             MouthFrontMm = x.MouthFrontMm, Purpose = x.Purpose, Source = x.Source, Price = x.Price, ArrivedOn = x.ArrivedOn, Owner = x.Owner,
             OwnersMark = x.OwnersMark, Hand = x.Hand, Story = x.Story, PromisedOn = x.PromisedOn, Aim = x.Aim, Ways = [.. x.Ways],

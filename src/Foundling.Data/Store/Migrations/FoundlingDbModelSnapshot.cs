@@ -666,6 +666,23 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Tags");
                 });
 
+            modelBuilder.Entity("Foundling.Data.Kinds.ShopKind", b =>
+                {
+                    b.Property<string>("Kind")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("File")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Kind");
+
+                    b.ToTable("Kinds", (string)null);
+                });
+
             modelBuilder.Entity("Foundling.Data.Origin.BookVersion", b =>
                 {
                     b.Property<int>("Number")
