@@ -17,7 +17,7 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
             "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/proof", "/tag/24/proof?Of=bolt", "/tag/31/papers", "/tag/31/book", "/tag/42/origin",
             "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/stores/parts", "/stores/supplies", "/tag/31/condition",
             "/tag/31/state?Part=frog&Apart=True", "/patterns", "/patterns/ottermere_adjust", "/patterns/trait/knob_form?line=pellow_tarn_bench",
-            "/marks?mark=Made+in", "/identify?look=nut_form:flat_split", "/no/such/page" })
+            "/marks?mark=Made+in", "/kinds?near=gouge", "/identify?look=nut_form:flat_split", "/no/such/page" })
         {
             data.Add(page, 1280);
             data.Add(page, 390);
@@ -44,6 +44,38 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
             string small = (string)b.Driver.ExecuteScript("return [...document.querySelectorAll('.btn, .rail a, select, input[type=text]')].filter(e => "
                 + "e.offsetParent && e.getBoundingClientRect().height < 43).map(e => e.outerHTML.slice(0, 80)).join('\\n')")!;
             small.ShouldBeEmpty("targets must be large enough for dirty hands");
+        }
+    }
+
+    [Fact]
+    public void A_part_too_small_for_a_finger_takes_the_taps_round_it()
+    {
+        Browser b = demo.Browser;
+        b.Size(390, 844);
+        b.Driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new() { ["enabled"] = true, ["maxTouchPoints"] = 1 });
+        try
+        {
+            b.Go(demo.Shop.Address + "/tag/31/state");
+            ((bool)b.Driver.ExecuteScript("return matchMedia('(pointer: coarse)').matches")!).ShouldBeTrue("a finger is what points");
+            // Beside the nut of the knob, where nothing is drawn.
+            var at = (IReadOnlyCollection<object>)b.Driver.ExecuteScript("""
+                const part = document.querySelector('[data-parts] [data-part=knob_bolt]');
+                part.scrollIntoView({ block: 'center' });
+                const box = part.getBoundingClientRect();
+                return [box.left + box.width / 2, box.top - 10, document.elementFromPoint(box.left + box.width / 2, box.top - 10).closest('[data-part]') ? 1 : 0];
+                """)!;
+            double[] spot = [.. at.Select(Convert.ToDouble)];
+            spot[2].ShouldBe(0, "the tap falls on nothing");
+            foreach ((string type, object[] points) in new (string, object[])[] { ("touchStart", [new Dictionary<string, object> { ["x"] = spot[0], ["y"] = spot[1] }]),
+                ("touchEnd", []) })
+            {
+                b.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = type, ["touchPoints"] = points });
+            }
+            b.Until(() => b.Driver.Url.Contains("Part=knob_bolt", StringComparison.Ordinal), "the small part was chosen");
+        }
+        finally
+        {
+            b.Driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new() { ["enabled"] = false });
         }
     }
 

@@ -68,8 +68,8 @@ public sealed class ScratchTests
             }
             """),
         new("Tools/Kinds/carver.svg", "", """
-            <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 296 40" data-rest-y="34"><g data-part="blade"><path class="steel o" d="M6 "
-                + "10h140v20h-140z"/></g>
+            <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 296 40" data-rest-y="34">
+            <g data-part="blade"><path class="steel o" d="M6 10h140v20h-140z"/></g>
             <g data-part="handle"><path class="ash o" d="M146 6h144v28h-144z"/></g></svg>
             """),
     ];

@@ -208,6 +208,42 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
             string.Join(", ", names[..3]) + $" and {names.Count - 3} more" };
     }
 
+    /// <summary>
+    /// Parts of this tool in a sentence, many of them by what they have in common: "all iron and steel but the springs",
+    /// "all wood and all brass".
+    /// </summary>
+    public string Called(IEnumerable<PartDef> parts)
+    {
+        List<PartDef> left = [.. parts];
+        if (left.Count <= MostNamed)
+        {
+            return Names(left);
+        }
+        List<(string Name, HashSet<PartDef> Parts)> groups = [.. PartGroups.Of(Tool).Select(g => (g.Name, g.Parts.Where(p => Has(p.Id)).ToHashSet()))
+            .Where(g => g.Item2.Count > 1).OrderByDescending(g => g.Item2.Count)];
+        foreach ((string name, HashSet<PartDef> all) in groups.Where(g => left.All(g.Parts.Contains)))
+        {
+            List<PartDef> but = [.. all.Except(left)];
+            if (but.Count <= MostExcepted)
+            {
+                return but.Count == 0 ? name : $"{name} but the {Names(but)}";
+            }
+        }
+        List<string> said = [];
+        foreach ((string name, HashSet<PartDef> all) in groups.Where(g => g.Parts.Count > 0))
+        {
+            if (all.All(left.Contains))
+            {
+                said.Add(name);
+                left.RemoveAll(all.Contains);
+            }
+        }
+        said.AddRange(left.Select(p => p.Name));
+        return said.Count <= MostNamed ? Units.Sentences.List(said) : Names(parts);
+    }
+
+    private const int MostNamed = 4, MostExcepted = 2;
+
     /// <summary>The verb that agrees with parts in a sentence: "is" for one thing, "are" for several.</summary>
     public static string Verb(IEnumerable<PartDef> parts, string one = "is", string several = "are") =>
         parts.Take(2).ToList() is [var only] && !only.Name.EndsWith('s') ? one : several;

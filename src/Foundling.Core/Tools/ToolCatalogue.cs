@@ -13,11 +13,11 @@ public static class ToolCatalogue
 
     private const int MostOwn = 1000;
 
-    private static readonly (ToolKind Kind, Profile Drawing)[] Shipped = [.. typeof(ToolCatalogue).Assembly.GetManifestResourceNames()
+    private static readonly (ToolKind Kind, Lazy<Profile> Drawing)[] Shipped = [.. typeof(ToolCatalogue).Assembly.GetManifestResourceNames()
         .Where(n => n.StartsWith(Folder, StringComparison.Ordinal) && n.EndsWith(Ending, StringComparison.Ordinal)).Select(Ship)
         .OrderBy(s => s.Kind.Family).ThenBy(s => s.Kind.File.Order).ThenBy(s => s.Kind.Id)];
 
-    private static readonly ConcurrentDictionary<KindId, (ToolKind Kind, Profile Drawing)> Known = new(Shipped.ToDictionary(s => s.Kind.Id));
+    private static readonly ConcurrentDictionary<KindId, (ToolKind Kind, Lazy<Profile> Drawing)> Known = new(Shipped.ToDictionary(s => s.Kind.Id));
 
     /// <summary>The kinds the program ships, by family.</summary>
     public static IReadOnlyList<ToolKind> Kinds { get; } = [.. Shipped.Select(s => s.Kind)];
@@ -28,7 +28,7 @@ public static class ToolCatalogue
 
     /// <summary>The drawing of a kind at its nominal size.</summary>
     /// <exception cref="InputException">No such kind.</exception>
-    public static Profile Drawing(KindId id) => Find(id).Drawing;
+    public static Profile Drawing(KindId id) => Find(id).Drawing.Value;
 
     /// <summary>True for a kind that is known.</summary>
     public static bool Knows(KindId id) => Known.ContainsKey(id);
@@ -46,7 +46,7 @@ public static class ToolCatalogue
     /// <exception cref="InputException">It does not hold together, has the key of a kind that is shipped, or there are too many.</exception>
     public static ToolKind Learn(KindFile file)
     {
-        if (Known.TryGetValue(file.Kind, out (ToolKind Kind, Profile) known))
+        if (Known.TryGetValue(file.Kind, out (ToolKind Kind, Lazy<Profile>) known))
         {
             return Ships(file.Kind) ? throw KindReader.Wrong("kind", $"\"{file.Kind}\" is a kind this program has of its own.") : known.Kind;
         }
@@ -59,7 +59,7 @@ public static class ToolCatalogue
         {
             throw KindReader.Wrong("kind", $"{MostOwn:#,0} kinds are the most.");
         }
-        return Known.GetOrAdd(file.Kind, (KindReader.Kind(file), KindDrawing.Read(drawing, file))).Kind;
+        return Known.GetOrAdd(file.Kind, (KindReader.Kind(file), new Lazy<Profile>(KindDrawing.Read(drawing, file)))).Kind;
     }
 
     /// <summary>True for a part that some kind has, a shop's own among them.</summary>
@@ -69,13 +69,14 @@ public static class ToolCatalogue
     public static IReadOnlyList<KindId> Named(string words) => [.. Known.Values.Select(k => k.Kind).Where(k =>
         k.Name.Contains(words, StringComparison.OrdinalIgnoreCase) || k.Id.Value.Contains(words, StringComparison.OrdinalIgnoreCase)).Select(k => k.Id)];
 
-    private static (ToolKind Kind, Profile Drawing) Find(KindId id) => Known.TryGetValue(id, out (ToolKind, Profile) found) ? found
+    private static (ToolKind Kind, Lazy<Profile> Drawing) Find(KindId id) => Known.TryGetValue(id, out (ToolKind, Lazy<Profile>) found) ? found
         : throw new InputException("unknown_kind", "kind", id, string.Join(", ", Kinds.Select(k => k.Id)), $"\"{id}\" is no kind of tool this book knows.");
 
-    private static (ToolKind Kind, Profile Drawing) Ship(string name)
+    // A drawing is read when it is first wanted: a start waits for none.
+    private static (ToolKind Kind, Lazy<Profile> Drawing) Ship(string name)
     {
         KindFile file = KindReader.Read(Text(name));
-        return (KindReader.Kind(file), KindDrawing.Read(Text($"{name[..^Ending.Length]}.svg"), file));
+        return (KindReader.Kind(file), new(() => KindDrawing.Read(Text($"{name[..^Ending.Length]}.svg"), file)));
     }
 
     private static string Text(string name)

@@ -113,6 +113,34 @@ public sealed class ParticularTests
     }
 
     [Fact]
+    public void Many_parts_are_called_by_what_they_have_in_common()
+    {
+        PlanQuestion q = Asking.Ask(KindIds.MetalBenchPlane, AimKind.Work);
+        string Called(Func<PartDef, bool> which) => q.Called(q.Tool.Parts.Where(which));
+        Called(p => p.Ferrous).ShouldBe("all iron and steel");
+        Called(p => p.Ferrous && !p.Is(PartIds.LeverCap)).ShouldBe("all iron and steel but the lever cap");
+        Called(p => p.Material is Material.Wood or Material.Brass).ShouldBe("all brass and all wood");
+        Called(p => p.Is(PartIds.Body, PartIds.Frog)).ShouldBe("body and frog");
+        Planner.Plan(Asking.Ask(KindIds.MetalBenchPlane, AimKind.Work, [.. q.Tool.Parts.Where(p => p.Ferrous).Select(p => Asking.F(p.Id, FindingKind.Rust, 2))]))
+            .Single(d => d.Id.Step == StepKey.Soak).Title.ShouldBe("Into the chelating bath: all iron and steel");
+        // Whatever is named is what is meant, and nothing else.
+        var random = new Random(5);
+        for (int i = 0; i < 2000; i++)
+        {
+            ToolKind kind = ToolCatalogue.Kinds[random.Next(ToolCatalogue.Kinds.Count)];
+            PlanQuestion any = Asking.Ask(kind.Id, AimKind.Work);
+            List<PartDef> parts = [.. kind.Parts.Where(_ => random.Next(3) > 0)];
+            string said = any.Called(parts);
+            PartGroup? group = PartGroups.Of(kind).FirstOrDefault(g => said == g.Name || said.StartsWith(g.Name + " but", StringComparison.Ordinal));
+            if (group is not null)
+            {
+                parts.ShouldBeSubsetOf(group.Parts);
+                group.Parts.Except(parts).ShouldAllBe(p => said.Contains(p.Name));
+            }
+        }
+    }
+
+    [Fact]
     public void A_gouge_ground_inside_is_trued_outside()
     {
         PlanQuestion q = Asking.Ask(KindIds.Gouge, AimKind.Work, Asking.F(PartIds.Blade, FindingKind.Pitting, 3), Asking.F(PartIds.Blade,

@@ -30,7 +30,7 @@ internal static class DerustRules
     [
         PlanRule.One("keep out of the bath", "Baths crack wood, redden brass and lift plate.",
             [Soaks, If("something of it may not go in", q => q.Bath is not null && KeptOut(q).Any())], q => new Deed(StepKey.KeepOut, Stage.Derust,
-            $"Not for the bath: {Names(KeptOut(q))}", q.Minutes(StepKey.KeepOut))
+            $"Not for the bath: {q.Called(KeptOut(q))}", q.Minutes(StepKey.KeepOut))
         {
             Parts = Ids(KeptOut(q)), How = q.StaysWithMetal.Any() ? "Set aside what is loose; what stays on hangs above the liquid." : "Set it aside, dry.",
             Reason = WhyOut(q), FinishTest = "Only iron and steel that may go in lies by the tub.",
@@ -39,7 +39,7 @@ internal static class DerustRules
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
         PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.",
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
-            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {Names(q.Rusty)}", ByHand(q, StepKey.DerustWire))
+            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustWire))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
             How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.",
@@ -47,7 +47,7 @@ internal static class DerustRules
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep,
             Chosen(RustWays.Id, WayId.Abrasive)], q =>
-                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {Names(q.Rusty)}", ByHand(q, StepKey.DerustAbrasive))
+                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustAbrasive))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20),
                 Need.Of(SupplyIds.CleanCloth, 2)],
@@ -70,7 +70,7 @@ internal static class DerustRules
         }, RustWays.Id, 12),
         PlanRule.One("blast", "It reaches corners and leaves a matt grey.",
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Blast)],
-            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {Names(q.Rusty)} with a soft medium", q.Minutes(StepKey.DerustBlast))
+            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {q.Called(q.Rusty)} with a soft medium", q.Minutes(StepKey.DerustBlast))
         {
             Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet,
                 Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
@@ -87,7 +87,7 @@ internal static class DerustRules
         }, RustWays.Id),
         PlanRule.One("derust what the bath may not take", "Some rust must come off by hand.",
             [Soaks, If("some rusty parts may not go in", q => Rest(q).Count > 0)], q => new Deed(StepKey.DerustRest, Stage.Derust,
-            $"Derust by hand: {Names(Rest(q))}", 
+            $"Derust by hand: {q.Called(Rest(q))}", 
             q.Minutes(StepKey.DerustRest) + (q.Minutes(StepKey.DerustRest, StepCase.Each) * Rest(q).Count))
         {
             Parts = Ids(Rest(q)),
@@ -99,7 +99,7 @@ internal static class DerustRules
             FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire], SurfaceLost = SurfaceId.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
-            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {Names(Bloom(q))}", q.Minutes(StepKey.DerustBloom))
+            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom))
         {
             Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 8)], How = "Oil first, then wool, then a dry cloth.",
             Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
@@ -177,7 +177,7 @@ internal static class DerustRules
             : $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.";
         string watch = q.Present.Any(q.Etched) ? " Look at the etch every half hour." : q.SoakLoad.Any(p => p.Finish != PartFinish.Bare) ? " Coatings watched."
             : "";
-        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath, q.Shop.Assumptions)}: {Names(q.SoakLoad)}", q.Minutes(StepKey.Soak))
+        return new Deed(StepKey.Soak, Stage.Derust, $"Into {Liquid(bath, q.Shop.Assumptions)}: {q.Called(q.SoakLoad)}", q.Minutes(StepKey.Soak))
         {
             Parts = Ids(q.SoakLoad), Lag = Lag.Bath(Math.Round(soak.HoursEach * 60), limit.OutByHours * 60, Math.Round(soak.LookInMinutes), StepKey.SoakLift),
             Needs = [.. Mixed(bath, litres, q.Shop.Assumptions), Need.Of(SupplyIds.BathTub)],
