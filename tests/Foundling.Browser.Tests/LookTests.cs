@@ -62,15 +62,14 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
                 const part = document.querySelector('[data-parts] [data-part=knob_bolt]');
                 part.scrollIntoView({ block: 'center' });
                 const box = part.getBoundingClientRect();
-                return [box.left + box.width / 2, box.top - 10, document.elementFromPoint(box.left + box.width / 2, box.top - 10).closest('[data-part]') ? 1 : 0];
+                const x = box.left + box.width / 2, y = box.top - 10;
+                return [x, y, document.elementFromPoint(x, y).closest('[data-part]') ? 1 : 0];
                 """)!;
             double[] spot = [.. at.Select(Convert.ToDouble)];
             spot[2].ShouldBe(0, "the tap falls on nothing");
-            foreach ((string type, object[] points) in new (string, object[])[] { ("touchStart", [new Dictionary<string, object> { ["x"] = spot[0], ["y"] = spot[1] }]),
-                ("touchEnd", []) })
-            {
-                b.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = type, ["touchPoints"] = points });
-            }
+            var finger = new Dictionary<string, object> { ["x"] = spot[0], ["y"] = spot[1] };
+            b.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = "touchStart", ["touchPoints"] = new object[] { finger } });
+            b.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = "touchEnd", ["touchPoints"] = Array.Empty<object>() });
             b.Until(() => b.Driver.Url.Contains("Part=knob_bolt", StringComparison.Ordinal), "the small part was chosen");
         }
         finally

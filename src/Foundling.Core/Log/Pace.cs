@@ -1,3 +1,5 @@
+using Foundling.Core.Keys;
+using Foundling.Core.Rod;
 using MathNet.Numerics.Distributions;
 
 namespace Foundling.Core.Log;
@@ -38,6 +40,9 @@ public static class Pace
 
     // The low end of a three-point estimate is the one in ten.
     private const double LowShare = 0.1;
+
+    /// <summary>True when a step is the same job on every tag: one's own steps are only numbered, and a piece split off is no whole job.</summary>
+    public static bool Tells(DeedId step) => step.Step != StepKey.Own && step.Piece == 1;
 
     /// <summary>Kinds of entry it is read from.</summary>
     public static IReadOnlyList<EventKind> Speaking { get; } = [EventKind.Stopped, EventKind.Corrected, EventKind.Done, EventKind.Reopened, EventKind.LeftOut];

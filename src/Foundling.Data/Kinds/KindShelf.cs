@@ -34,7 +34,16 @@ public sealed class KindList(DataFolder folder)
     /// <summary>All of them, by family, the shop's own behind those that are shipped.</summary>
     public IReadOnlyList<ToolKind> All => [.. ToolCatalogue.Kinds.Concat(Own).OrderBy(k => k.Family)];
 
-    internal void Set(IEnumerable<ToolKind> own) => _own = [.. own];
+    /// <summary>Changes the shop's own kinds, one change after the other.</summary>
+    internal void Change(Func<IReadOnlyList<ToolKind>, IEnumerable<ToolKind>> how)
+    {
+        lock (_turn)
+        {
+            _own = [.. how(Own)];
+        }
+    }
+
+    private readonly Lock _turn = new();
 
     private List<ToolKind> Read()
     {
@@ -76,20 +85,18 @@ public sealed class KindShelf(FoundlingDb db, KindList list, TimeProvider time)
             throw new InputException("kind_file", "proofs", strange, string.Join(", ", Proofs.Keys),
                 $"\"{Core.Units.Shorten.To(strange, 40)}\" is no proof there is.");
         }
-        if (list.Own.Count >= Most)
+        bool kept = await db.Kinds.AnyAsync(k => k.Kind == file.Kind, cancel).ConfigureAwait(false);
+        if (!kept && list.Own.Count >= Most)
         {
             throw new InputException("too_much", "kind", list.Own.Count, $"at most {Most}", $"This shop has {Most} kinds of its own; that is the most.");
         }
         ToolKind kind = ToolCatalogue.Learn(file);
-        if (!await db.Kinds.AnyAsync(k => k.Kind == kind.Id, cancel).ConfigureAwait(false))
+        if (!kept)
         {
             db.Kinds.Add(new ShopKind { Kind = kind.Id, File = JsonSerializer.Serialize(kind.File, OpenJson.Options), At = time.GetUtcNow() });
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         }
-        if (list.Own.All(k => k.Id != kind.Id))
-        {
-            list.Set([.. list.Own, kind]);
-        }
+        list.Change(own => own.Any(k => k.Id == kind.Id) ? own : own.Append(kind));
         return kind;
     }
 
@@ -106,7 +113,7 @@ public sealed class KindShelf(FoundlingDb db, KindList list, TimeProvider time)
                 $"A tool or a part here is a {own.Name.ToLowerInvariant()}; the kind stays.");
         }
         await db.Kinds.Where(k => k.Kind == kind).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
-        list.Set(list.Own.Where(k => k.Id != kind));
+        list.Change(all => all.Where(k => k.Id != kind));
     }
 
     /// <summary>The file of a kind of the shop's own, as it leaves the shop.</summary>

@@ -189,10 +189,15 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
     {
         try
         {
-            if (document.Tag.KindFile is { } file && (file.Kind == document.Tag.Kind ? ToolCatalogue.Learn(file) : null) is null)
+            if (document.Tag.KindFile is not { } file)
+            {
+                return;
+            }
+            if (file.Kind != document.Tag.Kind)
             {
                 throw Bad("The kind that comes with this bundle is another than its tag's. Nothing was imported.");
             }
+            _ = ToolCatalogue.Learn(file);
         }
         catch (InputException fault) when (fault.ErrorKey == "kind_file")
         {

@@ -63,11 +63,11 @@ internal static class DrawingApi
             string? not, string? tone, HttpContext context) =>
         {
             double?[] measures = [length, mouth, width, blade, points];
-            if (!ToolCatalogue.Knows(KindId.Of(kind)) || ToolCatalogue.Kind(KindId.Of(kind)) is not { } tool || measures.Any(m =>
-                m is not null and not (> 0 and < MostMm)))
+            if (!ToolCatalogue.Knows(KindId.Of(kind)) || measures.Any(m => m is not null and not (> 0 and < MostMm)))
             {
                 return Results.NotFound();
             }
+            ToolKind tool = ToolCatalogue.Kind(KindId.Of(kind));
             PartId[] Known(string? words) => [.. Apart(words).Select(PartId.Of).Where(p => tool.Part(p) is not null)];
             PartId[] missing = Known(gone);
             var tones = Apart(tone).Select(t => t.Split('.')).Where(t => t.Length == 2 && tool.Part(PartId.Of(t[0])) is not null && Tones.IsTone(t[1]))

@@ -21,8 +21,8 @@ public sealed class StallTables(KindList kinds)
         {
             if (_known is not { } known || known.Assumed != shop.Assumptions || known.Climate != shop.Climate || known.Likes != likes || known.Own != kinds.Own)
             {
-                _known = known = (shop.Assumptions, shop.Climate, likes, kinds.Own, [.. kinds.All.AsParallel().AsOrdered().Select(k => StallTable.Of(k,
-                    shop))]);
+                _known = known = (shop.Assumptions, shop.Climate, likes, kinds.Own,
+                    [.. kinds.All.AsParallel().AsOrdered().Select(k => StallTable.Of(k, shop))]);
             }
             return known.Tables;
         }

@@ -87,8 +87,7 @@ public static class Words
 
     /// <summary>What the jobs done so far make of the minutes of a step.</summary>
     public static string Of(PaceResult pace) => $"{Typed.Hours(pace.LikelyMedianMin)} by {(pace.Jobs == 1 ? "the one time" : $"the last {pace.Jobs} times")} "
-        + "it was "
-        + $"done here, mostly {Typed.Hours(pace.LowP10Min)} to {Typed.Hours(pace.HighP90Min)}";
+        + $"it was done here, mostly {Typed.Hours(pace.LowP10Min)} to {Typed.Hours(pace.HighP90Min)}";
 
     /// <summary>A family of tools, as a heading.</summary>
     public static string Of(Family family) => family switch

@@ -1,5 +1,6 @@
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
+using Foundling.Core.Rod;
 
 namespace Foundling.Core.Tests.Rod;
 
@@ -39,6 +40,13 @@ public sealed class PaceTests
             Pace.Of(new PaceInput(book, [.. took.Select(t => t * 1.2)]), Assumptions.Standard).LikelyMedianMin.ShouldBeGreaterThan(pace.LikelyMedianMin);
         }
     }
+
+    [Theory]
+    [InlineData("soak", true)]
+    [InlineData("find:crank_screw", true)]
+    [InlineData("own:1", false)]
+    [InlineData("soak/2", false)]
+    public void Only_whole_steps_of_the_book_are_the_same_job_on_every_tag(string step, bool same) => Pace.Tells(DeedId.Read(step)).ShouldBe(same);
 
     [Fact]
     public void Minutes_that_cannot_be_are_refused() =>

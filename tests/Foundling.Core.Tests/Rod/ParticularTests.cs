@@ -121,8 +121,8 @@ public sealed class ParticularTests
         Called(p => p.Ferrous && !p.Is(PartIds.LeverCap)).ShouldBe("all iron and steel but the lever cap");
         Called(p => p.Material is Material.Wood or Material.Brass).ShouldBe("all brass and all wood");
         Called(p => p.Is(PartIds.Body, PartIds.Frog)).ShouldBe("body and frog");
-        Planner.Plan(Asking.Ask(KindIds.MetalBenchPlane, AimKind.Work, [.. q.Tool.Parts.Where(p => p.Ferrous).Select(p => Asking.F(p.Id, FindingKind.Rust, 2))]))
-            .Single(d => d.Id.Step == StepKey.Soak).Title.ShouldBe("Into the chelating bath: all iron and steel");
+        Found[] rusty = [.. q.Tool.Parts.Where(p => p.Ferrous).Select(p => Asking.F(p.Id, FindingKind.Rust, 2))];
+        Planner.Plan(Asking.Ask(KindIds.MetalBenchPlane, AimKind.Work, rusty)).Single(d => d.Id.Step == StepKey.Soak).Title.ShouldBe("Into the chelating bath: all iron and steel");
         // Whatever is named is what is meant, and nothing else.
         var random = new Random(5);
         for (int i = 0; i < 2000; i++)

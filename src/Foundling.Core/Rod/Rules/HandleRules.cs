@@ -74,9 +74,9 @@ internal static class HandleRules
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.Made(PartIds.Wedge) ? [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)]
                 : [Need.Of(SupplyIds.Mallet)],
-            How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. Ease the high spots, "
-                + "drop it "
-                + "on the end of its grip. No wedge, no nail, no water." : "Hang it head down and strike the end of the haft; the head climbs. "
+            How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. "
+                + "Ease the high spots, drop it on the end of its grip. No wedge, no nail, no water."
+                : "Hang it head down and strike the end of the haft; the head climbs. "
                 + (q.Tool.Made(PartIds.Wedge) ? "A second wedge across the first, glued dry. " : "") + "No water: it only swells for a week.",
             Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
             Cautions = [CautionId.BareEdge],
@@ -97,9 +97,8 @@ internal static class HandleRules
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.TightensItself ? [Need.Of(SupplyIds.Mallet)]
                 : [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
-            How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, within 2 or 3 "
-                + "mm: put it "
-                + "right in the fit of the haft, not at the wheel."
+            How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, "
+                + "within 2 or 3 mm: put it right in the fit of the haft, not at the wheel."
                 : "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
             Reason = "A head that moves is a head that flies.", FinishTest = q.Tool.TightensItself ? "Edge square across the haft, no gap at either mouth."
                 : "Edge in line with the haft, wedge tight, no gap at the eye.",

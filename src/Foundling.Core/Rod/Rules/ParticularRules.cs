@@ -54,8 +54,8 @@ internal static class ParticularRules
             Parts = [PartIds.Boxing], Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60),
             Needs = [Need.Of(SupplyIds.LiquidHideGlue, 6), Need.Of(SupplyIds.Clamps), Need.Of(SupplyIds.ScrapOfSoftwood)],
             How = q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4
-                ? "Hard fine wood, its grain on the same slant, left proud and brought down with a scraper of the opposite shape. No heat, no wet cloth near "
-                    + "it."
+                ? "Hard fine wood, its grain on the same slant, left proud and brought down with a scraper of the opposite shape. No heat, no wet cloth "
+                    + "near it."
                 : "Dry run, hide glue, the grain on its slant as it was. No heat, no wet cloth near it: box swells and the quirk breaks.",
             Reason = "The quirk is cut by it, and beech alone wears away.", FinishTest = "No joint to feel, the shape runs on.",
         }, buys: 8),
@@ -93,9 +93,9 @@ internal static class ParticularRules
                 q.Minutes(StepKey.FrameSeat))
         {
             Parts = [PartIds.Frame, PartIds.Body, PartIds.Iron], Needs = [Need.Of(SupplyIds.MarkingBlue, 1), Need.Of(SupplyIds.CardScraper)],
-            How = "Blue on the iron, ease the wood and only its high spots; a low bed is shimmed, frame and frog are not ground to fit. A frame that stands "
-                + "over the "
-                + "cheeks by a hair is age.", Reason = "A step between frog and wooden bed chatters however sharp the iron is.",
+            How = "Blue on the iron, ease the wood and only its high spots; a low bed is shimmed, frame and frog are not ground to fit. "
+                + "A frame that stands over the cheeks by a hair is age.",
+            Reason = "A step between frog and wooden bed chatters however sharp the iron is.",
             FinishTest = "No rock at four corners; a slip of paper is held at four places under the iron.",
             Undoable = false, Cautions = [CautionId.BareEdge],
         }, buys: 8),
@@ -149,10 +149,9 @@ internal static class ParticularRules
             new Deed(StepKey.StringUp, Stage.Tune, "Turn both slots into one plane and wind the cord", q.Minutes(StepKey.StringUp))
         {
             Parts = [PartIds.Cord, PartIds.Plate, PartIds.PegLeft, PartIds.PegRight, PartIds.ArmLeft, PartIds.ArmRight], Needs = [],
-            How = "Sight along the blade: turning both pegs takes the twist out, or a slot is askew. Wind a turn at a time, hand round the toggle and face "
-                + "aside; "
-                + "stop at the first sound of wood. Slacked again whenever it is put away.",
-                    Reason = "A blade in wind never tracks; a saw kept strung bends its arms.",
+            How = "Sight along the blade: turning both pegs takes the twist out, or a slot is askew. Wind a turn at a time, "
+                + "hand round the toggle and face aside; stop at the first sound of wood. Slacked again whenever it is put away.",
+            Reason = "A blade in wind never tracks; a saw kept strung bends its arms.",
             FinishTest = "Both arms stand alike, the plucked blade rings.", Cautions = [CautionId.Strung, CautionId.Teeth],
         }, buys: 6),
         PlanRule.One("points of the pad screws", "They bite the side of the blade.", [NotKeep, There(PartIds.PadScrews, "pad with screws")], q =>
@@ -179,9 +178,9 @@ internal static class ParticularRules
         {
             Parts = PlanQuestion.Ids(Sprung(q)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.Caliper),
                 Need.Of(SupplyIds.Lens)],
-            How = "In soft jaws, a hair past and let it come back; measure tips and floor. Then the lens in both corners of the floor. No heat, no weld, no "
-                + "hammer; "
-                + "never ground to another size.", Reason = Sprung(q).Select(e => Spread(q, e)).Max() is double mm
+            How = "In soft jaws, a hair past and let it come back; measure tips and floor. Then the lens in both corners of the floor. "
+                + "No heat, no weld, no hammer; never ground to another size.",
+            Reason = Sprung(q).Select(e => Spread(q, e)).Max() is double mm
                 ? $"It is {mm:0.0#} mm wider at its tips than near the floor, and rounds nuts." : "Sprung, it rounds nuts.",
             FinishTest = "Tips and floor the same within the target, no crack in a corner.", Undoable = false, Cautions = [CautionId.Shatter],
         }, buys: 10),

@@ -71,7 +71,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
         Said = await stores.All();
         Running = await clock.Running();
         PlanStep? running = Running?.TagNumber == Tool.Number ? Tool.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
-        if ((running ?? Next) is { LikelyMin: > 0 } at)
+        if ((running ?? Next) is { LikelyMin: > 0 } at && Pace.Tells(at.Key))
         {
             _pace = (at.Key, Pace.Of(new PaceInput(at.LikelyMin, await Book.Took(at.Key)), Shop.Assumptions));
         }
