@@ -53,6 +53,17 @@ public sealed class MigrationTests : IDisposable
         }
     }
 
+    [Fact]
+    public void A_migration_is_one_short_file_that_goes_up_and_the_snapshot_alone_holds_the_model()
+    {
+        using FoundlingDb db = Open();
+        IMigrationsAssembly all = db.GetService<IMigrationsAssembly>();
+        IEnumerable<Migration> made = all.Migrations.Values.Select(type => all.CreateMigration(type, db.Database.ProviderName!));
+        made.Where(m => m.TargetModel.GetEntityTypes().Any()).Select(m => m.GetType().Name).ShouldBeEmpty();
+        all.ModelSnapshot!.Model.GetEntityTypes().ShouldNotBeEmpty();
+        db.Database.HasPendingModelChanges().ShouldBeFalse();
+    }
+
     /// <summary>Fills the columns given, and every other that must have something with nothing.</summary>
     private static async Task Insert(FoundlingDb db, string table, Dictionary<string, object> values)
     {

@@ -1,4 +1,5 @@
-﻿using System;
+using System;
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
@@ -6,7 +7,9 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class First : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261125235453_First")]
+    public class First : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -512,64 +515,6 @@ namespace Foundling.Data.Store.Migrations
                 name: "IX_Waits_TagNumber",
                 table: "Waits",
                 column: "TagNumber");
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropTable(
-                name: "BookVersions");
-
-            migrationBuilder.DropTable(
-                name: "Clock");
-
-            migrationBuilder.DropTable(
-                name: "Counts");
-
-            migrationBuilder.DropTable(
-                name: "Findings");
-
-            migrationBuilder.DropTable(
-                name: "Log");
-
-            migrationBuilder.DropTable(
-                name: "Looks");
-
-            migrationBuilder.DropTable(
-                name: "LooksAside");
-
-            migrationBuilder.DropTable(
-                name: "Measurements");
-
-            migrationBuilder.DropTable(
-                name: "OrphanParts");
-
-            migrationBuilder.DropTable(
-                name: "Pictures");
-
-            migrationBuilder.DropTable(
-                name: "Proofs");
-
-            migrationBuilder.DropTable(
-                name: "Shop");
-
-            migrationBuilder.DropTable(
-                name: "Steps");
-
-            migrationBuilder.DropTable(
-                name: "Surveys");
-
-            migrationBuilder.DropTable(
-                name: "TakenForms");
-
-            migrationBuilder.DropTable(
-                name: "Waits");
-
-            migrationBuilder.DropTable(
-                name: "Tags");
-
-            migrationBuilder.DropTable(
-                name: "Lots");
         }
     }
 }

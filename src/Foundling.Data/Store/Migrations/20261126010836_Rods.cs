@@ -1,4 +1,5 @@
-﻿using System;
+using System;
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
@@ -6,7 +7,9 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Rods : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261126010836_Rods")]
+    public class Rods : Migration
     {
         /// <summary>Cautions were kept as words; steps keep their keys now.</summary>
         private static readonly (string Key, string Text)[] CautionTexts =
@@ -161,82 +164,6 @@ namespace Foundling.Data.Store.Migrations
             {
                 migrationBuilder.Sql($"UPDATE Steps SET Caution = '{key}' WHERE Caution = '{text.Replace("'", "''")}';");
             }
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropTable(
-                name: "StoreItems");
-
-            migrationBuilder.DropColumn(
-                name: "Rarity",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "SeenCautions",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "Ways",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "Wish",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "WorthSound",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "After",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "Agreed",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "AgreedAt",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "ArrivesOn",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "Choice",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "Hand",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "WaitsFor",
-                table: "Steps");
-
-            migrationBuilder.DropColumn(
-                name: "Dress",
-                table: "Shop");
-
-            migrationBuilder.DropColumn(
-                name: "HourRate",
-                table: "Shop");
-
-            migrationBuilder.DropColumn(
-                name: "ArrivesOn",
-                table: "Findings");
-
-            migrationBuilder.DropColumn(
-                name: "OnOrder",
-                table: "Findings");
-
-            migrationBuilder.RenameColumn(
-                name: "Ways",
-                table: "Shop",
-                newName: "Rust");
         }
     }
 }

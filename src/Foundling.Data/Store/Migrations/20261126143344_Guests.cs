@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Guests : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261126143344_Guests")]
+    public class Guests : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -24,23 +27,6 @@ namespace Foundling.Data.Store.Migrations
                 name: "IX_Log_TagNumber_At",
                 table: "Log",
                 columns: new[] { "TagNumber", "At" });
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropIndex(
-                name: "IX_Log_TagNumber_At",
-                table: "Log");
-
-            migrationBuilder.DropColumn(
-                name: "ImportedAt",
-                table: "Tags");
-
-            migrationBuilder.CreateIndex(
-                name: "IX_Log_TagNumber",
-                table: "Log",
-                column: "TagNumber");
         }
     }
 }

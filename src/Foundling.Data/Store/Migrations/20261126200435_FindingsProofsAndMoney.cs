@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class FindingsProofsAndMoney : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261126200435_FindingsProofsAndMoney")]
+    public class FindingsProofsAndMoney : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -74,50 +77,6 @@ namespace Foundling.Data.Store.Migrations
                 table: "Findings",
                 type: "REAL",
                 nullable: true);
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropColumn(
-                name: "SoldFor",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "WayReasons",
-                table: "Tags");
-
-            migrationBuilder.DropColumn(
-                name: "Degree",
-                table: "Proofs");
-
-            migrationBuilder.DropColumn(
-                name: "Direction",
-                table: "Proofs");
-
-            migrationBuilder.DropColumn(
-                name: "Kind",
-                table: "Proofs");
-
-            migrationBuilder.DropColumn(
-                name: "Seen",
-                table: "Proofs");
-
-            migrationBuilder.DropColumn(
-                name: "Amount",
-                table: "Log");
-
-            migrationBuilder.DropColumn(
-                name: "DepthMm",
-                table: "Findings");
-
-            migrationBuilder.DropColumn(
-                name: "Doubt",
-                table: "Findings");
-
-            migrationBuilder.DropColumn(
-                name: "SizeMm",
-                table: "Findings");
         }
     }
 }

@@ -1,4 +1,5 @@
-﻿using System;
+using System;
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
@@ -6,7 +7,9 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class PlansAndEvents : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261126211508_PlansAndEvents")]
+    public class PlansAndEvents : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -137,112 +140,6 @@ namespace Foundling.Data.Store.Migrations
                 table: "Plans",
                 columns: new[] { "TagNumber", "Version" },
                 unique: true);
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropTable(
-                name: "Events");
-
-            migrationBuilder.DropTable(
-                name: "Plans");
-
-            migrationBuilder.DropTable(
-                name: "StepMarks");
-
-            migrationBuilder.DropIndex(
-                name: "IX_Waits_ReadyAt",
-                table: "Waits");
-
-            migrationBuilder.DropColumn(
-                name: "EndedBy",
-                table: "Waits");
-
-            migrationBuilder.DropColumn(
-                name: "Kind",
-                table: "Waits");
-
-            migrationBuilder.DropColumn(
-                name: "PlanId",
-                table: "Tags");
-
-            migrationBuilder.CreateTable(
-                name: "Log",
-                columns: table => new
-                {
-                    Id = table.Column<Guid>(type: "TEXT", nullable: false),
-                    Amount = table.Column<decimal>(type: "TEXT", nullable: true),
-                    At = table.Column<long>(type: "INTEGER", nullable: false),
-                    Kind = table.Column<string>(type: "TEXT", nullable: false),
-                    Minutes = table.Column<double>(type: "REAL", nullable: true),
-                    Step = table.Column<string>(type: "TEXT", nullable: true),
-                    TagNumber = table.Column<int>(type: "INTEGER", nullable: true),
-                    Text = table.Column<string>(type: "TEXT", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("PK_Log", x => x.Id);
-                    table.ForeignKey(
-                        name: "FK_Log_Tags_TagNumber",
-                        column: x => x.TagNumber,
-                        principalTable: "Tags",
-                        principalColumn: "Number",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "Steps",
-                columns: table => new
-                {
-                    TagNumber = table.Column<int>(type: "INTEGER", nullable: false),
-                    Key = table.Column<string>(type: "TEXT", nullable: false),
-                    After = table.Column<string>(type: "TEXT", nullable: true),
-                    Agreed = table.Column<string>(type: "TEXT", nullable: false),
-                    AgreedAt = table.Column<long>(type: "INTEGER", nullable: true),
-                    ArrivesOn = table.Column<DateOnly>(type: "TEXT", nullable: true),
-                    Block = table.Column<string>(type: "TEXT", nullable: true),
-                    Caution = table.Column<string>(type: "TEXT", nullable: false),
-                    Choice = table.Column<string>(type: "TEXT", nullable: false),
-                    EndedAt = table.Column<long>(type: "INTEGER", nullable: true),
-                    FinishTest = table.Column<string>(type: "TEXT", nullable: false),
-                    Hand = table.Column<string>(type: "TEXT", nullable: false),
-                    HighMin = table.Column<double>(type: "REAL", nullable: false),
-                    How = table.Column<string>(type: "TEXT", nullable: false),
-                    LikelyMin = table.Column<double>(type: "REAL", nullable: false),
-                    LookInMin = table.Column<double>(type: "REAL", nullable: true),
-                    LowMin = table.Column<double>(type: "REAL", nullable: false),
-                    Materials = table.Column<string>(type: "TEXT", nullable: false),
-                    MetalRemovedMm = table.Column<double>(type: "REAL", nullable: false),
-                    Order = table.Column<int>(type: "INTEGER", nullable: false),
-                    OutByMin = table.Column<double>(type: "REAL", nullable: true),
-                    Parts = table.Column<string>(type: "TEXT", nullable: false),
-                    Reason = table.Column<string>(type: "TEXT", nullable: false),
-                    Rule = table.Column<string>(type: "TEXT", nullable: false),
-                    SkipReason = table.Column<string>(type: "TEXT", nullable: false),
-                    Stage = table.Column<string>(type: "TEXT", nullable: false),
-                    State = table.Column<string>(type: "TEXT", nullable: false),
-                    SurfaceLost = table.Column<string>(type: "TEXT", nullable: false),
-                    Title = table.Column<string>(type: "TEXT", nullable: false),
-                    Undoable = table.Column<bool>(type: "INTEGER", nullable: false),
-                    WaitMin = table.Column<double>(type: "REAL", nullable: true),
-                    WaitsFor = table.Column<string>(type: "TEXT", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("PK_Steps", x => new { x.TagNumber, x.Key });
-                    table.ForeignKey(
-                        name: "FK_Steps_Tags_TagNumber",
-                        column: x => x.TagNumber,
-                        principalTable: "Tags",
-                        principalColumn: "Number",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateIndex(
-                name: "IX_Log_TagNumber_At",
-                table: "Log",
-                columns: new[] { "TagNumber", "At" });
         }
     }
 }

@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class ShopFigures : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261126220241_ShopFigures")]
+    public class ShopFigures : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -16,14 +19,6 @@ namespace Foundling.Data.Store.Migrations
                 type: "TEXT",
                 nullable: false,
                 defaultValue: "[]");
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropColumn(
-                name: "Assumed",
-                table: "Shop");
         }
     }
 }

@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Unread : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261127005719_Unread")]
+    public class Unread : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -16,14 +19,6 @@ namespace Foundling.Data.Store.Migrations
                 type: "TEXT",
                 nullable: false,
                 defaultValue: "");
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropColumn(
-                name: "Unread",
-                table: "Tags");
         }
     }
 }

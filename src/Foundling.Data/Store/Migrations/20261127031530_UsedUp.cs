@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class UsedUp : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261127031530_UsedUp")]
+    public class UsedUp : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -21,18 +24,6 @@ namespace Foundling.Data.Store.Migrations
                 table: "Events",
                 type: "TEXT",
                 nullable: true);
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropColumn(
-                name: "Quantity",
-                table: "Events");
-
-            migrationBuilder.DropColumn(
-                name: "Supply",
-                table: "Events");
         }
     }
 }

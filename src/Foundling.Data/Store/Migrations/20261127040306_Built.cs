@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Built : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261127040306_Built")]
+    public class Built : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -16,14 +19,6 @@ namespace Foundling.Data.Store.Migrations
                 type: "TEXT",
                 nullable: false,
                 defaultValueSql: "''");
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropColumn(
-                name: "Built",
-                table: "Tags");
         }
     }
 }

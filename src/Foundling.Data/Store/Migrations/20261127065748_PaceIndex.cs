@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class PaceIndex : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261127065748_PaceIndex")]
+    public class PaceIndex : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -14,14 +17,6 @@ namespace Foundling.Data.Store.Migrations
                 name: "IX_Events_Step_Kind_At",
                 table: "Events",
                 columns: new[] { "Step", "Kind", "At" });
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropIndex(
-                name: "IX_Events_Step_Kind_At",
-                table: "Events");
         }
     }
 }

@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace Foundling.Data.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Kinds : Migration
+    [DbContext(typeof(FoundlingDb))]
+    [Migration("20261127083336_Kinds")]
+    public class Kinds : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
@@ -22,13 +25,6 @@ namespace Foundling.Data.Store.Migrations
                 {
                     table.PrimaryKey("PK_Kinds", x => x.Kind);
                 });
-        }
-
-        /// <inheritdoc />
-        protected override void Down(MigrationBuilder migrationBuilder)
-        {
-            migrationBuilder.DropTable(
-                name: "Kinds");
         }
     }
 }
