@@ -75,6 +75,47 @@ public sealed class KindShelfTests : IDisposable
     }
 
     [Fact]
+    public async Task A_kind_is_gone_on_with_and_its_tools_follow_but_keep_their_parts()
+    {
+        ToolKind made = await Make();
+        int number = await _shop.BookIn(t => (t.Kind, t.Aim) = (made.Id, AimKind.Work));
+        await using FoundlingDb db = _shop.Open();
+        KindShelf shelf = _shop.Kinds(db);
+        KindDraft draft = made.File.Draft!;
+        KindTrace trace = new([0, 0], [1000, 0], 230, [new TracedPart(PartIds.Body) { Loops = [[[0, 0], [1000, 0], [1000, 300], [0, 300]]] }]);
+        ToolKind now = await shelf.Change(made.Id, draft with
+        {
+            Name = "Coach plane", Trace = trace, Extras = [draft.Extras[0] with { Part = made.Parts[^1].Id, Name = "brass fence" }, new KindExtra("stop",
+                Material.Steel, PartIds.Body)],
+        });
+        (now.Id, now.Name, now.NominalLengthMm).ShouldBe((made.Id, "Coach plane", 230));
+        now.File.Stamp.ShouldNotBe(made.File.Stamp, "kept pictures are drawn again");
+        Tag tag = (await _shop.Tags(db).Find(number))!;
+        tag.Tool().Parts.Select(p => (p.Id, p.Name)).ShouldContain((made.Parts[^1].Id, "brass fence"));
+        tag.Profile().Parts.ShouldHaveSingleItem();
+        new KindList(_shop.Folder).Own.ShouldHaveSingleItem().Name.ShouldBe("Coach plane", "as after a start");
+        // A part a tool may have findings on does not go from under it.
+        (await Should.ThrowAsync<InputException>(shelf.Change(made.Id, now.File.Draft! with { Extras = [] }))).Sentence.ShouldContain("the brass fence stays");
+        (await Should.ThrowAsync<InputException>(shelf.Change(KindIds.Axe, draft))).Sentence.ShouldContain("none of this shop's own");
+        (await Should.ThrowAsync<InputException>(shelf.Change(made.Id, draft with { Name = " " }))).Sentence.ShouldContain("a name");
+        _shop.KindList.Own.ShouldHaveSingleItem().Name.ShouldBe("Coach plane");
+    }
+
+    [Fact]
+    public async Task A_kind_that_is_kept_already_is_taken_again_though_the_shop_is_full()
+    {
+        ToolKind made = await Make();
+        await using FoundlingDb db = _shop.Open();
+        string file = KindShelf.Written(made);
+        for (int i = 1; i < KindShelf.Most; i++)
+        {
+            await _shop.Kinds(db).Read(file.Replace(made.Id.Value, $"own-full-{i}-{made.Id.Value[^6..]}", StringComparison.Ordinal));
+        }
+        (await _shop.Kinds(db).Read(file)).ShouldBeSameAs(made);
+        (await Should.ThrowAsync<InputException>(Make("One more"))).Sentence.ShouldContain("that is the most");
+    }
+
+    [Fact]
     public async Task A_broken_file_is_refused_and_nothing_is_kept()
     {
         ToolKind made = await Make();

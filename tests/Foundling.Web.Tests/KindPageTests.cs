@@ -52,6 +52,56 @@ public sealed class KindPageTests(DemoHost host) : IClassFixture<DemoHost>
         refused.QuerySelector(".notice.bad")!.TextContent.ShouldContain("the kind stays");
     }
 
+    private const string Trace = """
+        {"from":[0,200],"to":[900,200],"mm":225,"whole":true,"mirrored":false,"parts":[{"part":"body","loops":[[[0,0],[900,0],[900,200],[0,200]]]},
+        {"part":"extra_1","at":[450,40]}]}
+        """;
+
+    [Fact]
+    public async Task A_kind_is_traced_shown_as_it_will_be_drawn_and_changed_later()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/kinds?near=rebate-plane");
+        async Task<string> Drawn(string trace)
+        {
+            // As the page's script sends it.
+            var form = (IHtmlFormElement)page.QuerySelector("form[data-keep]")!;
+            form.Action = "/kinds?handler=Traced";
+            HttpResponseMessage answer = await visitor.Submit(form, page, new() { ["trace"] = trace, ["more"] = "fence", ["on"] = "body" });
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+            return await answer.Content.ReadAsStringAsync();
+        }
+        string drawn = await Drawn(Trace);
+        drawn.ShouldContain("data-part=\"body\"");
+        drawn.ShouldContain("data-part=\"extra_1\"");
+        (await Drawn("")).ShouldStartWith("Choose a photograph");
+        (await Drawn("{\"from\":[1e999]}")).ShouldStartWith("Choose a photograph");
+        (await Drawn(Trace.Replace("\"body\"", "\"no_such\"", StringComparison.Ordinal))).ShouldContain("Tap round the body");
+        IHtmlDocument fresh = await visitor.Page("/kinds?near=rebate-plane");
+        HttpResponseMessage made = await visitor.Submit(fresh, "form[action*='handler=Make']", new()
+        {
+            ["name"] = "Traced plane", ["traced"] = "true", ["trace"] = Trace, ["more"] = "fence", ["on"] = "body", ["_once"] = "traced",
+        });
+        made.StatusCode.ShouldBe(HttpStatusCode.Found);
+        string key = made.Headers.Location!.ToString().Split('=')[1], picture = Picture(await visitor.Page("/kinds"), key);
+        IHtmlDocument change = await visitor.Page($"/kinds?own={key}");
+        change.QuerySelector<IHtmlInputElement>("#name")!.Value.ShouldBe("Traced plane");
+        change.QuerySelector<IHtmlInputElement>("input[name=more]")!.Value.ShouldBe("fence");
+        change.QuerySelector<IHtmlTextAreaElement>("textarea[name=trace]")!.Value.ShouldContain("[900,200]");
+        HttpResponseMessage changed = await visitor.Submit(change, "form[action*='handler=Make']", new()
+        {
+            ["name"] = "Carriage plane", ["trace"] = Trace.Replace("900,0", "860,20", StringComparison.Ordinal), ["_once"] = "changed",
+        });
+        changed.Headers.Location!.ToString().ShouldBe("/kinds");
+        IHtmlDocument after = await visitor.Page("/kinds");
+        after.Body!.TextContent.ShouldContain("Carriage plane");
+        Picture(after, key).ShouldNotBe(picture, "a browser that keeps the old drawing asks anew");
+        (await visitor.Page("/kinds?own=chisel")).QuerySelector("#name").ShouldBeNull("a shipped kind is not changed");
+    }
+
+    private static string Picture(IHtmlDocument page, string key) => page.QuerySelectorAll("img, image").Select(i => i.GetAttribute("src")
+        ?? i.GetAttribute("href") ?? "").First(a => a.Contains(key, StringComparison.Ordinal));
+
     [Fact]
     public async Task What_makes_no_kind_is_said_and_what_was_typed_stays()
     {

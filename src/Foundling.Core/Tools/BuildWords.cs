@@ -37,6 +37,22 @@ public static class BuildWords
         _ => "",
     };
 
+    /// <summary>What an edge is like.</summary>
+    public static string Of(EdgeForm edge) => edge switch
+    {
+        EdgeForm.BackAndBevel => "a flat back and one bevel",
+        EdgeForm.Curved => "a curve, bevelled on one side",
+        EdgeForm.Profiled => "the shape of the sole",
+        EdgeForm.TwoBevels => "two bevels alike",
+        EdgeForm.FlatFace => "one flat face, for one hand",
+        EdgeForm.Burr => "filed, with a turned burr",
+        EdgeForm.Toothed => "toothed by its grooved back",
+        EdgeForm.Bypass => "passes a hook or anvil",
+        EdgeForm.Meeting => "two that meet",
+        EdgeForm.SawTeeth => "saw teeth",
+        _ => "none",
+    };
+
     /// <summary>How a joint must be treated.</summary>
     public static string Of(Joint joint) => joint switch
     {

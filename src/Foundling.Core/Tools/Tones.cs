@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
+using System.Xml.Linq;
 
 namespace Foundling.Core.Tools;
 
@@ -49,13 +50,27 @@ public static class Tones
         Without = without, Tones = tones,
     };
 
+    /// <summary>Gives another colour to what has the main colour of a part.</summary>
+    /// <param name="classes">The classes of its shapes, back to front.</param>
+    /// <param name="tone">The colour.</param>
+    internal static void Colour(IEnumerable<XAttribute> classes, string tone)
+    {
+        List<XAttribute> all = [.. classes];
+        string? main = all.Select(c => ToneOf(c.Value)).FirstOrDefault(t => t is not null);
+        all.Where(c => main is not null && ToneOf(c.Value) == main).ToList().ForEach(c => c.Value = tone + c.Value[main!.Length..]);
+    }
+
+    private static string? ToneOf(string shape) => shape.Split(' ')[0] is var first && All.Contains(first) ? first : null;
+
+    /// <summary>The main colour of a part that is drawn; null where it has none.</summary>
+    internal static string? Main(DrawnPart part) => part.Shapes.Select(s => ToneOf(s.Class)).FirstOrDefault(t => t is not null);
+
     private static DrawnPart Coloured(DrawnPart part, string tone)
     {
-        static string? ToneOf(Shape shape) => shape.Class.Split(' ')[0] is var first && All.Contains(first) ? first : null;
-        string? main = part.Shapes.Select(ToneOf).FirstOrDefault(t => t is not null);
+        string? main = Main(part);
         return main is null ? part : part with
         {
-            Shapes = [.. part.Shapes.Select(s => ToneOf(s) == main ? s with { Class = tone + s.Class[main.Length..] } : s)],
+            Shapes = [.. part.Shapes.Select(s => ToneOf(s.Class) == main ? s with { Class = tone + s.Class[main.Length..] } : s)],
         };
     }
 }

@@ -113,7 +113,7 @@ public sealed record ToolBuild
 {
     private const string AddedPrefix = "added_";
 
-    private static readonly ConditionalWeakTable<ToolBuild, Dictionary<KindId, ToolKind>> Known = new();
+    private static readonly ConditionalWeakTable<ToolBuild, ConditionalWeakTable<ToolKind, ToolKind>> Known = new();
 
     /// <summary>A tool just as its kind is.</summary>
     public static ToolBuild AsMade { get; } = new();
@@ -235,11 +235,8 @@ public sealed record ToolBuild
         {
             return kind;
         }
-        Dictionary<KindId, ToolKind> known = Known.GetOrCreateValue(this);
-        lock (known)
-        {
-            return known.TryGetValue(kind.Id, out ToolKind? built) ? built : known[kind.Id] = Make(kind);
-        }
+        // By the kind itself, not its key: a shop may change its own.
+        return Known.GetOrCreateValue(this).GetValue(kind, Make);
     }
 
     private ToolKind Make(ToolKind kind)

@@ -40,26 +40,37 @@ public static class ToolCatalogue
     /// <exception cref="InputException">No such kind.</exception>
     public static string Svg(KindId id) => Kind(id).File.Drawing ?? Text($"{Folder}{id}.svg");
 
-    /// <summary>Takes in a kind a shop made. A kind never changes: the one that has its key already stays.</summary>
+    /// <summary>Takes in a kind a shop made. The one that has its key already stays.</summary>
     /// <param name="file">Its file, with its drawing in it.</param>
     /// <returns>The kind that has this key now.</returns>
     /// <exception cref="InputException">It does not hold together, has the key of a kind that is shipped, or there are too many.</exception>
     public static ToolKind Learn(KindFile file)
     {
-        if (Known.TryGetValue(file.Kind, out (ToolKind Kind, Lazy<Profile>) known))
+        (ToolKind Kind, Lazy<Profile> Drawing) read = Read(file);
+        return Known.GetOrAdd(file.Kind, _ => read).Kind;
+    }
+
+    /// <summary>Takes in a kind a shop made, in place of what was known by its key.</summary>
+    /// <param name="file">Its file, with its drawing in it.</param>
+    /// <exception cref="InputException">It does not hold together, has the key of a kind that is shipped, or there are too many.</exception>
+    public static ToolKind LearnAnew(KindFile file) => (Known[file.Kind] = Read(file, anew: true)).Kind;
+
+    private static (ToolKind Kind, Lazy<Profile> Drawing) Read(KindFile file, bool anew = false)
+    {
+        if (Known.TryGetValue(file.Kind, out (ToolKind Kind, Lazy<Profile>) known) && (!anew || Ships(file.Kind)))
         {
-            return Ships(file.Kind) ? throw KindReader.Wrong("kind", $"\"{file.Kind}\" is a kind this program has of its own.") : known.Kind;
+            return Ships(file.Kind) ? throw KindReader.Wrong("kind", $"\"{file.Kind}\" is a kind this program has of its own.") : known;
         }
         KindReader.Check(file);
         if (!file.Kind.Value.StartsWith(KindDraft.Prefix, StringComparison.Ordinal) || file.Drawing is not { } drawing)
         {
             throw KindReader.Wrong("kind", $"A kind that comes from elsewhere has a key that begins with \"{KindDraft.Prefix}\", and its drawing in it.");
         }
-        if (Known.Count >= MostOwn)
+        if (Known.Count >= MostOwn && !Known.ContainsKey(file.Kind))
         {
             throw KindReader.Wrong("kind", $"{MostOwn:#,0} kinds are the most.");
         }
-        return Known.GetOrAdd(file.Kind, (KindReader.Kind(file), new Lazy<Profile>(KindDrawing.Read(drawing, file)))).Kind;
+        return (KindReader.Kind(file), new Lazy<Profile>(KindDrawing.Read(drawing, file)));
     }
 
     /// <summary>True for a part that some kind has, a shop's own among them.</summary>

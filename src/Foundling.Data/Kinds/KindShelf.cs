@@ -80,11 +80,7 @@ public sealed class KindShelf(FoundlingDb db, KindList list, TimeProvider time)
     /// <exception cref="InputException">It does not hold together, or there are too many.</exception>
     public async Task<ToolKind> Keep(KindFile file, CancellationToken cancel = default)
     {
-        if (file.Proofs.FirstOrDefault(p => !Proofs.Keys.Contains(p)) is { } strange)
-        {
-            throw new InputException("kind_file", "proofs", strange, string.Join(", ", Proofs.Keys),
-                $"\"{Core.Units.Shorten.To(strange, 40)}\" is no proof there is.");
-        }
+        Check(file);
         bool kept = await db.Kinds.AnyAsync(k => k.Kind == file.Kind, cancel).ConfigureAwait(false);
         if (!kept && list.Own.Count >= Most)
         {
@@ -100,14 +96,50 @@ public sealed class KindShelf(FoundlingDb db, KindList list, TimeProvider time)
         return kind;
     }
 
+    /// <summary>Changes a kind of the shop's own; tools of it follow. What one of them has it keeps.</summary>
+    /// <param name="kind">The kind.</param>
+    /// <param name="draft">What is said of it now.</param>
+    /// <param name="cancel">Stops it.</param>
+    /// <exception cref="InputException">It is none of the shop's own, does not hold together, or lacks a part a tool of it has.</exception>
+    public async Task<ToolKind> Change(KindId kind, KindDraft draft, CancellationToken cancel = default)
+    {
+        ToolKind was = Mine(kind);
+        KindFile file = draft.File(kind);
+        Check(file);
+        if (was.Parts.FirstOrDefault(p => file.Parts.All(f => f.Part != p.Id)) is { } lacking && await InUse(kind, cancel).ConfigureAwait(false))
+        {
+            throw new InputException("kind_in_use", "parts", lacking.Id, "all parts it had",
+                $"A tool or a part here is a {was.Name.ToLowerInvariant()}: the {lacking.Name} stays. Where one never had it, say so on its State.");
+        }
+        KindDrawing.Read(file.Drawing!, file);
+        string text = JsonSerializer.Serialize(file, OpenJson.Options);
+        await db.Kinds.Where(k => k.Kind == kind).ExecuteUpdateAsync(s => s.SetProperty(k => k.File, text), cancel).ConfigureAwait(false);
+        ToolKind now = ToolCatalogue.LearnAnew(file);
+        list.Change(own => own.Select(k => k.Id == kind ? now : k));
+        return now;
+    }
+
+    private ToolKind Mine(KindId kind) => list.Own.FirstOrDefault(k => k.Id == kind)
+        ?? throw new InputException("unknown_kind", "kind", kind, "a kind of the shop's own", "That is none of this shop's own kinds.");
+
+    private async Task<bool> InUse(KindId kind, CancellationToken cancel) => await db.Tags.AnyAsync(t => t.Kind == kind, cancel).ConfigureAwait(false)
+        || await db.OrphanParts.AnyAsync(p => p.Kind == kind, cancel).ConfigureAwait(false);
+
+    private static void Check(KindFile file)
+    {
+        if (file.Proofs.FirstOrDefault(p => !Proofs.Keys.Contains(p)) is { } strange)
+        {
+            throw new InputException("kind_file", "proofs", strange, string.Join(", ", Proofs.Keys),
+                $"\"{Core.Units.Shorten.To(strange, 40)}\" is no proof there is.");
+        }
+    }
+
     /// <summary>Takes a kind away that nothing is of.</summary>
     /// <exception cref="InputException">A tag or a part in the box is of it, or it is none of the shop's own.</exception>
     public async Task Remove(KindId kind, CancellationToken cancel = default)
     {
-        ToolKind own = list.Own.FirstOrDefault(k => k.Id == kind)
-            ?? throw new InputException("unknown_kind", "kind", kind, "a kind of the shop's own", "That is none of this shop's own kinds.");
-        if (await db.Tags.AnyAsync(t => t.Kind == kind, cancel).ConfigureAwait(false)
-            || await db.OrphanParts.AnyAsync(p => p.Kind == kind, cancel).ConfigureAwait(false))
+        ToolKind own = Mine(kind);
+        if (await InUse(kind, cancel).ConfigureAwait(false))
         {
             throw new InputException("kind_in_use", "kind", kind, "a kind nothing is of",
                 $"A tool or a part here is a {own.Name.ToLowerInvariant()}; the kind stays.");

@@ -27,7 +27,7 @@ internal static class DrawingApi
     /// <summary>Where the drawing of a tool is to be had.</summary>
     public static string Address(Profile profile, IReadOnlySet<PartId> missing)
     {
-        var at = new StringBuilder($"/drawings/{profile.Kind}.svg?v={Version}");
+        var at = new StringBuilder($"/drawings/{profile.Kind}.svg?v={Version}{ToolCatalogue.Kind(profile.Kind).File.Stamp}");
         if (profile.FittedTo is { } m)
         {
             (string Name, double? Value)[] measures =

@@ -1,3 +1,5 @@
+using System.Security.Cryptography;
+using System.Text;
 using System.Text.Json.Serialization;
 
 namespace Foundling.Core.Tools.Kinds;
@@ -60,6 +62,15 @@ public sealed record KindFile(KindId Kind, string Name, Family Family, string Le
 
     /// <summary>Its drawing, where it travels or is kept in one file; null where that lies beside it.</summary>
     public string? Drawing { get; init; }
+
+    /// <summary>What a shop said when it made the kind, so that it can be gone on with; null for one that was written otherwise.</summary>
+    public KindDraft? Draft { get; init; }
+
+    /// <summary>A few letters that change when the drawing does.</summary>
+    [JsonIgnore]
+    public string Stamp => _stamp ??= Drawing is null ? "" : Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Drawing)))[..8];
+
+    private string? _stamp;
 }
 
 /// <summary>Something particular to how a kind works, which no part of it tells.</summary>

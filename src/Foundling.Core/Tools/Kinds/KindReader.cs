@@ -43,7 +43,7 @@ public static partial class KindReader
 
     private const double UsualBedDeg = 45;
 
-    private static PartDef Part(KindPart p) => new(p.Part, p.Name, p.Material, p.Finish, p.Held, p.On, p.Joint, p.InSet, p.Fastener, p.Rod, p.With)
+    internal static PartDef Part(KindPart p) => new(p.Part, p.Name, p.Material, p.Finish, p.Held, p.On, p.Joint, p.InSet, p.Fastener, p.Rod, p.With)
     {
         As = p.As, Hides = p.Hides, OnePiece = p.OnePiece, Moves = p.Moves, Struck = p.Struck,
     };
