@@ -102,7 +102,7 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
         }
     }
 
-    private static void ShutsNobodyOut(Browser b)
+    internal static void ShutsNobodyOut(Browser b)
     {
         b.Driver.ExecuteScript(Axe);
         string result = (string)b.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => "

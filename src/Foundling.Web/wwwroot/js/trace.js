@@ -140,6 +140,7 @@ function begin(room) {
       return button;
     }));
     const name = names.find(([part]) => part === active)?.[1];
+    find('[data-trace-work]').hidden = !file.files?.length && traced.size === 0;
     find('[data-trace-hint]').textContent = !file.files?.length && traced.size === 0 ? 'Choose the photograph first; it stays on this machine.'
       : name === undefined ? 'Tap both ends of something whose length you know: the tool itself, or a rule beside it. Say below how long it is.'
         : `Tap round the ${name}, point after point; a tap on its line puts one in between, and points can be dragged. One tap alone says where it is seen.`;
@@ -286,7 +287,8 @@ function begin(room) {
       show();
     };
     shown.onerror = () => {
-      find('[data-trace-hint]').textContent = 'This file is no picture the browser can show.';
+      find('[data-trace-work]').hidden = !file.files?.length && traced.size === 0;
+    find('[data-trace-hint]').textContent = 'This file is no picture the browser can show.';
       URL.revokeObjectURL(address);
     };
     shown.src = address;
