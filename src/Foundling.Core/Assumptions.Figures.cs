@@ -73,11 +73,12 @@ public sealed partial record Assumptions
 
     [Assumed("", "work stops paying at this share of what it buys", Heading = "Work and when to stop")] public double StopShare { get; init; } = 0.8;
     [Assumed("", "a stop later than this share of the work is no stop")] public double StopLastShare { get; init; } = 0.93;
-    [Assumed("", "a step of your own may go this much quicker")] public double OwnLowShare { get; init; } = 0.6;
-    [Assumed("times", "a step of your own may take this much longer")] public double OwnHighTimes { get; init; } = 2;
-    [Assumed("min", "taking apart, each part")] public double ApartEachMin { get; init; } = 0.8;
-    [Assumed("", "taking apart may go at this share of that")] public double ApartQuickShare { get; init; } = 0.5;
-    [Assumed("times", "taking apart may take this much longer")] public double ApartSlowTimes { get; init; } = 2.5;
+    [Assumed("", "all steps of a tool go quick or slow together by this share")] public double CommonSpread { get; init; } = 0.25;
+    [Assumed("times", "work on faces that are looked at takes so much longer when all must be even, for Show")]
+    public double ShowTimes { get; init; } = 3;
+    [Assumed("", "what should free a stuck joint does not help so often")] public double RungFailsShare { get; init; } = 0.4;
+    [Assumed("", "a step takes this share of its likely minutes if all goes well")] public double OwnLowShare { get; init; } = 0.6;
+    [Assumed("times", "a step takes so many times its likely minutes if it fights back")] public double OwnHighTimes { get; init; } = 2;
 
     [Assumed("min", "a stopper at the stall weighs as much as so much work", Heading = "What to look at next at the stall")]
     public double StallStopperMin { get; init; } = 240;

@@ -33,18 +33,29 @@ public sealed partial record Assumptions
 
     private OwnFigures<(StepKey, StepCase)> Likely { get; init; } = new();
 
+    private OwnFigures<(StepKey, StepCase, Per)> Rates { get; init; } = new();
+
     private OwnFigures<(StepKey, StepCase)> Taken { get; init; } = new();
 
     /// <summary>What a unit of a supply costs, in the shop's money; 0 for kit.</summary>
     public double PriceOf(Supply supply) => Prices.Of(supply.Id) ?? supply.Cost;
 
-    /// <summary>Hands-on minutes of a step: as the book has them, drawn out or together by what the shop says is likely.</summary>
-    public (double Low, double Likely, double High) MinutesOf(StepKey step, StepCase @case = StepCase.Usual)
+    /// <summary>Hands-on minutes of a step on what there is to work on: as the book has them, or as the shop puts them.</summary>
+    /// <param name="step">The step.</param>
+    /// <param name="case">In which case.</param>
+    /// <param name="work">What there is to work on.</param>
+    public (double Low, double Likely, double High) MinutesOf(StepKey step, StepCase @case, Work work)
     {
         StepFigure book = StepFigures.Of(step, @case);
-        double times = (Likely.Of((step, @case)) ?? book.Likely) / book.Likely;
-        return (book.Low * times, book.Likely * times, book.High * times);
+        bool small = book.Rates.Any(r => r.Per == Per.Small), fasteners = book.Rates.Any(r => r.Per == Per.Fastener);
+        double likely = LikelyOf(book) + book.Rates.Sum(r => RateOf(book, r.Per) * work.Of(r.Per, small, fasteners));
+        likely = Math.Min(likely, book.Most ?? double.PositiveInfinity);
+        return (likely * (book.Quick ?? OwnLowShare), likely, likely * (book.Slow ?? OwnHighTimes));
     }
+
+    private double LikelyOf(StepFigure figure) => Likely.Of((figure.Step, figure.Case)) ?? figure.Likely;
+
+    private double RateOf(StepFigure figure, Per per) => Rates.Of((figure.Step, figure.Case, per)) ?? figure.Rates.First(r => r.Per == per).Minutes;
 
     /// <summary>Metal a step takes off, mm.</summary>
     public double MetalOf(StepKey step, StepCase @case = StepCase.Usual) => Taken.Of((step, @case)) ?? StepFigures.Of(step, @case).MetalMm;
@@ -69,9 +80,25 @@ public sealed partial record Assumptions
             .Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
             a => a.PriceOf(s), (a, value) => a with { Prices = a.Prices.With(s.Id, value, s.Cost) }));
 
-    private static IEnumerable<Line> StepMinutes() => StepFigures.All.Select((f, i) => new Line($"minutes_{f.Name}", "min", $"to {f.What}{f.InCase}",
-        i == 0 ? TimeHeading : "", false, a => a.MinutesOf(f.Step, f.Case).Likely,
-        (a, value) => a with { Likely = a.Likely.With((f.Step, f.Case), value, f.Likely) }));
+    private static IEnumerable<Line> StepMinutes()
+    {
+        string heading = TimeHeading;
+        foreach (StepFigure f in StepFigures.All)
+        {
+            if (f.Likely > 0)
+            {
+                yield return new Line($"minutes_{f.Name}", "min", $"to {f.What}{f.InCase}", heading, false, a => a.LikelyOf(f),
+                    (a, value) => a with { Likely = a.Likely.With((f.Step, f.Case), value, f.Likely) });
+                heading = "";
+            }
+            foreach ((Per per, double minutes) in f.Rates)
+            {
+                yield return new Line($"minutes_{f.NameOf(per)}", "min", $"to {f.What}{f.InCase}, {StepFigure.For(per)}", heading, false,
+                    a => a.RateOf(f, per), (a, value) => a with { Rates = a.Rates.With((f.Step, f.Case, per), value, minutes) });
+                heading = "";
+            }
+        }
+    }
 
     private static IEnumerable<Line> StepMetal() => StepFigures.All.Where(f => f.MetalMm > 0).Select((f, i) => new Line($"metal_{f.Name}", "mm",
         $"to {f.What}{f.InCase}", i == 0 ? MetalHeading : "", false, a => a.MetalOf(f.Step, f.Case),

@@ -6,13 +6,36 @@ namespace Foundling.Core;
 /// <summary>What a step takes by the book.</summary>
 /// <param name="Step">The step.</param>
 /// <param name="What">What it is, after "to".</param>
-/// <param name="Low">Minutes if all goes well.</param>
-/// <param name="Likely">Minutes most often; a shop may put them otherwise, and the other two follow.</param>
-/// <param name="High">Minutes if it fights back.</param>
+/// <param name="Likely">Minutes it most often takes, whatever the size; a shop may put them otherwise.</param>
+/// <param name="Rates">Minutes for what there is to work on; a shop may put each otherwise.</param>
 /// <param name="Case">In which case.</param>
 /// <param name="MetalMm">Metal it takes off, mm.</param>
-public sealed record StepFigure(StepKey Step, string What, double Low, double Likely, double High, StepCase Case = StepCase.Usual, double MetalMm = 0)
+public sealed record StepFigure(StepKey Step, string What, double Likely, IReadOnlyList<(Per Per, double Minutes)> Rates, StepCase Case = StepCase.Usual,
+    double MetalMm = 0)
 {
+    /// <summary>Share of the likely minutes it takes if all goes well; null for as usual.</summary>
+    public double? Quick { get; init; }
+
+    /// <summary>Times the likely minutes it takes if it fights back; null for as usual.</summary>
+    public double? Slow { get; init; }
+
+    /// <summary>Most likely minutes it ever takes; null for no such limit.</summary>
+    public double? Most { get; init; }
+
+    /// <summary>For what a rate is, in words.</summary>
+    public static string For(Per per) => per switch
+    {
+        Per.Dm2 => "for each dm2",
+        Per.Small => "for each small part",
+        Per.Piece => "for each piece",
+        Per.Fastener => "for each fastener",
+        Per.Rim => "for each dm of edge",
+        _ => "for each mm of width",
+    };
+
+    /// <summary>Name of a rate in the list of assumptions, behind what is assumed of it.</summary>
+    public string NameOf(Per per) => $"{Name}_per_{KeyText.Of(per, '_')}";
+
     /// <summary>The case in words, with a comma before it; empty for the usual one.</summary>
     public string InCase => Case switch
     {
@@ -25,6 +48,7 @@ public sealed record StepFigure(StepKey Step, string What, double Low, double Li
         StepCase.Blade => ", on a blade that passes a hook",
         StepCase.Nicks => ", on such a blade with nicks",
         StepCase.Wood => ", on wood",
+        StepCase.Measured => ", by measuring",
         _ => "",
     };
 
@@ -40,7 +64,10 @@ public static class StepFigures
     [
         .. from step in Enum.GetValues<StepKey>()
            from takes in typeof(StepKey).GetField(step.ToString())!.GetCustomAttributes<TakesAttribute>()
-           select new StepFigure(step, takes.What, takes.Low, takes.Likely, takes.High, takes.Case, takes.MetalMm),
+           select new StepFigure(step, takes.What, takes.Likely, [.. takes.Rates], takes.Case, takes.MetalMm)
+           {
+               Quick = takes.Quick > 0 ? takes.Quick : null, Slow = takes.Slow > 0 ? takes.Slow : null, Most = takes.Most > 0 ? takes.Most : null,
+           },
     ];
 
     private static readonly Dictionary<(StepKey, StepCase), StepFigure> ByStep = All.ToDictionary(f => (f.Step, f.Case));

@@ -164,8 +164,8 @@ public sealed class AssumptionTests
         {
             PlanQuestion question = Asking.Random(new Random(seed));
             Dictionary<DeedId, Deed> now = Planner.Plan(In(question, twice)).ToDictionary(d => d.Id);
-            // Some are rounded to the minute. Taking apart is reckoned from its joints, and what is ground back to a line from that line.
-            foreach (Deed deed in Planner.Plan(In(question, Assumptions.Standard)).Where(d => d.Id.Step is not StepKey.Apart))
+            // Some are rounded to the half minute, some never take longer than a limit; what is ground back to a line is reckoned from that line.
+            foreach (Deed deed in Planner.Plan(In(question, Assumptions.Standard)).Where(d => StepFigures.All.All(f => f.Step != d.Id.Step || f.Most is null)))
             {
                 compared++;
                 now[deed.Id].Minutes.Likely.ShouldBe(deed.Minutes.Likely * 2, 1.01, $"seed {seed}: {deed.Title}");
@@ -176,6 +176,6 @@ public sealed class AssumptionTests
         compared.ShouldBeGreaterThan(2000);
         // Every row of the table is some step's.
         StepFigures.All.Select(f => f.Name).ShouldBeUnique();
-        Assumptions.Standard.With("minutes_wash", 20).MinutesOf(StepKey.Wash).ShouldBe((10, 20, 44));
+        Assumptions.Standard.With("minutes_wash", 20).MinutesOf(StepKey.Wash, StepCase.Usual, Work.Surface(10)).ShouldBe((15.6, 26, 52));
     }
 }

@@ -124,8 +124,8 @@ public sealed class StallTests
                 answers.Add(($"{row.Id}/{answer}", row.Answers.Single(a => a.Id == answer)));
             }
             double added = table.Base["Work"].Mean + answers.Sum(a => a.Effect.Adds["Work"].Mean);
-            double whole = Totals.Of(Planner.Plan(new PlanQuestion(new Facts(kind, StallCheck.Findings(kind, answers.Select(a => a.Key))),
-                AimKind.Work, Here)).Select(s => s.Minutes)).Mean;
+            double whole = PlanTotals.Of(Planner.Plan(new PlanQuestion(new Facts(kind, StallCheck.Findings(kind, answers.Select(a => a.Key))),
+                AimKind.Work, Here)), Here.Assumptions).Mean;
             worst = Math.Max(worst, Math.Abs(added - whole) / whole);
             sum += Math.Abs(added - whole) / whole;
         }

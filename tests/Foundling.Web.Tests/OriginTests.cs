@@ -32,14 +32,14 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
     }
 
     [Fact]
-    public async Task A_look_that_needs_it_apart_is_kept_and_asked_for_at_the_roll_call()
+    public async Task A_look_that_needs_it_apart_is_kept_and_asked_for_when_it_lies_there()
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/40/origin");
         page = await Follow(visitor, await visitor.Submit(page, "details.look:has(input[value=mouth_plate]) form[action*='handler=Aside']",
             new() { ["reason"] = "WhenApart" }));
         page.QuerySelectorAll("h2").ShouldContain(h => h.TextContent == "When it is apart");
-        (await visitor.Page("/tag/40/rod")).QuerySelector("#step-roll-call")!.TextContent.ShouldContain("1 look kept for when it is apart");
+        (await visitor.Page("/tag/40/rod")).QuerySelector("#step-look-again")!.TextContent.ShouldContain("1 look kept for when it is apart");
     }
 
     [Fact]

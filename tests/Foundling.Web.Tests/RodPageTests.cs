@@ -96,13 +96,13 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         IHtmlDocument refused = await Post(visitor, page, "#step-sole-lap form[action*=Move]", "Move", new() { ["to"] = "earlier" }, refused: true);
         Said(refused).ShouldBe("\"Survey the sole and decide\" comes before \"Lap the sole under tension: toe, mouth and heel\": measure before taking metal "
             + "off.");
-        page = await Post(visitor, page, "#step-lever-cap form[action*=Move]", "Move", new() { ["to"] = "earlier", ["_once"] = "up" });
+        page = await Post(visitor, page, "#step-cap-fit form[action*=Move]", "Move", new() { ["to"] = "earlier", ["_once"] = "up" });
         List<string> keys = [.. page.QuerySelectorAll("ol.sheet > li.step").Select(l => l.Id!)];
-        keys.IndexOf("step-lever-cap").ShouldBeLessThan(keys.IndexOf("step-cap-fit"));
-        page.QuerySelector("#step-lever-cap")!.TextContent.ShouldContain("moved by hand");
+        keys.IndexOf("step-cap-fit").ShouldBeLessThan(keys.IndexOf("step-edge-hone"));
+        page.QuerySelector("#step-cap-fit")!.TextContent.ShouldContain("moved by hand");
         page = await Post(visitor, page, "form[action*=Replan]", "Replan", []);
         keys = [.. page.QuerySelectorAll("ol.sheet > li.step").Select(l => l.Id!)];
-        keys.IndexOf("step-lever-cap").ShouldBeLessThan(keys.IndexOf("step-cap-fit"));
+        keys.IndexOf("step-cap-fit").ShouldBeLessThan(keys.IndexOf("step-edge-hone"));
     }
 
     [Fact]
@@ -120,11 +120,11 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
         own.PreviousElementSibling!.Id.ShouldBe("step-saw-nuts");
         own.TextContent.ShouldContain("your own");
         Said(await Post(visitor, page, "#step-prove form[action*=Split]", "Split", new() { ["name"] = "The rip too", ["minutes"] = "60" }, refused: true))
-            .ShouldContain("less than 10 minutes");
+            .ShouldContain("less than 7 minutes");
         page = await Post(visitor, page, "#step-prove form[action*=Split]", "Split", new() { ["name"] = "A rip cut too", ["minutes"] = "4",
             ["_once"] = "split" });
         page.QuerySelector("[id='step-prove-2']")!.TextContent.ShouldContain("A rip cut too");
-        page.QuerySelector("#step-prove .num")!.TextContent.ShouldStartWith("6 min");
+        page.QuerySelector("#step-prove .num")!.TextContent.ShouldStartWith("3 min");
     }
 
     [Fact]

@@ -10,7 +10,7 @@ public enum StepKey
     Own,
 
     /// <summary>Leave-it-on list.</summary>
-    [Deed(DeedKind.Look), Takes("list what stays on", 0.5, 1, 2)]
+    [Deed(DeedKind.Look), Takes("list what stays on", 0.5, 0.5, 1)]
     LeaveOn,
 
     /// <summary>Refit plan.</summary>
@@ -22,15 +22,15 @@ public enum StepKey
     OpenJoint,
 
     /// <summary>Take apart.</summary>
-    [Deed(DeedKind.TakeApart)]
+    [Deed(DeedKind.TakeApart), Takes("take it apart", 0, Piece = 0.7, Fastener = 0.5)]
     Apart,
 
     /// <summary>Roll-call.</summary>
-    [Deed(DeedKind.Look), Takes("call the roll of the parts", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("call the roll of the parts", 0, Piece = 0.1)]
     RollCall,
 
     /// <summary>Second look apart.</summary>
-    [Deed(DeedKind.Look), Takes("look again when it is apart", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("look again when it is apart", 0.5, Piece = 0.15, Most = 6)]
     LookApart,
 
     /// <summary>Find a missing part.</summary>
@@ -46,11 +46,11 @@ public enum StepKey
     IronsFit,
 
     /// <summary>Pictures as found.</summary>
-    [Deed(DeedKind.Look), Takes("photograph it as found", 3, 5, 10)]
+    [Deed(DeedKind.Look), Takes("photograph it as found", 1, Piece = 0.2, Most = 6)]
     Photos,
 
     /// <summary>Pin orientations.</summary>
-    [Deed(DeedKind.Look), Takes("photograph pins as they sit", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("photograph pins as they sit", 0.5, Piece = 0.3)]
     PhotoPins,
 
     /// <summary>Chuck order.</summary>
@@ -58,24 +58,24 @@ public enum StepKey
     PhotoChuck,
 
     /// <summary>Try as found.</summary>
-    [Deed(DeedKind.Prove), Takes("try it as found", 2, 5, 12)]
+    [Deed(DeedKind.Prove), Takes("try it as found", 1, 2, 5)]
     TryAsFound,
 
     /// <summary>Settings as found.</summary>
-    [Deed(DeedKind.Look), Takes("note its settings", 1, 3, 5)]
+    [Deed(DeedKind.Look), Takes("note its settings", 0.5, 1, 3)]
     NoteSettings,
 
     /// <summary>Overspill off the seats.</summary>
-    [Takes("file overspill off the seats", 3, 6, 15)]
+    [Takes("file overspill off the seats", 0, Rim = 1)]
     Overspill,
 
     /// <summary>Seat the frog.</summary>
-    [Takes("seat the frog", 6, 12, 35, MetalMm = 0.02)]
+    [Takes("seat the frog", 3, 6, 18, MetalMm = 0.02)]
     [Takes("seat the frog", 6, 20, 35, StepCase.Much, MetalMm = 0.02)]
     FrogSeat,
 
     /// <summary>Flatten the frog face.</summary>
-    [Takes("flatten the frog face", 4, 10, 25, MetalMm = 0.03)]
+    [Takes("flatten the frog face", 6, Dm2 = 2, MetalMm = 0.03)]
     FrogFace,
 
     /// <summary>Bed without a frog.</summary>
@@ -96,11 +96,11 @@ public enum StepKey
     WedgeNote,
 
     /// <summary>Seal the coating's edge.</summary>
-    [Deed(DeedKind.Coat), Takes("seal the coating's edge", 4, 8, 15)]
+    [Deed(DeedKind.Coat), Takes("seal the coating's edge", 1, Dm2 = 0.3)]
     CoatSeal,
 
     /// <summary>Touch in the coating.</summary>
-    [Deed(DeedKind.Coat), Takes("touch in the coating", 8, 15, 30)]
+    [Deed(DeedKind.Coat), Takes("touch in the coating", 3, Dm2 = 1.5)]
     CoatTouch,
 
     /// <summary>Settle the colour.</summary>
@@ -108,78 +108,79 @@ public enum StepKey
     CoatColour,
 
     /// <summary>Strip the coating.</summary>
-    [Takes("strip the coating", 20, 40, 90)]
+    [Takes("strip the coating", 5, Dm2 = 3)]
     CoatStrip,
 
     /// <summary>Key the old coat.</summary>
-    [Takes("key the old coat", 5, 12, 25)]
+    [Takes("key the old coat", 2, Dm2 = 1)]
     CoatScuff,
 
     /// <summary>Mask bare faces.</summary>
-    [Takes("mask bare faces", 6, 12, 25)]
+    [Takes("mask bare faces", 3, Rim = 0.6)]
     CoatMask,
 
     /// <summary>Prime.</summary>
-    [Deed(DeedKind.Coat), Takes("prime", 8, 15, 25)]
+    [Deed(DeedKind.Coat), Takes("prime", 3, Dm2 = 0.4)]
     CoatPrime,
 
     /// <summary>First coat.</summary>
-    [Deed(DeedKind.Coat), Takes("lay the first coat", 8, 15, 25)]
+    [Deed(DeedKind.Coat), Takes("lay the first coat", 3, Dm2 = 0.4)]
     Coat1,
 
     /// <summary>Second coat.</summary>
-    [Deed(DeedKind.Coat), Takes("lay the second coat", 8, 15, 25)]
+    [Deed(DeedKind.Coat), Takes("lay the second coat", 3, Dm2 = 0.4)]
     Coat2,
 
     /// <summary>Japan and bake.</summary>
-    [Deed(DeedKind.Bake), Takes("japan and bake", 30, 55, 90)]
+    [Deed(DeedKind.Bake), Takes("japan and bake", 15, Dm2 = 3)]
     CoatBake,
 
     /// <summary>Keep out of the bath.</summary>
-    [Deed(DeedKind.Look), Takes("keep out of the bath", 1, 2, 4)]
+    [Deed(DeedKind.Look), Takes("keep out of the bath", 0.5, 1, 2)]
     KeepOut,
 
     /// <summary>Wire wheel.</summary>
-    [Takes("use the wire wheel", 4, 8, 20)]
-    [Takes("use the wire wheel", 1, 2, 4, StepCase.Each)]
+    [Takes("use the wire wheel", 0, Dm2 = 1.2, Small = 0.6)]
+    [Takes("use the wire wheel", 0, StepCase.Much, Dm2 = 2.4, Small = 1)]
     DerustWire,
 
     /// <summary>Fine abrasive and oil.</summary>
-    [Takes("rub with fine abrasive and oil", 6, 10, 25)]
-    [Takes("rub with fine abrasive and oil", 2, 5, 10, StepCase.Each)]
+    [Takes("rub with fine abrasive and oil", 0, Dm2 = 3, Small = 1)]
+    [Takes("rub with fine abrasive and oil", 0, StepCase.Much, Dm2 = 6, Small = 1)]
     DerustAbrasive,
 
     /// <summary>Scrape.</summary>
-    [Takes("scrape", 10, 25, 60)]
+    [Takes("scrape", 0, Dm2 = 5, Small = 1.5)]
+    [Takes("scrape", 0, StepCase.Much, Dm2 = 10, Small = 2)]
     DerustScrape,
 
     /// <summary>Blast.</summary>
-    [Takes("blast", 6, 15, 35)]
+    [Takes("blast", 2, Dm2 = 2)]
     DerustBlast,
 
     /// <summary>Oil after blasting.</summary>
-    [Takes("oil after blasting", 2, 4, 8)]
+    [Takes("oil after blasting", 1, Dm2 = 0.2)]
     DerustBlastOil,
 
     /// <summary>Derust what the bath may not take.</summary>
-    [Takes("derust what the bath may not take", 3, 8, 20)]
-    [Takes("derust what the bath may not take", 2, 4, 8, StepCase.Each)]
+    [Takes("derust what the bath may not take", 0, Dm2 = 3, Small = 1)]
+    [Takes("derust what the bath may not take", 0, StepCase.Much, Dm2 = 6, Small = 1)]
     DerustRest,
 
     /// <summary>Wipe off the bloom.</summary>
-    [Takes("wipe off the bloom", 3, 6, 15)]
+    [Takes("wipe off the bloom", 0, Dm2 = 1, Small = 0.3)]
     DerustBloom,
 
     /// <summary>Take the dark skin off.</summary>
-    [Takes("take the dark skin off", 10, 25, 60, MetalMm = 0.01)]
+    [Takes("take the dark skin off", 0, Dm2 = 2.5, Small = 1, MetalMm = 0.01)]
     DarkRemove,
 
     /// <summary>Into the bath.</summary>
-    [Deed(DeedKind.Soak), Takes("put it into the bath", 4, 8, 15)]
+    [Deed(DeedKind.Soak), Takes("put it into the bath", 2, 4, 8)]
     Soak,
 
     /// <summary>Out of the bath, scrub, rinse.</summary>
-    [Takes("lift it out, scrub and rinse", 3, 6, 12)]
+    [Takes("lift it out, scrub and rinse", 3, Dm2 = 0.5)]
     SoakLift,
 
     /// <summary>Neutralise after an acid.</summary>
@@ -187,43 +188,44 @@ public enum StepKey
     SoakNeutralise,
 
     /// <summary>Dry after the bath.</summary>
-    [Takes("dry it after the bath", 2, 4, 8)]
+    [Takes("dry it after the bath", 1, Dm2 = 0.1)]
     SoakDry,
 
     /// <summary>Oil after the bath.</summary>
-    [Takes("oil it after the bath", 1, 2, 4)]
+    [Takes("oil it after the bath", 1, Dm2 = 0.1)]
     SoakOil,
 
     /// <summary>Flatten the back.</summary>
-    [Deed(DeedKind.Hone), Takes("flatten the back", 5, 15, 40, MetalMm = 0.03)]
+    [Deed(DeedKind.Hone), Takes("flatten the back", 3, 5, 15, MetalMm = 0.03)]
+    [Takes("flatten the back", 5, 15, 40, StepCase.Much, MetalMm = 0.03)]
     EdgeBack,
 
     /// <summary>Grind.</summary>
-    [Deed(DeedKind.Grind), Takes("grind", 5, 12, 30, MetalMm = 0.5)]
-    [Takes("grind", 5, 12, 30, StepCase.Much, MetalMm = 1.5)]
+    [Deed(DeedKind.Grind), Takes("grind", 3, Width = 0.12, MetalMm = 0.5)]
+    [Takes("grind", 3, StepCase.Much, Width = 0.24, MetalMm = 1.5)]
     EdgeGrind,
 
     /// <summary>Hone.</summary>
-    [Deed(DeedKind.Hone), Takes("hone", 5, 10, 25)]
-    [Takes("hone", 5, 15, 25, StepCase.Much)]
-    [Takes("hone", 5, 10, 30, StepCase.Blade)]
-    [Takes("hone", 5, 18, 30, StepCase.Nicks, MetalMm = 0.4)]
+    [Deed(DeedKind.Hone), Takes("hone", 4, Width = 0.12)]
+    [Takes("hone", 8, StepCase.Much, Width = 0.08)]
+    [Takes("hone", 3, 5, 12, StepCase.Blade)]
+    [Takes("hone", 6, 10, 20, StepCase.Nicks, MetalMm = 0.4)]
     EdgeHone,
 
     /// <summary>Cover the edge.</summary>
-    [Takes("cover the edge", 0.5, 1, 1)]
+    [Takes("cover the edge", 0.5, 0.5, 1)]
     EdgeCover,
 
     /// <summary>The rest of the set.</summary>
-    [Deed(DeedKind.Hone), Takes("hone each iron of a set", 3, 7, 14, StepCase.Each)]
+    [Deed(DeedKind.Hone), Takes("hone each iron of a set", 0, StepCase.Each, Piece = 5)]
     IronsHone,
 
     /// <summary>Fit the cap iron.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("fit the cap iron", 5, 10, 25)]
+    [Takes("fit the cap iron", 3, 5, 15)]
     CapFit,
 
     /// <summary>Lever cap front.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("true the front of a lever cap", 2, 5, 10)]
+    [Takes("true the front of a lever cap", 2, 3, 8)]
     LeverCap,
 
     /// <summary>Only stabilise the edge.</summary>
@@ -239,19 +241,20 @@ public enum StepKey
     EdgeSave,
 
     /// <summary>Protect.</summary>
-    [Deed(DeedKind.Coat), Takes("protect bare iron", 3, 6, 12)]
+    [Deed(DeedKind.Coat), Takes("protect bare iron", 0.5, Dm2 = 0.2)]
     Protect,
 
     /// <summary>Prove it.</summary>
-    [Deed(DeedKind.Prove), Takes("prove it", 5, 10, 20)]
+    [Deed(DeedKind.Prove), Takes("prove it", 0, Piece = 2)]
+    [Takes("prove it", 0, StepCase.Measured, Piece = 5)]
     Prove,
 
     /// <summary>Put away.</summary>
-    [Takes("put it away", 0.5, 1, 2)]
+    [Takes("put it away", 0.5, 0.5, 1)]
     Store,
 
     /// <summary>Pictures after.</summary>
-    [Deed(DeedKind.Look), Takes("photograph it finished", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("photograph it finished", 0.5, Piece = 0.1, Most = 4)]
     PicturesAfter,
 
     /// <summary>Say what is ours.</summary>
@@ -259,15 +262,15 @@ public enum StepKey
     OwnPapers,
 
     /// <summary>Next look.</summary>
-    [Deed(DeedKind.Look), Takes("set the next look", 1, 1, 2)]
+    [Deed(DeedKind.Look), Takes("set the next look", 0.5, 0.5, 1)]
     NextLook,
 
     /// <summary>Why is it loose.</summary>
-    [Deed(DeedKind.Look), Takes("find why a handle is loose", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("find why a handle is loose", 1, 2, 4)]
     RodWhy,
 
     /// <summary>Shorten the rod.</summary>
-    [Takes("shorten the rod", 5, 12, 25)]
+    [Takes("shorten the rod", 3, 8, 20)]
     RodShorten,
 
     /// <summary>Seat a handle on its tang.</summary>
@@ -279,7 +282,7 @@ public enum StepKey
     HaftWedge,
 
     /// <summary>Shape a new haft.</summary>
-    [Takes("shape a new haft", 40, 90, 180)]
+    [Takes("shape a new haft", 30, 60, 120)]
     HaftShape,
 
     /// <summary>Hang the head.</summary>
@@ -287,23 +290,23 @@ public enum StepKey
     HaftHang,
 
     /// <summary>Wind a grip.</summary>
-    [Takes("wind a grip", 8, 25, 50)]
+    [Takes("wind a grip", 5, Dm2 = 12)]
     Grip,
 
     /// <summary>Gears.</summary>
-    [Takes("clean gears", 5, 12, 25)]
+    [Takes("clean gears", 2, Dm2 = 3, Small = 2)]
     GearClean,
 
     /// <summary>Chuck.</summary>
-    [Takes("clean a chuck", 6, 15, 35)]
+    [Takes("clean a chuck", 4, 8, 25)]
     ChuckClean,
 
     /// <summary>Ratchet.</summary>
-    [Takes("clean a ratchet", 5, 10, 25)]
+    [Takes("clean a ratchet", 3, 6, 15)]
     RatchetClean,
 
     /// <summary>Knurl and slide.</summary>
-    [Takes("clean slide and knurl", 4, 8, 20)]
+    [Takes("clean slide and knurl", 2, Piece = 1)]
     SlideClean,
 
     /// <summary>Play in the jaw.</summary>
@@ -311,15 +314,15 @@ public enum StepKey
     JawPlay,
 
     /// <summary>Pivots.</summary>
-    [Takes("clean pivots", 4, 8, 20)]
+    [Takes("clean pivots", 0.5, Piece = 0.5)]
     PivotClean,
 
     /// <summary>Spring.</summary>
-    [Takes("clean a spring", 2, 4, 8)]
+    [Takes("clean a spring", 0.5, Piece = 0.5)]
     SpringClean,
 
     /// <summary>Fence, stems and stop.</summary>
-    [Takes("clean fence, stems and stop", 4, 10, 25)]
+    [Takes("clean fence, stems and stop", 2, Dm2 = 1.5)]
     Slides,
 
     /// <summary>File the scraper's bevel.</summary>
@@ -327,15 +330,15 @@ public enum StepKey
     BurrFile,
 
     /// <summary>Turn the burr.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("turn the burr", 2, 5, 10)]
+    [Takes("turn the burr", 2, 4, 10)]
     BurrTurn,
 
     /// <summary>Spare the grooves.</summary>
-    [Deed(DeedKind.Hone), Takes("hone and spare the grooves", 3, 8, 15)]
+    [Deed(DeedKind.Hone), Takes("hone and spare the grooves", 3, 6, 15)]
     EdgeTeeth,
 
     /// <summary>True the hook.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("true a hook", 3, 8, 15, MetalMm = 0.1)]
+    [Takes("true a hook", 1, 3, 8, MetalMm = 0.1)]
     HookTrue,
 
     /// <summary>Dress the jaws.</summary>
@@ -347,7 +350,7 @@ public enum StepKey
     JawHone,
 
     /// <summary>Watch the etch.</summary>
-    [Deed(DeedKind.Look), Takes("find an etch", 3, 6, 12)]
+    [Deed(DeedKind.Look), Takes("find an etch", 2, 4, 10)]
     EtchFind,
 
     /// <summary>Straighten the plate.</summary>
@@ -363,7 +366,8 @@ public enum StepKey
     SawFile,
 
     /// <summary>Set the teeth.</summary>
-    [Deed(DeedKind.FileTeeth), Takes("set the teeth", 4, 10, 20)]
+    [Deed(DeedKind.FileTeeth), Takes("set the teeth", 0.5, 1, 2)]
+    [Takes("set the teeth", 1, 3, 6, StepCase.Each)]
     SawSet,
 
     /// <summary>Cover the teeth.</summary>
@@ -375,11 +379,11 @@ public enum StepKey
     SawBack,
 
     /// <summary>Nuts in line.</summary>
-    [Takes("bring the nuts in line", 3, 6, 12)]
+    [Takes("bring the nuts in line", 0, Piece = 1)]
     SawNuts,
 
     /// <summary>Oil stiff threads.</summary>
-    [Deed(DeedKind.Soak), Takes("oil stiff threads", 2, 4, 8)]
+    [Deed(DeedKind.Soak), Takes("oil stiff threads", 1, Piece = 0.5)]
     FreeOil,
 
     /// <summary>The right driver.</summary>
@@ -407,12 +411,11 @@ public enum StepKey
     FreeStop,
 
     /// <summary>Screws and slots.</summary>
-    [Takes("clean screws and slots", 2, 4, 10)]
-    [Takes("clean screws and slots", 1, 3, 6, StepCase.Each)]
+    [Takes("clean screws and slots", 0, Piece = 0.5)]
     Screws,
 
     /// <summary>Chewed slots.</summary>
-    [Takes("dress chewed slots", 4, 10, 25, MetalMm = 0.1)]
+    [Takes("dress chewed slots", 2, Piece = 2, MetalMm = 0.1)]
     SlotsDress,
 
     /// <summary>Lock tabs.</summary>
@@ -420,11 +423,11 @@ public enum StepKey
     Tabs,
 
     /// <summary>Knurling.</summary>
-    [Takes("clean knurling", 2, 4, 10)]
+    [Takes("clean knurling", 0, Piece = 2)]
     Knurl,
 
     /// <summary>Clean brass.</summary>
-    [Takes("clean brass", 3, 8, 20)]
+    [Takes("clean brass", 0, Piece = 1, Dm2 = 1)]
     Brass,
 
     /// <summary>Mushroomed ends.</summary>
@@ -444,34 +447,34 @@ public enum StepKey
     Tension,
 
     /// <summary>Survey the sole.</summary>
-    [Deed(DeedKind.Measure), Takes("survey the sole", 5, 12, 25)]
-    [Takes("survey the sole", 4, 8, 15, StepCase.Wood)]
+    [Deed(DeedKind.Measure), Takes("survey the sole", 2, Dm2 = 2)]
+    [Takes("survey the sole", 4, StepCase.Wood, Dm2 = 1)]
     SoleCheck,
 
     /// <summary>Lap the sole.</summary>
-    [Deed(DeedKind.Lap), Takes("lap the sole", 12, 25, 60, MetalMm = 0.08)]
-    [Takes("lap the sole", 6, 14, 35, StepCase.Little, MetalMm = 0.08)]
-    [Takes("lap the sole", 18, 40, 90, StepCase.Much, MetalMm = 0.08)]
+    [Deed(DeedKind.Lap), Takes("lap the sole", 0, Dm2 = 6.8, MetalMm = 0.08, Quick = 0.5, Slow = 5)]
+    [Takes("lap the sole", 0, StepCase.Little, Dm2 = 4, MetalMm = 0.08, Quick = 0.5, Slow = 4)]
+    [Takes("lap the sole", 0, StepCase.Much, Dm2 = 12, MetalMm = 0.08, Quick = 0.5, Slow = 4)]
     SoleLap,
 
     /// <summary>Clean the sole.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("clean the sole", 2, 4, 8)]
+    [Takes("clean the sole", 1, Dm2 = 0.5)]
     SoleClean,
 
     /// <summary>Sides only if wanted.</summary>
-    [Deed(DeedKind.Lap), Takes("dress the sides", 5, 12, 30, MetalMm = 0.01)]
+    [Deed(DeedKind.Lap), Takes("dress the sides", 1, Dm2 = 0.5, MetalMm = 0.01)]
     Sides,
 
     /// <summary>Ease the arrises.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("ease the arrises", 1, 3, 6, MetalMm = 0.1)]
+    [Takes("ease the arrises", 0, Rim = 0.3, MetalMm = 0.1)]
     Arris,
 
     /// <summary>True the wooden sole.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("true the wooden sole", 10, 20, 45, MetalMm = 0.4)]
+    [Takes("true the wooden sole", 5, Dm2 = 3, MetalMm = 0.4)]
     SoleWood,
 
     /// <summary>Clean a shaped sole.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Soles), Takes("clean a shaped sole", 6, 12, 25)]
+    [Takes("clean a shaped sole", 3, Dm2 = 3)]
     SoleShape,
 
     /// <summary>Glue boxing.</summary>
@@ -535,7 +538,7 @@ public enum StepKey
     MouthCheck,
 
     /// <summary>Put together.</summary>
-    [Deed(DeedKind.PutTogether), Takes("put each part back", 0.5, 1, 2, StepCase.Each)]
+    [Deed(DeedKind.PutTogether), Takes("put it together", 0, StepCase.Each, Piece = 0.8, Fastener = 0.6)]
     Assemble,
 
     /// <summary>Close what was opened.</summary>
@@ -543,7 +546,7 @@ public enum StepKey
     CloseJoint,
 
     /// <summary>Last honing.</summary>
-    [Deed(DeedKind.Hone), Takes("hone once more", 2, 4, 8)]
+    [Deed(DeedKind.Hone), Takes("hone once more", 1, 2, 5)]
     FinalHone,
 
     /// <summary>Set the cap.</summary>
@@ -552,11 +555,11 @@ public enum StepKey
     SetCap,
 
     /// <summary>Set the mouth.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("set the mouth", 2, 5, 10)]
+    [Takes("set the mouth", 1, 3, 8)]
     SetMouth,
 
     /// <summary>Pivot tension.</summary>
-    [Deed(DeedKind.ByHand, DeedRoom.Edges), Takes("set the tension of a pivot", 2, 5, 10)]
+    [Takes("set the tension of a pivot", 0.5, 1, 3)]
     SetPivot,
 
     /// <summary>Set the stops.</summary>
@@ -564,35 +567,35 @@ public enum StepKey
     SetStops,
 
     /// <summary>Dust.</summary>
-    [Takes("brush the dust off", 1, 3, 6)]
+    [Takes("brush the dust off", 0.2, Dm2 = 0.1)]
     WashDust,
 
     /// <summary>Packed shavings.</summary>
-    [Takes("clear packed shavings", 2, 5, 12)]
+    [Takes("clear packed shavings", 1, Piece = 1)]
     WashPacked,
 
     /// <summary>Sap and tar.</summary>
-    [Takes("take off sap and tar", 4, 10, 25)]
+    [Takes("take off sap and tar", 2, Dm2 = 1.2)]
     WashSap,
 
     /// <summary>Paint splashes.</summary>
-    [Takes("take off paint splashes", 4, 10, 30)]
+    [Takes("take off paint splashes", 2, Dm2 = 2)]
     WashPaint,
 
     /// <summary>Degrease.</summary>
-    [Takes("degrease", 5, 10, 22)]
+    [Takes("degrease", 1, Dm2 = 0.6)]
     Wash,
 
     /// <summary>Wash plated screws by hand.</summary>
-    [Takes("wash plated screws by hand", 2, 4, 8)]
+    [Takes("wash plated screws by hand", 0.5, Piece = 0.3)]
     WashPlated,
 
     /// <summary>Wash wood.</summary>
-    [Takes("wash wood", 2, 5, 10)]
+    [Takes("wash wood", 0.5, Dm2 = 0.3)]
     WashWood,
 
     /// <summary>Look again when clean.</summary>
-    [Deed(DeedKind.Look), Takes("look again when clean", 2, 5, 10)]
+    [Deed(DeedKind.Look), Takes("look again when clean", 0.5, Piece = 0.1, Most = 6)]
     LookAgain,
 
     /// <summary>Dry damp wood.</summary>
@@ -600,46 +603,46 @@ public enum StepKey
     WoodDry,
 
     /// <summary>Find out the old finish.</summary>
-    [Deed(DeedKind.Look), Takes("find out the old finish", 2, 4, 8)]
+    [Deed(DeedKind.Look), Takes("find out the old finish", 1, 3, 6)]
     WoodFind,
 
     /// <summary>Clean the wood.</summary>
-    [Takes("clean the wood", 4, 8, 20)]
+    [Takes("clean the wood", 1, Dm2 = 0.7)]
     WoodClean,
 
     /// <summary>Glue a break.</summary>
-    [Deed(DeedKind.Cure), Takes("glue a break", 8, 15, 30)]
+    [Deed(DeedKind.Cure), Takes("glue a break", 0, Piece = 8)]
     WoodGlue,
 
     /// <summary>Scrape the wood.</summary>
-    [Takes("scrape the wood", 15, 30, 60)]
+    [Takes("scrape the wood", 2, Dm2 = 3)]
     WoodScrape,
 
     /// <summary>Stain the dings.</summary>
-    [Deed(DeedKind.Coat), Takes("stain the dings", 3, 8, 15)]
+    [Deed(DeedKind.Coat), Takes("stain the dings", 2, Dm2 = 0.5)]
     WoodStain,
 
     /// <summary>Revive the finish.</summary>
-    [Deed(DeedKind.Coat), Takes("revive the finish", 4, 8, 15)]
+    [Deed(DeedKind.Coat), Takes("revive the finish", 1, Dm2 = 0.4)]
     WoodRevive,
 
     /// <summary>Oil the wood.</summary>
-    [Deed(DeedKind.Coat), Takes("oil the wood", 3, 6, 11)]
+    [Deed(DeedKind.Coat), Takes("oil the wood", 1, Dm2 = 0.5)]
     WoodOil,
 
     /// <summary>Wipe the oil off.</summary>
-    [Deed(DeedKind.Cure), Takes("wipe the oil off", 1, 2, 4)]
+    [Deed(DeedKind.Cure), Takes("wipe the oil off", 1, Dm2 = 0.1)]
     WoodWipe,
 
     /// <summary>Wax the wood.</summary>
-    [Deed(DeedKind.Coat), Takes("wax the wood", 3, 6, 12)]
+    [Deed(DeedKind.Coat), Takes("wax the wood", 1, Dm2 = 0.3)]
     WoodWax,
 
     /// <summary>Shellac the wood.</summary>
-    [Deed(DeedKind.Coat), Takes("shellac the wood", 12, 20, 40)]
+    [Deed(DeedKind.Coat), Takes("shellac the wood", 5, Dm2 = 1.5)]
     WoodShellac,
 
     /// <summary>Lacquer the wood.</summary>
-    [Deed(DeedKind.Coat), Takes("lacquer the wood", 10, 18, 35)]
+    [Deed(DeedKind.Coat), Takes("lacquer the wood", 5, Dm2 = 1.2)]
     WoodLacquer,
 }

@@ -59,7 +59,8 @@ public sealed class PlanStep(Deed deed, StepMark? mark, int order)
     public static IReadOnlyList<PlanStep> Fresh(IEnumerable<Deed> deeds) => [.. deeds.Select((d, i) => new PlanStep(d, null, i + 1))];
 
     /// <summary>Hands-on minutes still to come.</summary>
-    public static TotalsResult Remaining(IEnumerable<PlanStep> steps) => Totals.Of(steps.Where(s => s.State == StepState.Open).Select(s => s.Minutes));
+    public static TotalsResult Remaining(IEnumerable<PlanStep> steps, Assumptions assumptions) =>
+        PlanTotals.Of(steps.Where(s => s.State == StepState.Open).Select(s => s.Deed), assumptions);
 
     /// <summary>The deed.</summary>
     public Deed Deed => deed;

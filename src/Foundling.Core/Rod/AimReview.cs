@@ -53,11 +53,11 @@ public sealed record AimReview(
         }
         total = buys.Sum(b => b.Buys);
         (Deed Step, double Buys) most = buys.OrderByDescending(b => b.Buys).ThenBy(b => b.Step.Minutes.Likely).FirstOrDefault();
-        double so = 0, minutes = 0, all = steps.Sum(s => s.Minutes.Likely);
+        double so = 0, minutes = 0, all = steps.Sum(s => PlanTotals.Likely(s, a));
         Deed? stop = null;
         foreach (Deed step in steps)
         {
-            minutes += step.Minutes.Likely;
+            minutes += PlanTotals.Likely(step, a);
             so += buys.Where(b => b.Step == step).Sum(b => b.Buys);
             if (so >= a.StopShare * total - Whole.Slack)
             {
@@ -65,7 +65,7 @@ public sealed record AimReview(
                 break;
             }
         }
-        return new AimReview(question.Aim, steps, Totals.Of(steps.Select(s => s.Minutes)), steps.Sum(s => s.Lag?.HoldsMin ?? 0),
+        return new AimReview(question.Aim, steps, PlanTotals.Of(steps, a), steps.Sum(s => s.Lag?.HoldsMin ?? 0),
             steps.Sum(s => Needs.Cost(s, a)),
             steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
             [.. SurfaceLoss.Of(steps).Select(Surfaces.Name)], share, [.. steps.Where(s => !s.Undoable)],
@@ -99,7 +99,7 @@ public sealed record WayReview(Rod.Ways.Way Way, bool Taken, string? Blocked, To
             }
             List<Deed> with = way.Id == taken ? now : [.. Planner.Steps(question.With(choice.Id, way.Id))];
             List<Deed> own = [.. with.Where(s => s.Choice == choice.Id)];
-            return new WayReview(way, way.Id == taken, null, Totals.Of(own.Select(s => s.Minutes)), own.Sum(s => s.Lag?.HoldsMin ?? 0),
+            return new WayReview(way, way.Id == taken, null, PlanTotals.Of(own, question.Shop.Assumptions), own.Sum(s => s.Lag?.HoldsMin ?? 0),
                 own.Sum(s => Needs.Cost(s, question.Shop.Assumptions)),
                 way.Id == taken ? null : PlanDiff.Of(now, with));
         })];

@@ -9,6 +9,7 @@ using Foundling.Core.Shop;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Rod;
 
@@ -123,12 +124,42 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>The latest value of a measure, on any of these parts; null when it was not taken.</summary>
     public double? Measured(MeasureId measure, params ReadOnlySpan<PartId> parts) => Facts.Measured(measure, parts);
 
-    /// <summary>Hands-on minutes of a step in this shop.</summary>
-    public ThreePoint Minutes(StepKey step, StepCase @case = StepCase.Usual)
+    /// <summary>How large its parts are.</summary>
+    public IReadOnlyDictionary<PartId, PartExtent> Extents => State.Extents.Of(Facts, Shop.Assumptions);
+
+    /// <summary>Hands-on minutes in this shop of a step that takes the same whatever the size.</summary>
+    public ThreePoint Minutes(StepKey step, StepCase @case = StepCase.Usual) => Minutes(step, default(Work), @case);
+
+    /// <summary>Hands-on minutes of a step on parts of this tool, in this shop.</summary>
+    public ThreePoint Minutes(StepKey step, IEnumerable<PartDef> on, StepCase @case = StepCase.Usual) => Minutes(step, Extents.Work(on), @case);
+
+    /// <summary>Hands-on minutes of a step in this shop, to half a minute.</summary>
+    /// <param name="step">The step.</param>
+    /// <param name="work">What there is to work on.</param>
+    /// <param name="case">In which case.</param>
+    public ThreePoint Minutes(StepKey step, Work work, StepCase @case = StepCase.Usual)
     {
-        (double low, double likely, double high) = Shop.Assumptions.MinutesOf(step, @case);
-        return new ThreePoint(low, likely, high);
+        (double low, double likely, double high) = Shop.Assumptions.MinutesOf(step, @case, work);
+        double times = Aim == AimKind.Show && StepSets.Seen.Has(step) ? Shop.Assumptions.ShowTimes : 1;
+        static double Half(double minutes) => minutes <= 0 ? 0 : Math.Max(LeastMin, Math.Round(minutes * 2, MidpointRounding.AwayFromZero) / 2);
+        return new ThreePoint(Half(low * times), Half(likely * times), Half(high * times));
     }
+
+    private const double LeastMin = 0.5;
+
+    private double SoleWidthMm => Facts.Build.SoleWidthMm ?? Tool.File.Parts.FirstOrDefault(p => p.Section == Section.Sole)?.AcrossMm
+        ?? Shop.Assumptions.UsualSoleWidthMm;
+
+    /// <summary>The sole, which is as long as the tool.</summary>
+    public Work Sole => Work.Surface(Facts.LengthMm * SoleWidthMm / Mm2InDm2);
+
+    /// <summary>Length round the sole, dm.</summary>
+    public double SoleRimDm => 2 * (Facts.LengthMm + SoleWidthMm) / MmInDm;
+
+    /// <summary>Width of its cutting edge, mm.</summary>
+    public double EdgeWidthMm => Facts.Build.WidthMm ?? Tool.File.Fit?.WidthMm ?? Shop.Assumptions.UsualIronWidthMm;
+
+    private const double Mm2InDm2 = 10_000, MmInDm = 100;
 
     /// <summary>Metal a step takes off, mm.</summary>
     public double Metal(StepKey step, StepCase @case = StepCase.Usual) => Shop.Assumptions.MetalOf(step, @case);

@@ -33,6 +33,13 @@ internal static class StepSets
         StepKey.DerustWire, StepKey.DerustAbrasive, StepKey.DerustScrape, StepKey.DerustBlast, StepKey.DerustBlastOil, StepKey.DerustRest,
         StepKey.DerustBloom);
 
+    /// <summary>Steps on faces that are looked at, which take longer when all must be even.</summary>
+    public static readonly StepSet Seen = new(
+        StepKey.DerustWire, StepKey.DerustAbrasive, StepKey.DerustRest, StepKey.DerustBloom, StepKey.DarkRemove, StepKey.Screws, StepKey.SlotsDress,
+        StepKey.Knurl, StepKey.Brass, StepKey.Sides, StepKey.CoatTouch, StepKey.CoatStrip, StepKey.CoatScuff, StepKey.CoatMask, StepKey.CoatPrime,
+        StepKey.Coat1, StepKey.Coat2, StepKey.WoodClean, StepKey.WoodScrape, StepKey.WoodStain, StepKey.WoodOil, StepKey.WoodShellac,
+        StepKey.WoodLacquer, StepKey.Grip, StepKey.GearClean, StepKey.ChuckClean, StepKey.RatchetClean, StepKey.SlideClean, StepKey.PivotClean);
+
     /// <summary>Steps of coating.</summary>
     public static readonly StepSet Coat = new(
         StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatColour, StepKey.CoatStrip, StepKey.CoatScuff, StepKey.CoatMask, StepKey.CoatPrime,

@@ -105,8 +105,8 @@ public sealed record StallTable(KindId Kind, string Name, IReadOnlyDictionary<st
     private static StallWork Work(ToolKind kind, AimKind aim, IReadOnlyList<Found> findings, ShopContext shop)
     {
         IReadOnlyList<Deed> plan = Planner.Plan(new PlanQuestion(new Facts(kind, findings), aim, shop));
-        TotalsResult total = Totals.Of(plan.Select(s => s.Minutes));
-        return new StallWork(total.Mean, total.Sd * total.Sd, plan.Sum(d => Needs.Cost(d, shop.Assumptions)));
+        (double mean, double variance) = PlanTotals.Moments(plan, shop.Assumptions);
+        return new StallWork(mean, variance, plan.Sum(d => Needs.Cost(d, shop.Assumptions)));
     }
 }
 

@@ -147,14 +147,42 @@ public sealed class Outline
 
     /// <summary>The first closed run of the outline as a polygon, its curves taken in short straight pieces.</summary>
     /// <param name="pieces">Pieces of a curve.</param>
-    public IReadOnlyList<Spot> Polygon(int pieces)
+    public IReadOnlyList<Spot> Polygon(int pieces) => Polygons(pieces)[0];
+
+    /// <summary>What the outline goes round, mm², and how long it is, mm.</summary>
+    /// <param name="pieces">Pieces of a curve.</param>
+    /// <param name="holes">True where runs inside the largest are open.</param>
+    public (double Area, double Round) Measured(int pieces, bool holes)
     {
-        var corners = new List<Spot>();
+        double most = 0, sum = 0, round = 0;
+        foreach (List<Spot> run in Polygons(pieces))
+        {
+            double twice = 0;
+            for (int i = 0; i < run.Count; i++)
+            {
+                (Spot a, Spot b) = (run[i], run[(i + 1) % run.Count]);
+                twice += (a.X * b.Y) - (b.X * a.Y);
+                round += Math.Sqrt(((a.X - b.X) * (a.X - b.X)) + ((a.Y - b.Y) * (a.Y - b.Y)));
+            }
+            double area = Math.Abs(twice) / 2;
+            (most, sum) = (Math.Max(most, area), sum + area);
+        }
+        return (holes ? Math.Max(0, (2 * most) - sum) : sum, round);
+    }
+
+    private List<List<Spot>> Polygons(int pieces)
+    {
+        List<List<Spot>> runs = [];
+        List<Spot> corners = [];
         foreach ((char command, Spot[] points) in _segments)
         {
-            if (command is 'Z' or 'z' || (command == 'M' && corners.Count > 0))
+            if (command == 'Z')
             {
-                break;
+                continue;
+            }
+            if (command == 'M')
+            {
+                runs.Add(corners = []);
             }
             if (command != 'C')
             {
@@ -172,7 +200,7 @@ public sealed class Outline
                 }
             }
         }
-        return corners;
+        return runs;
     }
 
     /// <summary>Box around all points and control points.</summary>

@@ -98,7 +98,7 @@ internal static class DemoTags
             Seen = [("side_wing", "low_arc", Sure), ("cast_number", "ahead_of_knob", Sure), ("frog_top", "rounded", Likely), ("cap_hole", "round", Sure),
                 ("iron_mark", "straight_name", Sure), ("knob_form", "low_bun", Sure)],
             Wrong = [(PartIds.Body, FindingKind.Rust, 3, "toe and cheeks"), (PartIds.Body, FindingKind.CoatingLoss, 2, "behind the frog"),
-                (PartIds.Iron, FindingKind.Pitting, 2,
+                (PartIds.Body, FindingKind.OutOfFlat, 2, "light under the straightedge from mouth to heel"), (PartIds.Iron, FindingKind.Pitting, 2,
                 "20 mm from the edge"), (PartIds.Adjuster, FindingKind.Seizure, 1, ""), (PartIds.Iron, FindingKind.EdgeDamage, 2, "two nicks"),
                 (PartIds.Knob, FindingKind.Looseness, 2, "turns, though its screw is tight")],
             AsFoundMm = [0.34, 0.28, 0.41], Counted = (31, 96), Measured = [(PartIds.Knob, MeasureIds.HandleGap, 1.1, Instrument.Feeler)], WorthSound = 110,

@@ -65,7 +65,8 @@ internal static class Asking
             F(PartIds.Iron, FindingKind.Pitting, 3),
             F(PartIds.Iron, FindingKind.EdgeDamage, 2), F(PartIds.CapIron, FindingKind.Rust, 2),
         F(PartIds.Body, FindingKind.CoatingLoss, 3), F(PartIds.Tote, FindingKind.Crack, 2), F(PartIds.Knob, FindingKind.Looseness, 2),
-            F(PartIds.Adjuster, FindingKind.Seizure, 2),
+            F(PartIds.Adjuster, FindingKind.Seizure, 2), F(PartIds.Body, FindingKind.OutOfFlat, 2), F(PartIds.Frog, FindingKind.OutOfFlat, 1),
+        F(PartIds.LeverCap, FindingKind.Pitting, 1),
     ];
 
     public static int At(IReadOnlyList<PlanStep> plan, string key) => At(plan, DeedId.Read(key));

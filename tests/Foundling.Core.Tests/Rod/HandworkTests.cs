@@ -35,7 +35,7 @@ public sealed class HandworkTests
         {
             (deeds.Single(d => d.Id == old.Key) with { After = old.Deed.After }).ShouldBe(old.Deed);
         }
-        PlanStep.Remaining(Rods.After(plan, deeds)).P50.ShouldBeLessThan(PlanStep.Remaining(plan).P50);
+        PlanStep.Remaining(Rods.After(plan, deeds), Assumptions.Standard).P50.ShouldBeLessThan(PlanStep.Remaining(plan, Assumptions.Standard).P50);
     }
 
     [Fact]
@@ -143,14 +143,14 @@ public sealed class HandworkTests
         List<PlanStep> plan = Made();
         PlanStep whole = plan[At(plan, StepKey.WoodOil)];
         (double likely, double high, double? wait) = (whole.LikelyMin, whole.Minutes.High, whole.WaitMin);
-        List<PlanStep> split = Split(plan, StepKey.WoodOil, "Oil the knob another evening", 3);
+        List<PlanStep> split = Split(plan, StepKey.WoodOil, "Oil the knob another evening", 1);
         PlanStep piece = split[At(split, StepKey.WoodOil) + 1];
         piece.Key.ToString().ShouldBe("wood-oil/2");
         PlanStep left = split[At(split, StepKey.WoodOil)];
         (left.LikelyMin + piece.LikelyMin).ShouldBe(likely);
         (left.Minutes.High + piece.Minutes.High).ShouldBe(high, 0.11);
         (left.WaitMin, piece.WaitMin).ShouldBe((null, wait));
-        List<PlanStep> third = Split(split, piece.Key, "And the rest", 1);
+        List<PlanStep> third = Split(split, piece.Key, "And the rest", 0.5);
         third.Select(s => s.Key).Where(k => k.Step == StepKey.WoodOil).Select(k => k.ToString()).ShouldBe(["wood-oil", "wood-oil/2", "wood-oil/3"]);
         List<PlanStep> again = Replan(third, Question);
         again.Where(s => s.Key.Step == StepKey.WoodOil).Sum(s => s.LikelyMin).ShouldBe(likely);
@@ -158,7 +158,7 @@ public sealed class HandworkTests
         // The pieces go with the whole: under Show wood is not oiled.
         Replan(again, Question with { Aim = AimKind.Show }).ShouldNotContain(s => s.Key.Step == StepKey.WoodOil);
         Should.Throw<InputException>(() => Handwork.Split(Made(), StepKey.WoodOil, "too much", 99)).Field.ShouldBe("minutes");
-        Should.Throw<InputException>(() => Handwork.Split(Made(), StepKey.WoodOil, "", 2)).Field.ShouldBe("name");
+        Should.Throw<InputException>(() => Handwork.Split(Made(), StepKey.WoodOil, "", 1)).Field.ShouldBe("name");
     }
 
     [Fact]
@@ -237,7 +237,7 @@ public sealed class HandworkTests
     {
         List<PlanStep> plan = Made();
         string before = PlanText.Write(new Plan(AimKind.Work, [.. plan.Select(s => s.Deed)]));
-        Handwork.Split(plan, StepKey.WoodOil, "another evening", 3);
+        Handwork.Split(plan, StepKey.WoodOil, "another evening", 1);
         Handwork.Move(plan, StepKey.Brass, StepKey.LeverCap, Question);
         Handwork.Add(plan, "mine", Stage.Wood, 5, null, StepKey.WoodClean, Assumptions.Standard);
         Handwork.Replan(plan, Question with { Aim = AimKind.Show });

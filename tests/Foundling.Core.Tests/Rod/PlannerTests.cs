@@ -20,7 +20,7 @@ public sealed class PlannerTests
         plan.Count.ShouldBeGreaterThanOrEqualTo(25);
         plan.Select(s => s.Deed.Rule).Distinct().Count().ShouldBeGreaterThanOrEqualTo(25);
         string[] order = ["photos", "try-as-found", "note-settings", "free-oil", "apart", "roll-call", "wash", "look-again", "soak", "soak-lift", "soak-oil",
-            "wood-glue", "overspill", "frog-seat", "edge-back", "cap-fit", "assemble", "tension", "sole-lap", "final-hone", "protect", "prove", "next-look"];
+            "wood-glue", "frog-seat", "edge-back", "cap-fit", "assemble", "tension", "sole-lap", "final-hone", "protect", "prove", "next-look"];
         order.Select(k => At(plan, k)).ShouldBe(order.Select(k => At(plan, k)).Order());
         order.ShouldAllBe(k => At(plan, k) >= 0);
     }

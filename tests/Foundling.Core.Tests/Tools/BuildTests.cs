@@ -106,7 +106,8 @@ public sealed class BuildTests
     [Fact]
     public void A_corrugated_sole_laps_quicker()
     {
-        PlanQuestion plain = Ask(AimKind.Work), grooved = Built(plain, ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated));
+        PlanQuestion plain = Ask(AimKind.Work, F(PartIds.Body, FindingKind.OutOfFlat, 2));
+        PlanQuestion grooved = Built(plain, ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated));
         Step(grooved, StepKey.SoleLap).Minutes.Likely.ShouldBeLessThan(Step(plain, StepKey.SoleLap).Minutes.Likely);
         Step(grooved, StepKey.SoleLap).How.ShouldContain("lands between the grooves");
         Step(plain, StepKey.SoleLap).How.ShouldNotContain("grooves");
@@ -149,7 +150,7 @@ public sealed class BuildTests
     [Fact]
     public void A_build_that_changes_only_how_and_how_long_is_said_too()
     {
-        PlanQuestion question = Ask(AimKind.Work);
+        PlanQuestion question = Ask(AimKind.Work, F(PartIds.Body, FindingKind.OutOfFlat, 2));
         List<PlanStep> rod = [.. PlanStep.Fresh(Planner.Plan(question))];
         ToolBuild build = ToolBuild.AsMade.With(FeatureIds.Sole, FormIds.Corrugated);
         Handwork.Stale(rod, question, rebuilt: true).ShouldBeNull("nothing differs");
@@ -207,7 +208,7 @@ public sealed class BuildTests
     [Fact]
     public void A_rebate_plane_all_of_metal_has_a_sole_of_metal_and_no_wedge_when_it_never_had_one()
     {
-        PlanQuestion wood = Ask(KindIds.RebatePlane, AimKind.Work);
+        PlanQuestion wood = Ask(KindIds.RebatePlane, AimKind.Show);
         PlanQuestion metal = Built(wood, Said(KindIds.RebatePlane, PartIds.Wedge, new PartChange(Stand: PartStand.NeverHad),
             Said(KindIds.RebatePlane, PartIds.Body, new PartChange(Material.CastIron))));
         (wood.Tool.HasWoodenSole, metal.Tool.HasWoodenSole, metal.Tool.HasMetalSole).ShouldBe((true, false, true));

@@ -19,6 +19,11 @@ internal static class ApartRules
 
     private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.ComesApart || q.Opened);
 
+    // So many lie on the bench at a glance: counting and looking at them is no step of its own.
+    private const int Few = 8;
+
+    private static readonly Cond Many = If("more parts come off than one sees at a glance", q => q.Present.Count(p => !p.OnePiece && !p.InSet) > Few);
+
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened)
         || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood
             && p.Joint is not (Joint.Destroyed or Joint.Wedged) && !q.Opened));
@@ -57,8 +62,6 @@ internal static class ApartRules
         return kit;
     }
 
-    private static double Taking(PlanQuestion q, double times) => Math.Round(q.Tool.Parts.Count(p => !p.InSet) * q.Shop.Assumptions.ApartEachMin * times, 1);
-
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
@@ -91,20 +94,19 @@ internal static class ApartRules
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
             new Deed(StepKey.Apart, Stage.Apart, q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
-                Taking(q, q.Shop.Assumptions.ApartQuickShare), Taking(q, 1),
-                Taking(q, q.Shop.Assumptions.ApartSlowTimes))
+                q.Minutes(StepKey.Apart, q.Present.Except(StaysOn(q)).Where(p => !p.InSet && !p.OnePiece)))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
-            FinishTest = q.Present.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
-                : "Every part lies there in the order it came off.", Cautions = q.Handling(heavy: true),
+            FinishTest = (q.Present.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
+                : "Every part lies there in the order it came off.") + (Many.Holds(q) ? "" : " What was covered is looked at."), Cautions = q.Handling(heavy: true),
         }),
-        PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart], q =>
-            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", q.Minutes(StepKey.RollCall))
+        PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart, Many], q =>
+            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", q.Minutes(StepKey.RollCall, q.Present))
         {
             Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
         }),
-        PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart], q =>
-            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", q.Minutes(StepKey.LookApart))
+        PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart, Many], q =>
+            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", q.Minutes(StepKey.LookApart, q.Present))
         {
             Needs = [Need.Of(SupplyIds.Lens)], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
             Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",

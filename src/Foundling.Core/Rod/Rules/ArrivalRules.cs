@@ -35,14 +35,14 @@ internal static class ArrivalRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("pictures as found", "Nothing can be compared later without them.", [Always], q =>
-            new Deed(StepKey.Photos, Stage.AsFound, "Photograph it as it came", q.Minutes(StepKey.Photos))
+            new Deed(StepKey.Photos, Stage.AsFound, "Photograph it as it came", q.Minutes(StepKey.Photos, q.Present))
         {
             Needs = [Need.Of(SupplyIds.CameraAndRule)], How = "Both sides, sole or face, marks close up, each with a rule in the picture.",
             Reason = "Before and after, and the marks, in case cleaning takes one.", FinishTest = "Every mark can be read in a picture.",
         }, buys: 1),
         PlanRule.One("pin orientations", "A tapered pin comes out one way, and goes back the same way.",
             [If("it has a tapered pin", q => q.Present.Any(p => p.Joint == Joint.TaperedPin))], q => new Deed(StepKey.PhotoPins, Stage.AsFound,
-            $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", q.Minutes(StepKey.PhotoPins))
+            $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", q.Minutes(StepKey.PhotoPins, q.Present.Where(p => p.Joint == Joint.TaperedPin)))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.TaperedPin)), Needs = [Need.Of(SupplyIds.CameraAndRule)],
             How = "The thick end comes out first, so drive from the thin end. Mark it with a dot.",

@@ -18,54 +18,70 @@ internal static class BedRules
 
     private static readonly Cond Wedged = If("its iron is held by a wedge", q => q.Tool.IsWedged);
 
+    // Its face is one of four sides that are about alike.
+    private const double FacesOfAFrog = 4;
+
     private static List<PartId> Seats(PlanQuestion q) => [.. new[] { PartIds.Body, PartIds.Frog, PartIds.Frame, PartIds.ToePlate }.Where(q.Has)];
+
+    // A measured rock says whether the frog is seated, whatever else is known.
+    private static string? Seat(PlanQuestion q) => q.Measured(MeasureIds.Rock, PartIds.Frog) is { } rock
+        ? rock > q.Shop.Assumptions.FrogRockMm ? $"It rocks by {rock:0.0#} mm on its seat." : null : Causes.OfFace(q, PartIds.Frog);
+
+    private static string? Face(PlanQuestion q) => Causes.OfFace(q, PartIds.Frog);
+
+    private static string? Bed(PlanQuestion q) => Causes.Of(q, [FindingKind.Pitting], 3, Seats(q));
+
+    private static string? Abutments(PlanQuestion q) => Causes.Of(q, [FindingKind.Packed, FindingKind.Sap, FindingKind.Looseness, FindingKind.Worn], 1,
+        PartIds.Wedge, PartIds.Body);
+
+    private static string? Wedge(PlanQuestion q) => q.Odd.Contains(PartIds.Wedge) ? "It is from another plane."
+        : Causes.Of(q, [FindingKind.Looseness, FindingKind.Worn, FindingKind.Crack, FindingKind.Burred], 1, PartIds.Wedge);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("overspill off the seats", "Coating under a seat lets it rock.",
-            [NotKeep, Metal, If("it was coated, or will be", q => q.Present.Any(p => p.Finish is PartFinish.Japanned or PartFinish.Painted))], q =>
-            new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces", q.Minutes(StepKey.Overspill))
+            [NotKeep, Metal, If("a new coat goes on", Causes.NewCoat)], q =>
+            new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces", q.Minutes(StepKey.Overspill, q.Present.Where(p => Seats(q).Contains(p.Id))))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile)], How = "Only what stands proud, only on the seats.",
             Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.", Cautions = [CautionId.OldPaint],
         }, buys: 3),
-        PlanRule.One("seat the frog", "A rocking frog chatters and no edge cures it.", [NotKeep, Frogged], q =>
+        PlanRule.One("seat the frog", "A rocking frog chatters and no edge cures it.", [NotKeep, Frogged, Causes.Asked(Seat)], q =>
             new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 
             q.Minutes(StepKey.FrogSeat, q.Measured(MeasureIds.Rock, PartIds.Frog) > q.Shop.Assumptions.FrogRockMm ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.Frog, q.Has(PartIds.Frame) ? PartIds.Frame : PartIds.Body], Needs = [Need.Of(SupplyIds.MarkingBlue, 1),
                 Need.Of(SupplyIds.FineFile)],
                 How = "Blue the seat, rub, take off only what is blue.",
-            Reason = q.Measured(MeasureIds.Rock, PartIds.Frog) is double r ? $"It rocks by {r:0.0#} mm on its seat; a rocking iron chatters."
-                : "Seats the iron; a rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
+            Reason = $"{Seat(q)} A rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.FrogSeat),
         }, buys: 8),
-        PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged], q =>
-            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", q.Minutes(StepKey.FrogFace))
+        PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged, Causes.Asked(Face)], q =>
+            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", q.Minutes(StepKey.FrogFace, Work.Surface(q.Extents[PartIds.Frog].AllDm2 / FacesOfAFrog)))
         {
             Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = q.Tool.Made(PartIds.LateralLever)
                 ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
-            Reason = "Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
+            Reason = $"{Face(q)} Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.FrogFace),
         }, buys: 4),
         PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Metal,
-            If("it has no frog", q => q.Tool.Part(PartIds.Frog) is null)], q =>
+            If("it has no frog", q => q.Tool.Part(PartIds.Frog) is null), Causes.Asked(Bed)], q =>
             new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", q.Minutes(StepKey.BedFlat))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile), Need.Of(SupplyIds.MarkingBlue, 1)],
             How = q.Tool.Works(KindTrait.CheeksGuide) ? "Blue a flat iron, rub, ease the high spots with a scraper held flat. The tip at the mouth is a "
                 + "feather of iron: it is not filed."
-                : "Blue a flat iron, rub, file the high spots, most of all at the mouth.", Reason = "An iron on three points chatters.",
+                : "Blue a flat iron, rub, file the high spots, most of all at the mouth.", Reason = $"{Bed(q)} An iron on three points chatters.",
             FinishTest = "Blue across the whole width behind the mouth.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.BedFlat),
         }, buys: 6),
-        PlanRule.One("clean the abutments", "A wedge that binds on dirt lets shavings under it.", [Wedged], q =>
+        PlanRule.One("clean the abutments", "A wedge that binds on dirt lets shavings under it.", [Wedged, Causes.Asked(Abutments)], q =>
             new Deed(StepKey.Abutments, Stage.Bed, "Clean bed and abutments", q.Minutes(StepKey.Abutments))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.WoodenScraper)],
             How = "Only dirt and old polish, no wood. The front of the mouth stays sharp, the rear may be eased.",
-            Reason = "The wedge must bear along its whole length.", FinishTest = "Bare wood, no shine, no step.",
+            Reason = $"{Abutments(q)} The wedge must bear along its whole length.", FinishTest = "Bare wood, no shine, no step.",
         }, buys: 4),
-        PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has(PartIds.Wedge))], q =>
+        PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has(PartIds.Wedge)), Causes.Asked(Wedge)], q =>
             new Deed(StepKey.WedgeFit, Stage.Bed, q.Odd.Contains(PartIds.Wedge) ? "Fit the wedge, which is from another plane, to this one"
             : "Fit the wedge to its abutments", 
             q.Minutes(StepKey.WedgeFit, q.Odd.Contains(PartIds.Wedge) ? StepCase.Much : StepCase.Usual))
@@ -73,7 +89,7 @@ internal static class BedRules
             Parts = [PartIds.Wedge, PartIds.Body], Needs = [Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FineFile)],
             How = "Rub with chalk or marker, pare the wedge and never the body. Tips thin, touching first; they must not reach the mouth.",
             Reason = q.Odd.Contains(PartIds.Wedge) ? "Its taper was cut for another body: it grips at the top and lets shavings under."
-                : "It must grip low and let shavings past.", FinishTest = "No light along either finger; the iron does not move at a tap.", Undoable = false,
+                : $"{Wedge(q)} It must grip low and let shavings past.", FinishTest = "No light along either finger; the iron does not move at a tap.", Undoable = false,
             SurfaceLost = q.Odd.Contains(PartIds.Wedge) ? null : SurfaceId.Joint, Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("name the wedge as a stranger", "Who has it next should know.",

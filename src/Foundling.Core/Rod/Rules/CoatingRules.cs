@@ -53,14 +53,14 @@ internal static class CoatingRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("seal the coating's edge", "A lifting edge lets damp creep under.", [Has, Asked, Way(WayId.Seal)], q =>
-            new Deed(StepKey.CoatSeal, Stage.Coating, "Seal the edges of the old coating with wax", q.Minutes(StepKey.CoatSeal))
+            new Deed(StepKey.CoatSeal, Stage.Coating, "Seal the edges of the old coating with wax", q.Minutes(StepKey.CoatSeal, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.MicrocrystallineWax, 5), Need.Of(SupplyIds.FineBrush)],
                 How = "Warm the wax, brush it along every edge, wipe.",
             Reason = "Keeps what is left without adding colour.", FinishTest = "No edge lifts under a soft brush.",
         }, Id, 6),
         PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way(WayId.Touch)], q =>
-            new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch))
+            new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch, SurfaceWays.Coated(q)))
         {
             Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), Lag = Lag.Cure(Enamel(q).CureMin, 60),
             Needs = [Need.Of(Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.FineBrush),
@@ -80,7 +80,7 @@ internal static class CoatingRules
             FinishTest = "A dry dab beside the old one, in daylight.",
         }, Id),
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips], q =>
-            new Deed(StepKey.CoatStrip, Stage.Coating, "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip))
+            new Deed(StepKey.CoatStrip, Stage.Coating, "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.PaintStripper, 150), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
             How = $"Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.{Beneath(q)}",
@@ -88,21 +88,21 @@ internal static class CoatingRules
             Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("key the old coat", "A sound coat is the best primer.", [Has, Asked, Way(WayId.Respray), Over], q =>
-            new Deed(StepKey.CoatScuff, Stage.Coating, "Dull the sound old coat so that the new one holds", q.Minutes(StepKey.CoatScuff))
+            new Deed(StepKey.CoatScuff, Stage.Coating, "Dull the sound old coat so that the new one holds", q.Minutes(StepKey.CoatScuff, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.WhiteSpirit, 30)],
             How = "Wet, only until the shine is gone. No primer over a sound coat.", Reason = "The old coat is whole: it stays, under the new one.",
             FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask))
+            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.MaskingTape, 3), Need.Of(Paint(q), 2)],
             How = "Press the tape down and seal its edge with the base colour, so that nothing creeps under. Plug threads.",
             Reason = "Paint under a seat lets it rock.", FinishTest = "Tape pressed down, edges cut clean.",
         }, Id),
         PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Strips], q =>
-            new Deed(StepKey.CoatPrime, Stage.Coating, "One thin coat of primer on the bare metal", q.Minutes(StepKey.CoatPrime))
+            new Deed(StepKey.CoatPrime, Stage.Coating, "One thin coat of primer on the bare metal", q.Minutes(StepKey.CoatPrime, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1, StepKey.Coat2),
                 Needs = [Need.Of(SupplyIds.Primer, 30), Need.Of(SupplyIds.SprayGear)],
@@ -110,7 +110,7 @@ internal static class CoatingRules
             FinishTest = "An even matt film.", Cautions = [CautionId.Spray],
         }, Id),
         PlanRule.One("first coat", "Thin coats inside the recoat window.", [Has, Asked, Way(WayId.Respray)], q =>
-            new Deed(StepKey.Coat1, Stage.Coating, $"First thin coat of {Colour(q)}", q.Minutes(StepKey.Coat1))
+            new Deed(StepKey.Coat1, Stage.Coating, $"First thin coat of {Colour(q)}", q.Minutes(StepKey.Coat1, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2),
                 Needs = [Need.Of(Paint(q), 40), Need.Of(SupplyIds.SprayGear)],
@@ -118,14 +118,14 @@ internal static class CoatingRules
             Reason = "A thick coat sags and stays soft.", FinishTest = "Even, no runs.", Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 4),
         PlanRule.One("second coat", "The second coat covers.", [Has, Asked, Way(WayId.Respray)], q =>
-            new Deed(StepKey.Coat2, Stage.Coating, $"Second thin coat of {Colour(q)}", q.Minutes(StepKey.Coat2))
+            new Deed(StepKey.Coat2, Stage.Coating, $"Second thin coat of {Colour(q)}", q.Minutes(StepKey.Coat2, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(Enamel(q).CureMin, 60), Needs = [Need.Of(Paint(q), 40), Need.Of(SupplyIds.SprayGear)],
             How = "As the first. Tape off while it is still soft.", Reason = "It wears from the edges, so there must be two.",
             FinishTest = "Hard to the nail.", Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 8),
         PlanRule.One("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], q =>
-            new Deed(StepKey.CoatBake, Stage.Coating, "Three thin coats of japanning, flashed off and baked between", q.Minutes(StepKey.CoatBake))
+            new Deed(StepKey.CoatBake, Stage.Coating, "Three thin coats of japanning, flashed off and baked between", q.Minutes(StepKey.CoatBake, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(8 * 60, 60), Needs = [Need.Of(SupplyIds.Japanning, 80), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
             How = "Let each coat flash off for half an hour, then raise the heat slowly, hold, and let it fall with the door shut.",

@@ -20,9 +20,18 @@ internal static class DerustRules
 
     private static List<PartDef> Bloom(PlanQuestion q) => [.. q.With(FindingKind.Rust).Where(p => p.Ferrous && q.Worst(FindingKind.Rust, p.Id) == 1)];
 
-    /// <summary>Minutes to work every rusty part by hand; crust takes longer than brown.</summary>
-    private static ThreePoint ByHand(PlanQuestion q, StepKey step) =>
-        (q.Minutes(step) + (q.Minutes(step, StepCase.Each) * q.Rusty.Sum(p => Math.Max(1, q.Worst(FindingKind.Rust, p.Id) - 1)))).Whole();
+    private const int Crust = 3;
+
+    /// <summary>Minutes to work rusty parts by hand; crust takes longer than brown.</summary>
+    private static ThreePoint ByHand(PlanQuestion q, StepKey step, IReadOnlyList<PartDef> parts)
+    {
+        List<PartDef> crust = [.. parts.Where(p => q.Worst(FindingKind.Rust, p.Id) >= Crust)], brown = [.. parts.Except(crust)];
+        return crust.Count == 0 ? q.Minutes(step, brown) : brown.Count == 0 ? q.Minutes(step, crust, StepCase.Much)
+            : q.Minutes(step, brown) + q.Minutes(step, crust, StepCase.Much);
+    }
+
+    private static IEnumerable<PartDef> Bright(PlanQuestion q) =>
+        q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet);
 
     private static bool Delicate(PartDef p) => p.Material == Material.SpringSteel || p.IsFastener || p.Finish == PartFinish.Plated;
 
@@ -39,7 +48,7 @@ internal static class DerustRules
         new("unbroken block out of the bath", "Wet bare iron flash-rusts within minutes, so nothing comes between.", [Soaks], OutOfTheBath, RustWays.Id),
         PlanRule.One("wire wheel", "Fast and dry, for what will not suffer.",
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
-            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustWire))
+            q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustWire, q.Rusty))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
             How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.",
@@ -47,7 +56,7 @@ internal static class DerustRules
         }, RustWays.Id, 14),
         PlanRule.One("fine abrasive and oil", "By hand the eye is close enough to stop in time.", [If("something is rusty", q => q.Rusty.Count > 0), NotKeep,
             Chosen(RustWays.Id, WayId.Abrasive)], q =>
-                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustAbrasive))
+                new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustAbrasive, q.Rusty))
         {
             Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20),
                 Need.Of(SupplyIds.CleanCloth, 2)],
@@ -59,9 +68,9 @@ internal static class DerustRules
             Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
-            [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any()), If("the way is the blade, or the aim is Keep", q =>
+            [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any(p => p.Ferrous)), If("the way is the blade, or the aim is Keep", q =>
             q.Way(RustWays.Id) == WayId.Scrape || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new Deed(StepKey.DerustScrape, Stage.Derust,
-            "Lift active rust with a blade held flat, leave the dark skin", q.Minutes(StepKey.DerustScrape))
+            "Lift active rust with a blade held flat, leave the dark skin", ByHand(q, StepKey.DerustScrape, [.. q.With(FindingKind.Rust).Where(p => p.Ferrous)]))
         {
             Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)),
                 Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.CleanCloth, 2)],
@@ -70,7 +79,7 @@ internal static class DerustRules
         }, RustWays.Id, 12),
         PlanRule.One("blast", "It reaches corners and leaves a matt grey.",
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Blast)],
-            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {q.Called(q.Rusty)} with a soft medium", q.Minutes(StepKey.DerustBlast))
+            q => new Deed(StepKey.DerustBlast, Stage.Derust, $"Blast {q.Called(q.Rusty)} with a soft medium", q.Minutes(StepKey.DerustBlast, q.Rusty))
         {
             Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet,
                 Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(SupplyIds.SoftBlastingMedium, 1), Need.Of(SupplyIds.MaskingTape, 2)],
@@ -80,7 +89,7 @@ internal static class DerustRules
         }, RustWays.Id, 14),
         PlanRule.One("oil after blasting", "Blasted iron is thirsty and rusts within the hour.", [If("something is rusty", q => q.Rusty.Count > 0),
             Chosen(RustWays.Id, WayId.Blast)], q => new Deed(StepKey.DerustBlastOil, Stage.Derust, "Blow clean and oil at once",
-                q.Minutes(StepKey.DerustBlastOil))
+                q.Minutes(StepKey.DerustBlastOil, q.Rusty))
         {
             Parts = Ids(q.Rusty), Block = Block.OutOfTheCabinet, Needs = [Need.Of(SupplyIds.LightOil, 10), Need.Of(SupplyIds.CleanCloth, 1)],
             Reason = "A blasted face holds damp like paper.", FinishTest = "A thin film everywhere.",
@@ -88,7 +97,7 @@ internal static class DerustRules
         PlanRule.One("derust what the bath may not take", "Some rust must come off by hand.",
             [Soaks, If("some rusty parts may not go in", q => Rest(q).Count > 0)], q => new Deed(StepKey.DerustRest, Stage.Derust,
             $"Derust by hand: {q.Called(Rest(q))}", 
-            q.Minutes(StepKey.DerustRest) + (q.Minutes(StepKey.DerustRest, StepCase.Each) * Rest(q).Count))
+            ByHand(q, StepKey.DerustRest, Rest(q)))
         {
             Parts = Ids(Rest(q)),
             Needs = [Rest(q).Any(Delicate) ? Need.Of(SupplyIds.SteelWool, 1) : Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.NylonAbrasivePad, 1),
@@ -99,16 +108,16 @@ internal static class DerustRules
             FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire], SurfaceLost = SurfaceId.SomePatina,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
-            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom))
+            new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom, Bloom(q)))
         {
             Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 8)], How = "Oil first, then wool, then a dry cloth.",
             Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
         }, buys: 6),
         PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen(ChoiceId.Dark, WayId.Remove),
-            If("bare iron has darkened or was rusty", q => q.Present.Any(p => p.Ferrous && p.Finish == PartFinish.Bare))], q => new Deed(StepKey.DarkRemove,
-            Stage.Derust, "Take the dark skin off the bare iron", q.Minutes(StepKey.DarkRemove))
+            If("bare iron has darkened or was rusty", q => Bright(q).Any())], q => new Deed(StepKey.DarkRemove,
+            Stage.Derust, "Take the dark skin off the bare iron", q.Minutes(StepKey.DarkRemove, Bright(q)))
         {
-            Parts = Ids(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet)),
+            Parts = Ids(Bright(q)),
             Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go "
                 + "round every stamp.",
@@ -192,7 +201,7 @@ internal static class DerustRules
         bool acid = Acid(q.Bath);
         List<PartId> parts = Ids(q.SoakLoad);
         double within = Soak.OilWithinMin(q.Bath, q.RelativeHumidityPercent, q.Shop.Assumptions);
-        yield return new Deed(StepKey.SoakLift, Stage.Derust, "Lift out, scrub off the black, rinse", q.Minutes(StepKey.SoakLift))
+        yield return new Deed(StepKey.SoakLift, Stage.Derust, "Lift out, scrub off the black, rinse", q.Minutes(StepKey.SoakLift, q.SoakLoad))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)],
                 How = "Along the length, under running water, into every corner.",
@@ -208,13 +217,13 @@ internal static class DerustRules
                 Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.",
             };
         }
-        yield return new Deed(StepKey.SoakDry, Stage.Derust, "Dry at once, into every hole", q.Minutes(StepKey.SoakDry))
+        yield return new Deed(StepKey.SoakDry, Stage.Derust, "Dry at once, into every hole", q.Minutes(StepKey.SoakDry, q.SoakLoad))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.HeatGun)],
             How = "Cloth, then warm air, never hot enough to change a colour.", Reason = "Flash rust starts while you look away.",
             FinishTest = "Warm to the hand, no dark seams.",
         };
-        yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", q.Minutes(StepKey.SoakOil))
+        yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", q.Minutes(StepKey.SoakOil, q.SoakLoad))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.LightOil, 10)],
                 Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",

@@ -59,6 +59,17 @@ internal static class EdgeRules
             _ => $"Light touch, dip before it is warm to the finger.{Bit(q)}",
         });
 
+    // An edge nobody has tried is taken for one that does not cut.
+    private static string? Back(PlanQuestion q) => Causes.Of(q, [FindingKind.Rust, FindingKind.Pitting, FindingKind.EdgeDamage, FindingKind.OutOfFlat], 1,
+        Keys(q)) ?? (q.Tried is null ? "Nobody has tried it yet." : null);
+
+    private static string? Cap(PlanQuestion q) => Causes.OfFace(q, PartIds.LeverCap);
+
+    private static Work Wide(PlanQuestion q) => Work.Wide(q.EdgeWidthMm * Math.Max(1, q.Edges.Count()));
+
+    // A back that is pitted or under crust is not nearly flat any more.
+    private static bool Rough(PlanQuestion q) => q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;
+
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
         q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
@@ -82,20 +93,20 @@ internal static class EdgeRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
-        PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked], q =>
+        PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked, Causes.Asked(Back)], q =>
             new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"True the {Face(q)} behind the edge"
-                : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack))
+                : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much : StepCase.Usual))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1),
                 q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(SupplyIds.FineStone)],
             How = Backing(q),
-            Reason = q.Tool.Edge == EdgeForm.Curved ? "Where it is rough the edge is a saw, however the bevel shines."
-                : "Honing cannot make a sharp edge on a round back.", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
+            Reason = $"{Back(q)} {(q.Tool.Edge == EdgeForm.Curved ? "Where it is rough the edge is a saw, however the bevel shines."
+                : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),
         PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q =>
             new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
-            ? "Grind both bevels alike" : "Grind the bevel", q.Minutes(StepKey.EdgeGrind))
+            ? "Grind both bevels alike" : "Grind the bevel", q.Minutes(StepKey.EdgeGrind, Wide(q), Damage(q) >= 3 ? StepCase.Much : StepCase.Usual))
         {
             Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
                 ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
@@ -111,10 +122,9 @@ internal static class EdgeRules
             Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),
         }, buys: 8),
-        PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground], q =>
-            new Deed(StepKey.EdgeHone, Stage.Edge, q.Tried == State.AsFoundTry.Well && Damage(q) < 2 ? "Freshen the edge and strop"
-            : "Hone until a burr turns, then strop", 
-            q.Minutes(StepKey.EdgeHone, q.Tool.Edge == EdgeForm.TwoBevels ? StepCase.Much : StepCase.Usual))
+        PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground, Worked], q =>
+            new Deed(StepKey.EdgeHone, Stage.Edge, "Hone until a burr turns, then strop",
+            q.Minutes(StepKey.EdgeHone, Wide(q), q.Tool.Edge == EdgeForm.TwoBevels ? StepCase.Much : StepCase.Usual))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q),
             Needs =
@@ -124,16 +134,17 @@ internal static class EdgeRules
             ],
             How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
-        PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground], q =>
+        PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground, Worked], q =>
             new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",
             FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.",
-            [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id)))], q => new Deed(StepKey.IronsHone, Stage.Edge,
+            [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id))), If("it did not cut well as found", q =>
+                q.Tried != State.AsFoundTry.Well)], q => new Deed(StepKey.IronsHone, Stage.Edge,
             $"Hone the rest of the set: {q.Tool.Set.Count(p => q.Has(p.Id))} irons, to the grit that cuts",
-            q.Minutes(StepKey.IronsHone, StepCase.Each) * q.Tool.Set.Count(p => q.Has(p.Id)))
+            q.Minutes(StepKey.IronsHone, q.Tool.Set.Where(p => q.Has(p.Id)), StepCase.Each))
         {
             Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 4)],
             How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
@@ -147,11 +158,11 @@ internal static class EdgeRules
             Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
             Cautions = [CautionId.BareEdge],
         }, buys: 8),
-        PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap")], q =>
+        PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap"), Causes.Asked(Cap)], q =>
             new Deed(StepKey.LeverCap, Stage.Edge, $"True the front of the {q.Tool.Part(PartIds.LeverCap)!.Name}", q.Minutes(StepKey.LeverCap))
         {
             Parts = [PartIds.LeverCap], Needs = [Need.Of(SupplyIds.P240Sheet, 1)], How = "Underside of the front edge only.",
-            Reason = q.Has(PartIds.CapIron) ? "It must press across the whole cap iron." : "It must press across the whole iron.",
+            Reason = $"{Cap(q)} It must press across the whole {(q.Has(PartIds.CapIron) ? "cap iron" : "iron")}.",
             FinishTest = "A slip of paper is gripped from corner to corner.",
         }, buys: 2),
         PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>

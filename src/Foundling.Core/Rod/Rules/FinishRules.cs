@@ -43,10 +43,18 @@ internal static class FinishRules
     private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > q.Shop.Assumptions.DampPercent ? q.Shop.Assumptions.NextLookMonths / 2
         : q.Shop.Assumptions.NextLookMonths;
 
+    /// <summary>A proof that is measured takes longer than one that is looked at.</summary>
+    private static Aim.ThreePoint Proving(PlanQuestion q)
+    {
+        IReadOnlyList<ProofKind> proofs = Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions);
+        int measured = proofs.Count(p => p is MeasuredProof);
+        return q.Minutes(StepKey.Prove, Work.Count(proofs.Count - measured)) + q.Minutes(StepKey.Prove, Work.Count(measured), StepCase.Measured);
+    }
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q),
-            q.Minutes(StepKey.Protect))
+            q.Minutes(StepKey.Protect, q.Present.Where(p => p.Ferrous)))
         {
             Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
@@ -54,7 +62,7 @@ internal static class FinishRules
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>
-            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), q.Minutes(StepKey.Prove))
+            new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), Proving(q))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
             How = "The same test as the try as found; what it was tried on belongs to the reading.",
@@ -71,7 +79,7 @@ internal static class FinishRules
             Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [CautionId.BareEdge],
         }),
         PlanRule.One("pictures after", "Before means nothing without after.", [Always], q =>
-            new Deed(StepKey.PicturesAfter, Stage.Finish, "Photograph it finished, same views", q.Minutes(StepKey.PicturesAfter))
+            new Deed(StepKey.PicturesAfter, Stage.Finish, "Photograph it finished, same views", q.Minutes(StepKey.PicturesAfter, q.Present))
         {
             Needs = [Need.Of(SupplyIds.CameraAndRule)], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
         }),

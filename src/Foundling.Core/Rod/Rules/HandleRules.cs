@@ -107,7 +107,7 @@ internal static class HandleRules
         PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q =>
             Grips(q).Any(p => (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3
             || q.Worst(FindingKind.Missing, p.Id) >= 1)))], q => new Deed(StepKey.Grip, Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool
-            ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip))
+            ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip, Grips(q)))
         {
             Parts = Ids(Grips(q)), Needs = [Need.Of(SupplyIds.CordOrLeather, 6)],
             How = "Wind a sample of ten turns first; it says how much cord is needed.", Reason = "The hand must not slide to the edge.",

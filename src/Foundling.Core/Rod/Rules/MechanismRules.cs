@@ -24,7 +24,7 @@ internal static class MechanismRules
         PlanRule.One("gears", "Old grease is abrasive.", [There(PartIds.Gear, "gear")], q =>
             new Deed(StepKey.GearClean, Stage.Mechanism, "Clean "
                 + $"{(q.Has(PartIds.IdlerPinion) ? "gear and pinions" : q.Has(PartIds.Pinion) ? "gear and pinion" : "the gear")} tooth by tooth",
-                q.Minutes(StepKey.GearClean))
+                q.Minutes(StepKey.GearClean, q.Present.Where(p => p.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
@@ -52,7 +52,7 @@ internal static class MechanismRules
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench),
             If("its jaw slides", q => q.Tool.Made(PartIds.SlidingJaw))], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. Slide(q), .. Running(q)])}", q.Minutes(StepKey.SlideClean))
+            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. Slide(q), .. Running(q)])}", q.Minutes(StepKey.SlideClean, q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
@@ -74,7 +74,8 @@ internal static class MechanismRules
                 FinishTest = "The play stands on the tag, with where it comes from.",
         }, buys: 16),
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q =>
-            new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", q.Minutes(StepKey.PivotClean))
+            new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", q.Minutes(StepKey.PivotClean,
+                q.Present.Where(p => p.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.Grease, 2)],
@@ -84,7 +85,7 @@ internal static class MechanismRules
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [There(PartIds.Spring, "spring"),
             If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => !p.Is(PartIds.Spring)))], q => new Deed(StepKey.SpringClean,
-            Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean))
+            Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean, q.Present.Where(p => p.Is(PartIds.Spring))))
         {
             Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
                 How = "Fine wool, never acid, which makes it break.",
@@ -93,7 +94,7 @@ internal static class MechanismRules
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)],
             q =>
             new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}",
-                q.Minutes(StepKey.Slides))
+                q.Minutes(StepKey.Slides, q.Present.Where(p => p.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
                 Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],

@@ -38,7 +38,7 @@ internal static class ParticularRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("clean the shaped sole", "The sole is the shape it makes, and is not flattened.", [Shaped], q =>
-            new Deed(StepKey.SoleShape, Stage.Sole, "Clean the shaped sole and try it along its length", q.Minutes(StepKey.SoleShape))
+            new Deed(StepKey.SoleShape, Stage.Sole, "Clean the shaped sole and try it along its length", q.Minutes(StepKey.SoleShape, q.Sole))
         {
             Parts = [PartIds.Body, PartIds.Boxing], Needs = [Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.WhiteSpirit, 10)],
             How = "Soft brush and spirit along it, no paper and no plane. A stick of its moulding, slid from toe to heel, touches everywhere. Write down the "

@@ -56,7 +56,7 @@ internal static class SawRules
             MetalRemovedMm = q.Metal(StepKey.SawFile, StepCase.Each),
         }, buys: 28),
         PlanRule.One("set the teeth", "Set clears the plate; too much tears.", [NotKeep, Saw, Dull], q =>
-            new Deed(StepKey.SawSet, Stage.Edge, "Check the set, and set only what lacks it", q.Minutes(StepKey.SawSet))
+            new Deed(StepKey.SawSet, Stage.Edge, "Check the set, and set only what lacks it", q.Minutes(StepKey.SawSet) + (q.Minutes(StepKey.SawSet, StepCase.Each) * Feet(q)).Whole())
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawSet), Need.Of(SupplyIds.SawVice)],
             How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second "
@@ -80,7 +80,7 @@ internal static class SawRules
             FinishTest = "Straight by eye, the back firm from toe to heel.", Cautions = [CautionId.Teeth],
         }, buys: 6),
         PlanRule.One("nuts in line", "Soft brass, brought up in line.", [Saw, There(PartIds.SawNuts, "nuts")], q =>
-            new Deed(StepKey.SawNuts, Stage.Together, "Bring the nuts up in line", q.Minutes(StepKey.SawNuts))
+            new Deed(StepKey.SawNuts, Stage.Together, "Bring the nuts up in line", q.Minutes(StepKey.SawNuts, q.Present.Where(p => p.Is(PartIds.SawNuts))))
         {
             Parts = [PartIds.SawNuts, PartIds.Handle], Needs = [Need.Of(SupplyIds.SplitNutDriver)],
             How = "Start all, then snug each in turn, slots along the grain. Not hard: they strip.", Reason = "A loose nut wears its square hole round.",

@@ -25,7 +25,7 @@ internal static class SeizedRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("oil stiff threads", "Oil and time free most threads and spoil none.", [Seized(1)], q =>
-            new Deed(StepKey.FreeOil, Stage.Apart, $"Penetrating oil on {Names(Stuck(q, 1))}", q.Minutes(StepKey.FreeOil))
+            new Deed(StepKey.FreeOil, Stage.Apart, $"Penetrating oil on {Names(Stuck(q, 1))}", q.Minutes(StepKey.FreeOil, Stuck(q, 1)))
         {
             Parts = Ids(Stuck(q, 1)), Lag = Lag.Cure(q.Worst(FindingKind.Seizure) >= 3 ? 24 * 60 : 8 * 60, 4 * 60),
             Needs = [Need.Of(SupplyIds.PenetratingOil, 5), Need.Of(SupplyIds.CleanCloth, 1)],

@@ -28,7 +28,7 @@ internal static class SmallPartRules
         PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or bolts", q => Screws(q).Any(p =>
             p.IsThreaded))],
             q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
-            q.Minutes(StepKey.Screws) + (q.Minutes(StepKey.Screws, StepCase.Each) * Screws(q).Count()))
+            q.Minutes(StepKey.Screws, Screws(q)))
         {
             Parts = Ids(Screws(q)), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
             How = "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
@@ -37,7 +37,7 @@ internal static class SmallPartRules
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",
             [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new Deed(StepKey.SlotsDress,
             Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}",
-                q.Minutes(StepKey.SlotsDress))
+                q.Minutes(StepKey.SlotsDress, Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)))
         {
             Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
             Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
@@ -53,14 +53,14 @@ internal static class SmallPartRules
             FinishTest = "No crack at the bend under the lens.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q =>
-            new Deed(StepKey.Knurl, Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", q.Minutes(StepKey.Knurl))
+            new Deed(StepKey.Knurl, Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", q.Minutes(StepKey.Knurl, Knurled(q)))
         {
             Parts = Ids(Knurled(q)), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.",
             FinishTest = "Clean to the root, points sharp.",
         }),
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
-            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", q.Minutes(StepKey.Brass))
+            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", q.Minutes(StepKey.Brass, Brass(q)))
         {
             Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
                 : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],

@@ -1,6 +1,8 @@
+using System.Runtime.CompilerServices;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Safety;
+using Foundling.Core.Soles;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Tools.Kinds;
@@ -26,9 +28,21 @@ internal static class SoleRules
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
         FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
-    private static double Factor(PlanQuestion q) =>
-        Math.Max(q.Shop.Assumptions.SoleLeastShare, q.Facts.LengthMm / q.Shop.Assumptions.SoleUsualMm)
-            * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1);
+    private static readonly ConditionalWeakTable<GridSurveyInput, GridSurveyResult> Surveyed = new();
+
+    // A survey says whether a sole is flat enough for its work, whatever else is known.
+    private static string? Uneven(PlanQuestion q)
+    {
+        if (q.Facts.Surveys is not [.., var survey])
+        {
+            return Causes.OfFace(q, PartIds.Body);
+        }
+        Assumptions a = q.Shop.Assumptions;
+        GridSurveyResult read = Surveyed.GetValue(survey, s => GridSurvey.Read(s, a));
+        (double whole, double zones) = SoleTolerance.For(q.Purpose ?? survey.Purpose ?? SolePurpose.Smoothing, a);
+        return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
+            : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
+    }
 
     private static IReadOnlyList<CautionId> Heavy(PlanQuestion q) => q.Heavy ? [CautionId.Slurry, CautionId.Heavy] : [CautionId.Slurry];
 
@@ -42,17 +56,17 @@ internal static class SoleRules
             FinishTest = "It closes with a firm thumb, the iron still adjusts.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("survey the sole", "Metal taken off does not come back.", [NotKeep, Metal], q =>
-            new Deed(StepKey.SoleCheck, Stage.Sole, "Survey the sole and decide", q.Minutes(StepKey.SoleCheck))
+            new Deed(StepKey.SoleCheck, Stage.Sole, "Survey the sole and decide", q.Minutes(StepKey.SoleCheck, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FlatPlate)],
             How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?",
             Reason = "It may be flat enough already; a plate too short makes it worse.", FinishTest = "Flatness stands on the tag.",
         }, buys: 2),
-        PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal], q =>
+        PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => $"Lap the whole sole{Under(q)}", WayId.Cuts =>
             $"Lap the sole{Under(q)}, only until it cuts", _ => $"Lap the sole{Under(q)}: {q.Tool.Manner.Sole}" },
-            (q.Minutes(StepKey.SoleLap, q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual })
-                * Factor(q)).Whole())
+            q.Minutes(StepKey.SoleLap, Work.Surface(q.Sole.Dm2 * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1)),
+                q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual }))
         {
             Parts = [PartIds.Body],
             Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1),
@@ -60,21 +74,21 @@ internal static class SoleRules
             How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
                 + (q.Tool.HasBed ? "press over the mouth. Leave out pits and a worn toe." : "press over the middle. Leave out pits.")
                 + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look." : ""),
-            Reason = "Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
+            Reason = $"{Uneven(q)} Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
                 _ => $"Marks gone at {q.Tool.Manner.Sole}." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
             SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
-        PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal], q =>
-            new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", q.Minutes(StepKey.SoleClean))
+        PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
+            new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", q.Minutes(StepKey.SoleClean, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.LightOil, 5)], Reason = "Wet slurry rusts and cuts.",
             FinishTest = "A white cloth stays white.", Cautions = [CautionId.Slurry],
         }),
         PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own),
             If("it has sides that do no work", q => q.Tool.HasBed && !q.Tool.Works(KindTrait.CheeksGuide))], q =>
-            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines", q.Minutes(StepKey.Sides))
+            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines", q.Minutes(StepKey.Sides, Work.Surface(2 * q.Extents[PartIds.Body].FaceDm2)))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
             How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
@@ -82,8 +96,8 @@ internal static class SoleRules
             MetalRemovedMm = q.Metal(StepKey.Sides),
             SurfaceLost = SurfaceId.SomePatina,
         }),
-        PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal], q =>
-            new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris))
+        PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
+            new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris, new Work(RimDm: q.SoleRimDm)))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide)
                 ? "One light pass at toe and heel; the long edges that guide it stay crisp."
@@ -92,7 +106,7 @@ internal static class SoleRules
         }),
         PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], q =>
             new Deed(StepKey.SoleCheck, Stage.Sole, q.Tool.IsWedged ? "Read the sole with winding sticks, iron and wedge in"
-                : "Read the sole with winding sticks, iron in and held", q.Minutes(StepKey.SoleCheck, StepCase.Wood))
+                : "Read the sole with winding sticks, iron in and held", q.Minutes(StepKey.SoleCheck, q.Sole, StepCase.Wood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.StraightedgeAndFeelers)],
             How = $"{(q.Tool.IsWedged ? "Wedge driven as in use" : "Held as in use")}, iron drawn back. Read wind at the ends and hollow along it, from one "
@@ -101,7 +115,7 @@ internal static class SoleRules
                 : "What holds the iron bends the body; a sole trued without it is not true.", FinishTest = "Wind and hollow stand on the tag.",
         }, buys: 3),
         PlanRule.One("true the wooden sole", "As little as possible, for it opens the mouth.", [NotKeep, Wooden, Winds], q =>
-            new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", q.Minutes(StepKey.SoleWood))
+            new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", q.Minutes(StepKey.SoleWood, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.P120Sheet, 1)],
             How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "

@@ -48,7 +48,7 @@ internal static class TogetherRules
         PlanRule.One("put together", "Reverse order, and every fastener started before any is tight.", [WasApart,
             If("its haft is not hung anew", q => !(q.Tool.TightensItself && HandleRules.HungAnew(q)))], q =>
             new Deed(StepKey.Assemble, Stage.Together, q.Tool.Manner.Together.Said(p => q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
-            q.Minutes(StepKey.Assemble, StepCase.Each) * q.Tool.Parts.Count(p => !p.InSet))
+            q.Minutes(StepKey.Assemble, q.Tool.Parts.Where(p => !p.InSet && !p.OnePiece && p.Joint != Joint.StaysOn), StepCase.Each))
         {
             Needs = q.Present.Any(p => p.IsThreaded) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
                 : [Need.Of(SupplyIds.LightOil, 3)],

@@ -14,21 +14,21 @@ internal static class WashRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust",
-            q.Minutes(StepKey.WashDust))
+            q.Minutes(StepKey.WashDust, q.Present))
         {
             Needs = [Need.Of(SupplyIds.SoftBrush)], How = "Outdoors, away from the bench where finishing is done.",
                 Reason = "Wetted dust is mud in every corner.",
             FinishTest = "A finger stays clean.",
         }),
         PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [Found(FindingKind.Packed)], q =>
-            new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.With(FindingKind.Packed))}", q.Minutes(StepKey.WashPacked))
+            new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.With(FindingKind.Packed))}", q.Minutes(StepKey.WashPacked, q.With(FindingKind.Packed)))
         {
             Parts = Ids(q.With(FindingKind.Packed)), Needs = [Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.SoftBrush)],
             How = $"Wood against metal, never a screwdriver.{(q.Tool.Family == Family.Plane ? " Old shavings tell the last wood it planed: keep one." : "")}",
             Reason = "It keeps parts off their seats and damp on them.", FinishTest = "Light shows in every corner.",
         }),
         PlanRule.One("sap and tar", "Sap turns hard in a bath and glues brushes.", [Found(FindingKind.Sap)], q =>
-            new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}", q.Minutes(StepKey.WashSap))
+            new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}", q.Minutes(StepKey.WashSap, q.With(FindingKind.Sap)))
         {
             Parts = Ids(q.With(FindingKind.Sap)),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 60), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.CleanCloth, 2)],
@@ -37,14 +37,14 @@ internal static class WashRules
                 Cautions = [CautionId.Solvent],
         }),
         PlanRule.One("paint splashes", "Paint that does not belong is lifted, not ground.", [Found(FindingKind.PaintSplash)], q =>
-            new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.With(FindingKind.PaintSplash))}", q.Minutes(StepKey.WashPaint))
+            new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.With(FindingKind.PaintSplash))}", q.Minutes(StepKey.WashPaint, q.With(FindingKind.PaintSplash)))
         {
             Parts = Ids(q.With(FindingKind.PaintSplash)), Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.Alcohol, 30)],
             How = "Blade flat, alcohol under it. Marks are picked clean with wood.", Reason = "The surface under it is often the best that is left.",
             FinishTest = "No colour but its own.", Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Present.Any(p => p.Ferrous))], q =>
-            new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash))
+            new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash, q.Present.Where(p => p.Ferrous)))
         {
             Parts = Ids(q.Present.Where(p => p.Ferrous)),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 80), Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.CleanCloth, 2)],
@@ -53,21 +53,21 @@ internal static class WashRules
         }, buys: 7),
         PlanRule.One("wash plated screws by hand", "Dull plating may be cadmium.",
             [If("a plated fastener is losing its plating", q => q.Present.Any(q.DullPlate))], q => new Deed(StepKey.WashPlated, Stage.Wash,
-            $"Wipe plated fasteners by hand: {Names(q.Present.Where(q.DullPlate))}", q.Minutes(StepKey.WashPlated))
+            $"Wipe plated fasteners by hand: {Names(q.Present.Where(q.DullPlate))}", q.Minutes(StepKey.WashPlated, q.Present.Where(q.DullPlate)))
         {
             Parts = Ids(q.Present.Where(q.DullPlate)), Needs = [Need.Of(SupplyIds.CleanCloth, 1), Need.Of(SupplyIds.LightOil, 2)],
             How = "Oily cloth only. No bath, no wheel, no flame.", Reason = "Nobody can tell zinc from cadmium by eye.",
             FinishTest = "Clean and oiled, nothing ground off.", Cautions = [CautionId.Cadmium],
         }),
         PlanRule.One("wash wood", "Water and wood part company quickly.", [If("it has wood that stays", q => SurfaceWays.OldWood(q).Any())], q =>
-            new Deed(StepKey.WashWood, Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WashWood))
+            new Deed(StepKey.WashWood, Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WashWood, SurfaceWays.OldWood(q)))
         {
             Parts = Ids(SurfaceWays.OldWood(q)), Needs = [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.CleanCloth, 2)],
             How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.",
             FinishTest = "A white cloth stays white.",
         }),
         PlanRule.One("look again when clean", "Dirt reads as coating, and marks surface.", [Always], q =>
-            new Deed(StepKey.LookAgain, Stage.Wash, "Look again now that it is clean", q.Minutes(StepKey.LookAgain))
+            new Deed(StepKey.LookAgain, Stage.Wash, "Look again now that it is clean", q.Minutes(StepKey.LookAgain, q.Present))
         {
             Needs = [Need.Of(SupplyIds.Lens)], How = "Cracks with the lens, marks in raking light. New marks go to Origin, new damage to State.",
             Reason = "Cracks and marks show only now.", FinishTest = "State and Origin are up to date.",

@@ -56,14 +56,14 @@ internal static class WoodRules
             Reason = "Cleaned with the wrong one it comes off.", FinishTest = "It is written on the tag.", Cautions = [CautionId.Solvent],
         }),
         PlanRule.One("clean the wood", "Most old wood is sound under its dirt.", [HasOld], q =>
-            new Deed(StepKey.WoodClean, Stage.Wood, $"Clean {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WoodClean))
+            new Deed(StepKey.WoodClean, Stage.Wood, $"Clean {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WoodClean, SurfaceWays.OldWood(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.SteelWool, 1)],
             How = "With what does not touch the finish, with the grain, wiped off before it dries.", Reason = "The colour of use is under the dirt.",
             FinishTest = "The cloth comes away clean.", Cautions = [CautionId.Solvent],
         }, buys: 3),
         PlanRule.One("glue a break", "A clean break holds better than the wood beside it.", [Has, If("wood is cracked or broken", q => Broken(q).Count > 0)],
-            q => new Deed(StepKey.WoodGlue, Stage.Wood, $"Glue and clamp {Names(Broken(q))}", q.Minutes(StepKey.WoodGlue))
+            q => new Deed(StepKey.WoodGlue, Stage.Wood, $"Glue and clamp {Names(Broken(q))}", q.Minutes(StepKey.WoodGlue, Broken(q)))
         {
             Parts = Ids(Broken(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60), Undoable = q.Aim == AimKind.Keep,
             Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps),
@@ -72,7 +72,7 @@ internal static class WoodRules
             Reason = "Glue before any finish, or it will not hold.", FinishTest = Bored(q) ? "No line to feel, bore free." : "No line to feel.",
         }, buys: 6),
         PlanRule.One("scrape the wood", "A new surface starts at clean wood.", [Has, Dry, Way(WayId.Shellac, WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodScrape, Stage.Wood, "Scrape the old finish off the wood", q.Minutes(StepKey.WoodScrape))
+            new Deed(StepKey.WoodScrape, Stage.Wood, "Scrape the old finish off the wood", q.Minutes(StepKey.WoodScrape, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
             How = "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
@@ -81,21 +81,21 @@ internal static class WoodRules
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
         PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", q.Minutes(StepKey.WoodStain))
+            new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", q.Minutes(StepKey.WoodStain, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(60), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.",
         }, Id),
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
-            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive))
+            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30), Needs = [Need.Of(SupplyIds.Shellac, 10), Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
         PlanRule.One("oil the wood", "Bare or thirsty wood cracks.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], q =>
-            new Deed(StepKey.WoodOil, Stage.Wood, "One thin coat of oil on the wood", q.Minutes(StepKey.WoodOil))
+            new Deed(StepKey.WoodOil, Stage.Wood, "One thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
             Needs = [Need.Of(SupplyIds.BoiledLinseedOil, 15), Need.Of(SupplyIds.LintFreeCloth, 1)], Reason = "It keeps the colour and sheds water.",
@@ -103,21 +103,21 @@ internal static class WoodRules
             FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
         }, Id, 3),
         PlanRule.One("wipe the oil off", "Oil left standing skins over and stays sticky.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], q =>
-            new Deed(StepKey.WoodWipe, Stage.Wood, "Wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe))
+            new Deed(StepKey.WoodWipe, Stage.Wood, "Wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Oil)), Needs = [Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "With a clean cloth, turned often, into every corner. Where it has gone tacky, fresh oil softens it: rub, and wipe again.",
             Reason = "What the wood has not taken never dries hard.", FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
         }, Id, 2),
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax)], q =>
-            new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax))
+            new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(15), Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
         PlanRule.One("shellac the wood", "Thin coats, an hour apart.", [Has, Dry, Way(WayId.Shellac)], q =>
-            new Deed(StepKey.WoodShellac, Stage.Wood, "Three thin coats of shellac, rubbed down between", q.Minutes(StepKey.WoodShellac))
+            new Deed(StepKey.WoodShellac, Stage.Wood, "Three thin coats of shellac, rubbed down between", q.Minutes(StepKey.WoodShellac, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Shellac), In(q, Drying.Shellac)),
             Needs = [Need.Of(SupplyIds.Shellac, 30), Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LintFreeCloth, 1)],
@@ -125,7 +125,7 @@ internal static class WoodRules
             FinishTest = "No bare spot in raking light.", Cautions = [CautionId.Solvent, CautionId.Rotating], Undoable = false,
         }, Id, 8),
         PlanRule.One("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodLacquer, Stage.Wood, "Three thin coats of lacquer", q.Minutes(StepKey.WoodLacquer))
+            new Deed(StepKey.WoodLacquer, Stage.Wood, "Three thin coats of lacquer", q.Minutes(StepKey.WoodLacquer, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Lacquer), In(q, Drying.Lacquer)),
                 Needs = [Need.Of(SupplyIds.Lacquer, 40), Need.Of(SupplyIds.SprayGear)],

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json.Serialization;
@@ -68,9 +69,9 @@ public sealed record KindFile(KindId Kind, string Name, Family Family, string Le
 
     /// <summary>A few letters that change when the drawing does.</summary>
     [JsonIgnore]
-    public string Stamp => _stamp ??= Drawing is null ? "" : Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Drawing)))[..8];
+    public string Stamp => Drawing is null ? "" : Stamps.GetValue(Drawing, d => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(d)))[..8]);
 
-    private string? _stamp;
+    private static readonly ConditionalWeakTable<string, string> Stamps = new();
 }
 
 /// <summary>Something particular to how a kind works, which no part of it tells.</summary>
@@ -127,6 +128,15 @@ public sealed record KindPart(PartId Part, string Name, Material Material)
 
     /// <summary>It is struck in use, so it can spread.</summary>
     public bool Struck { get; init; }
+
+    /// <summary>How deep it is across its drawing, mm; null to judge by what it is.</summary>
+    public double? AcrossMm { get; init; }
+
+    /// <summary>What it is like across its drawing.</summary>
+    public Section Section { get; init; }
+
+    /// <summary>How many pieces it is, where its name says several.</summary>
+    public int? Pieces { get; init; }
 
     /// <summary>How far it stands away when the tool is drawn apart, mm to the right and down; null to find room by itself.</summary>
     public IReadOnlyList<double>? Apart { get; init; }
@@ -245,3 +255,19 @@ public sealed record KindScale(bool Across, double About, string By, double? Ful
 /// <param name="Origin">A point of the line, x and y; null for the left edge.</param>
 /// <param name="Along">Its direction, x and y; null for along x.</param>
 public sealed record KindStretch(double From, double To, string By, IReadOnlyList<double>? Origin = null, IReadOnlyList<double>? Along = null);
+
+/// <summary>What a part is like across its drawing.</summary>
+public enum Section
+{
+    /// <summary>As the program judges: wood and fasteners are turned, other parts are flat.</summary>
+    Usual,
+
+    /// <summary>Turned: as deep as it is high.</summary>
+    Round,
+
+    /// <summary>As wide as the iron.</summary>
+    Iron,
+
+    /// <summary>As wide as the sole.</summary>
+    Sole,
+}

@@ -10,8 +10,8 @@ public static partial class KindReader
     /// <summary>Most letters of a kind file.</summary>
     public const int MostLetters = KindDrawing.MostLetters + 200_000;
 
-    private const int MostParts = 80, MostName = 60, MostWords = 400, MostKnots = 40, MostPlaces = 60;
-    private const double MostMm = 10_000;
+    private const int MostParts = 80, MostName = 60, MostWords = 400, MostKnots = 40, MostPlaces = 60, MostPieces = 40;
+    private const double MostMm = 10_000, MostAcrossMm = 500;
 
     /// <summary>Reads a kind file.</summary>
     /// <param name="json">The file.</param>
@@ -108,6 +108,8 @@ public static partial class KindReader
         Named(part.As is null || PartKey().IsMatch(part.As.Value.Value), field, $"\"{Short(part.As?.Value)}\" is no key of a part.");
         Named(part.Apart is null || (part.Apart.Count == 2 && part.Apart.All(v => Math.Abs(v) <= MostMm)), field,
             $"How far the {part.Name} stands away is two numbers, to the right and down.");
+        Named(part.AcrossMm is null or (> 0 and <= MostAcrossMm), field, $"The {part.Name} is more than 0 and at most {MostAcrossMm:0} mm across its drawing.");
+        Named(part.Pieces is null or (>= 1 and <= MostPieces), field, $"The {part.Name} is 1 to {MostPieces} pieces.");
         Named(part.Places.Count <= MostPlaces, field, $"The {part.Name} has {part.Places.Count} places; {MostPlaces} are the most.");
         foreach (KindPlace place in part.Places)
         {

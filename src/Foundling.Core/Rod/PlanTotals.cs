@@ -1,0 +1,50 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
+
+namespace Foundling.Core.Rod;
+
+/// <summary>Hands-on minutes of deeds together.</summary>
+public static class PlanTotals
+{
+    // The rungs of a ladder, in the order in which each is reached when the one before did not help.
+    private static readonly StepKey[] Rungs = [StepKey.FreeShock, StepKey.FreeHeat, StepKey.FreePins, StepKey.FreeStop];
+
+    /// <summary>How likely a deed comes up at all: a rung only if those before it did not help.</summary>
+    /// <param name="deed">The deed.</param>
+    /// <param name="assumptions">How often a rung does not help.</param>
+    public static double Chance(Deed deed, Assumptions assumptions) =>
+        !deed.OnlyIfNeeded ? 1 : Math.Pow(assumptions.RungFailsShare, Math.Max(0, Array.IndexOf(Rungs, deed.Id.Step)) + 1);
+
+    /// <summary>Their total, with the spread that the same hands and the same tool bring to all of them.</summary>
+    /// <param name="deeds">The deeds, each by what it takes if it comes up.</param>
+    /// <param name="assumptions">The common spread, and how often a rung does not help.</param>
+    public static TotalsResult Of(IEnumerable<Deed> deeds, Assumptions assumptions)
+    {
+        (double mean, double variance) = Moments(deeds, assumptions);
+        return Spread(mean, variance, assumptions);
+    }
+
+    /// <summary>A total of which mean and the variance of its steps are known, with the common spread.</summary>
+    public static TotalsResult Spread(double mean, double variance, Assumptions assumptions)
+    {
+        double common = assumptions.CommonSpread * mean, sd = Math.Sqrt(variance + (common * common));
+        return new TotalsResult(mean, sd, mean, mean + (Totals.Z80 * sd));
+    }
+
+    /// <summary>Mean of their total, and the variance of its steps without what is common to them, minutes and minutes squared.</summary>
+    public static (double Mean, double Variance) Moments(IEnumerable<Deed> deeds, Assumptions assumptions)
+    {
+        double mean = 0, variance = 0;
+        foreach (Deed deed in deeds)
+        {
+            double chance = Chance(deed, assumptions), one = deed.Minutes.Ordered().Mean;
+            mean += chance * one;
+            // It comes up or not: its own variance when it does, and that of whether it does.
+            variance += (chance * deed.Minutes.Variance) + (chance * (1 - chance) * one * one);
+        }
+        return (mean, variance);
+    }
+
+    /// <summary>Minutes of a deed as they are added up: likely, weighed by how likely it comes up.</summary>
+    public static double Likely(Deed deed, Assumptions assumptions) => Chance(deed, assumptions) * deed.Minutes.Likely;
+}

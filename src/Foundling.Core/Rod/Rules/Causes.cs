@@ -1,0 +1,73 @@
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
+using Foundling.Core.State;
+using Foundling.Core.Tools;
+using Foundling.Core.Units;
+using static Foundling.Core.Rod.When;
+
+namespace Foundling.Core.Rod.Rules;
+
+/// <summary>
+/// Why a working face is touched at all: for a finding, a measurement, a new coat, a try that went badly, or an aim that asks. Else it is
+/// left.
+/// </summary>
+internal static class Causes
+{
+    private static readonly FindingKind[] OfAFace =
+    [
+        FindingKind.OutOfFlat, FindingKind.OutOfSquare, FindingKind.Wind, FindingKind.Worn, FindingKind.Pitting, FindingKind.Burred, FindingKind.Bent,
+    ];
+
+    /// <summary>True when a new coat goes on, which spills over edges and lies on seats.</summary>
+    public static bool NewCoat(PlanQuestion q) => Choices.Find(ChoiceId.Coating).Asked(q) && q.Way(ChoiceId.Coating) is WayId.Respray or WayId.Bake;
+
+    /// <summary>Why a face of a part is worked on; null when nothing asks for it.</summary>
+    /// <param name="q">What is known.</param>
+    /// <param name="parts">Parts the face is on.</param>
+    public static string? OfFace(PlanQuestion q, params IEnumerable<PartId> parts) => Of(q, OfAFace, 1, parts);
+
+    /// <summary>Why parts are worked on; null when nothing asks for it.</summary>
+    /// <param name="q">What is known.</param>
+    /// <param name="kinds">Findings that ask for it.</param>
+    /// <param name="degree">From which degree.</param>
+    /// <param name="parts">The parts.</param>
+    public static string? Of(PlanQuestion q, FindingKind[] kinds, int degree, params IEnumerable<PartId> parts)
+    {
+        foreach (PartId part in parts)
+        {
+            if (q.Findings.FirstOrDefault(f => q.Tool.Key(f.Part) == q.Tool.Key(part) && kinds.Contains(f.Kind) && f.Severity >= degree) is { } found)
+            {
+                return $"{Sentences.Start(q.Tool.Part(part)!.Name)}: {Words(found.Kind)}.";
+            }
+        }
+        return NewCoat(q) && SurfaceWays.Coated(q).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
+            : q.Tried switch
+            {
+                AsFoundTry.Badly => "It worked badly as found.",
+                AsFoundTry.NotAtAll => "It did not work as found.",
+                AsFoundTry.Well => null,
+                _ => q.Aim is AimKind.Show or AimKind.Own ? "As good as it can be is what was asked for." : null,
+            };
+    }
+
+    /// <summary>The condition for it.</summary>
+    /// <param name="cause">Why; null when nothing asks for it.</param>
+    public static Cond Asked(Func<PlanQuestion, string?> cause) =>
+        If("a finding, a measurement, a new coat, a bad try or the aim asks for it", q => cause(q) is not null);
+
+    private static string Words(FindingKind kind) => kind switch
+    {
+        FindingKind.OutOfFlat => "out of flat",
+        FindingKind.OutOfSquare => "out of square",
+        FindingKind.Wind => "in wind",
+        FindingKind.Worn => "worn",
+        FindingKind.Pitting => "pitted",
+        FindingKind.Burred => "burred",
+        FindingKind.Bent => "bent",
+        FindingKind.Rust => "rusted",
+        FindingKind.EdgeDamage => "its edge has suffered",
+        FindingKind.Looseness => "loose",
+        _ => "something was found on it",
+    };
+}

@@ -1,0 +1,94 @@
+using System.Runtime.CompilerServices;
+using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
+
+namespace Foundling.Core.State;
+
+/// <summary>How large a part is.</summary>
+/// <param name="FaceDm2">One face, as it is drawn, dm².</param>
+/// <param name="AllDm2">All of its surface, dm².</param>
+/// <param name="RimDm">Round its outline, dm.</param>
+/// <param name="Litres">Its volume, L.</param>
+/// <param name="Pieces">How many pieces it is.</param>
+public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces)
+{
+    /// <summary>Surface under which a part is a small one, held between two fingers, dm².</summary>
+    public const double SmallDm2 = 0.15;
+
+    /// <summary>True for a small part; one of several small pieces is one too.</summary>
+    public bool Small => AllDm2 / Pieces < SmallDm2;
+}
+
+/// <summary>How large the parts of a tool are: from their outlines at its measurements, and what they are across the drawing.</summary>
+public static class Extents
+{
+    private const double Mm2InDm2 = 10_000, MmInDm = 100, Mm3InL = 1_000_000;
+    private const int CurvePieces = 4;
+
+    // A part that is drawn by another has the size of a screw.
+    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1);
+
+    private static readonly ConditionalWeakTable<Facts, IReadOnlyDictionary<PartId, PartExtent>> Known = new();
+
+    /// <summary>The parts of a tool, those that are drawn and those that are not.</summary>
+    /// <param name="facts">What is known of the tool.</param>
+    /// <param name="assumptions">Widths nobody measured.</param>
+    public static IReadOnlyDictionary<PartId, PartExtent> Of(Facts facts, Assumptions assumptions) => Known.GetValue(facts, f => Measure(f, assumptions));
+
+    /// <summary>What there is to work on when parts are worked all round.</summary>
+    /// <param name="extents">How large they are.</param>
+    /// <param name="parts">The parts.</param>
+    public static Work Work(this IReadOnlyDictionary<PartId, PartExtent> extents, IEnumerable<PartDef> parts)
+    {
+        var work = new Work();
+        foreach (PartDef part in parts)
+        {
+            PartExtent e = extents[part.Id];
+            work = new Work(work.Dm2 + e.AllDm2, work.LargeDm2 + (e.Small ? 0 : e.AllDm2), work.Small + (e.Small ? e.Pieces : 0), work.Pieces + e.Pieces,
+                work.Fasteners + (part.IsFastener ? e.Pieces : 0), work.RimDm + e.RimDm);
+        }
+        return work;
+    }
+
+    private static Dictionary<PartId, PartExtent> Measure(Facts facts, Assumptions a)
+    {
+        // A kind that came in a question and is in no book brings its drawing along, or has none.
+        Profile? drawing = ToolCatalogue.Knows(facts.Tool.Id) ? facts.Profile()
+            : facts.Tool.File.Drawing is { } own ? KindDrawing.Read(own, facts.Tool.File) : null;
+        Dictionary<PartId, KindPart> said = facts.Tool.File.Parts.ToDictionary(p => p.Part);
+        Dictionary<PartId, PartExtent> all = [];
+        foreach (PartDef part in facts.Tool.Parts)
+        {
+            KindPart? file = said.GetValueOrDefault(part.Id);
+            int pieces = Math.Max(1, file?.Pieces ?? 1);
+            DrawnPart? drawn = drawing?.Parts.FirstOrDefault(p => p.Part == (part.InSet ? part.DrawnAs : part.Id));
+            KindPart? like = part.InSet ? said.GetValueOrDefault(part.DrawnAs) : file;
+            all[part.Id] = drawn is null ? Undrawn with { AllDm2 = Undrawn.AllDm2 * pieces, Pieces = pieces } : Drawn(drawn, part, like, facts, a, pieces);
+        }
+        return all;
+    }
+
+    private static PartExtent Drawn(DrawnPart drawn, PartDef part, KindPart? file, Facts facts, Assumptions a, int pieces)
+    {
+        (double face, double rim) = (0, 0);
+        foreach (Shape shape in drawn.Shapes.Where(s => s.Outlined).DefaultIfEmpty(drawn.Shapes[0]))
+        {
+            (double area, double round) = shape.Path.Measured(CurvePieces, shape.EvenOdd);
+            (face, rim) = (face + area, rim + round);
+        }
+        Section section = file?.Section ?? Section.Usual;
+        if (section == Section.Round || (section == Section.Usual && file?.AcrossMm is null && (part.Material == Material.Wood || part.IsFastener)))
+        {
+            // A turned part: its surface is pi times what one sees, its volume that of a rod as long as half its outline.
+            double length = Math.Max(1, (rim / 2) - (2 * face / Math.Max(1, rim)));
+            return new PartExtent(face / Mm2InDm2, Math.PI * face / Mm2InDm2, rim / MmInDm, Math.PI / 4 * face * face / length / Mm3InL, pieces);
+        }
+        double across = section switch
+        {
+            Section.Iron => facts.Build.WidthMm ?? facts.Tool.File.Fit?.WidthMm ?? a.UsualIronWidthMm,
+            Section.Sole => facts.Build.SoleWidthMm ?? file?.AcrossMm ?? a.UsualSoleWidthMm,
+            _ => file?.AcrossMm ?? face / Math.Max(1, rim / 2),
+        };
+        return new PartExtent(face / Mm2InDm2, ((2 * face) + (rim * across)) / Mm2InDm2, rim / MmInDm, face * across / Mm3InL, pieces);
+    }
+}
