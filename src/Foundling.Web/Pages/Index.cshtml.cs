@@ -8,8 +8,11 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages;
 
 /// <summary>The bench: what to do next, what stands, what is owed, what is in hand.</summary>
-public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time) : PageModel
+public sealed class IndexModel(TagBook tags, ClockBook clock, ShopDesk shop, TimeProvider time) : PageModel
 {
+    /// <summary>What the shop assumes.</summary>
+    public Core.Assumptions Assumed { get; private set; } = Core.Assumptions.Standard;
+
     /// <summary>Jobs and tools shown at once; the rest is one touch away.</summary>
     public const int JobsShown = 8, ToolsShown = 16, WaitsShown = 24;
 
@@ -38,6 +41,7 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, TimeProvider time)
     /// <summary>Reads the bench.</summary>
     public async Task OnGet()
     {
+        Assumed = await shop.Assumed();
         InHand = await tags.InHand();
         Running = await clock.Running();
         DateTimeOffset now = time.GetUtcNow();

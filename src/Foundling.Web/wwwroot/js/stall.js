@@ -110,7 +110,7 @@ export function dress() {
       const high = mean + (spread.find(([upTo]) => variance <= upTo) ?? spread[spread.length - 1])[1];
       const sums = [mean, high].map((minutes) => sum(data?.sums.cost ?? [], { materials: cost, minutes, rate: money('rate') ?? 0 }).toFixed(0));
       const tr = document.createElement('tr');
-      for (const [text, css] of [[aim, ''], [`${hours(mean)} to ${hours(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
+      for (const [text, css] of [[aim, ''], [`${hours(mean)}, up to ${hours(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
         const td = document.createElement('td');
         td.textContent = text;
         td.className = css;
@@ -207,8 +207,9 @@ export function dress() {
   show();
 }
 
-/** Minutes in words. @param {number} minutes */
+/** A sum of minutes as a person says it. @param {number} minutes */
 function hours(minutes) {
-  const whole = Math.round(minutes);
+  const step = minutes < 120 ? 5 : minutes < 480 ? 15 : 30;
+  const whole = Math.round(minutes / step) * step;
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 }
