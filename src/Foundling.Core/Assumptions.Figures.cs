@@ -71,6 +71,14 @@ public sealed partial record Assumptions
     [Assumed("1/h", "a bath of 5 L cools towards the room at this pace")] public double CoolingPerHour { get; init; } = 0.35;
     [Assumed("", "a spent bath still works at least at this share of its pace")] public double SpentLeastShare { get; init; } = 0.2;
 
+    [Assumed("mL", "white spirit to wash a square decimetre", Heading = "How far materials go")] public double SolventMlDm2 { get; init; } = 6;
+    [Assumed("dm2", "a cloth wipes")] public double ClothDm2 { get; init; } = 8;
+    [Assumed("m2/L", "oil covers in a coat")] public double OilCoverM2L { get; init; } = 14;
+    [Assumed("m2/L", "shellac covers in a coat")] public double ShellacCoverM2L { get; init; } = 12;
+    [Assumed("m2/L", "paint covers in a coat")] public double PaintCoverM2L { get; init; } = 9;
+    [Assumed("g", "wax on a square decimetre")] public double WaxGDm2 { get; init; } = 0.3;
+    [Assumed("mL", "stripper on a square decimetre")] public double StripperMlDm2 { get; init; } = 8;
+
     [Assumed("", "work stops paying at this share of what it buys", Heading = "Work and when to stop")] public double StopShare { get; init; } = 0.8;
     [Assumed("", "a stop later than this share of the work is no stop")] public double StopLastShare { get; init; } = 0.93;
     [Assumed("", "all steps of a tool go quick or slow together by this share")] public double CommonSpread { get; init; } = 0.25;

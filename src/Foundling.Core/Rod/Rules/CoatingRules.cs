@@ -82,7 +82,7 @@ internal static class CoatingRules
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips], q =>
             new Deed(StepKey.CoatStrip, Stage.Coating, "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, SurfaceWays.Coated(q)))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.PaintStripper, 150), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
+            Parts = Parts(q), Needs = [q.On(SupplyIds.PaintStripper, SurfaceWays.Coated(q)), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
             How = $"Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.{Beneath(q)}",
             Reason = "Too little is left, or it is not sound.", FinishTest = "Bare metal in every corner.",
             Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = SurfaceId.Coating,
@@ -105,7 +105,7 @@ internal static class CoatingRules
             new Deed(StepKey.CoatPrime, Stage.Coating, "One thin coat of primer on the bare metal", q.Minutes(StepKey.CoatPrime, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1, StepKey.Coat2),
-                Needs = [Need.Of(SupplyIds.Primer, 30), Need.Of(SupplyIds.SprayGear)],
+                Needs = [q.On(SupplyIds.Primer, SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
             How = "Degrease with a clean rag first, and do not touch it again.", Reason = "It holds the paint and keeps damp out.",
             FinishTest = "An even matt film.", Cautions = [CautionId.Spray],
         }, Id),
@@ -113,14 +113,14 @@ internal static class CoatingRules
             new Deed(StepKey.Coat1, Stage.Coating, $"First thin coat of {Colour(q)}", q.Minutes(StepKey.Coat1, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2),
-                Needs = [Need.Of(Paint(q), 40), Need.Of(SupplyIds.SprayGear)],
+                Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
             How = $"Two light passes. The next coat goes on before {Units.Typed.Hours(Enamel(q).RecoatUntilMin ?? 0)}, or after three days and a rub-down.",
             Reason = "A thick coat sags and stays soft.", FinishTest = "Even, no runs.", Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 4),
         PlanRule.One("second coat", "The second coat covers.", [Has, Asked, Way(WayId.Respray)], q =>
             new Deed(StepKey.Coat2, Stage.Coating, $"Second thin coat of {Colour(q)}", q.Minutes(StepKey.Coat2, SurfaceWays.Coated(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(Enamel(q).CureMin, 60), Needs = [Need.Of(Paint(q), 40), Need.Of(SupplyIds.SprayGear)],
+            Parts = Parts(q), Lag = Lag.Cure(Enamel(q).CureMin, 60), Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
             How = "As the first. Tape off while it is still soft.", Reason = "It wears from the edges, so there must be two.",
             FinishTest = "Hard to the nail.", Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 8),

@@ -50,7 +50,7 @@ internal static class DerustRules
             [If("something is rusty", q => q.Rusty.Count > 0), Chosen(RustWays.Id, WayId.Wire)],
             q => new Deed(StepKey.DerustWire, Stage.Derust, $"Wire wheel on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustWire, q.Rusty))
         {
-            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), Need.Of(SupplyIds.LightOil, 10)],
+            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.WireWheel), q.On(SupplyIds.LightOil, q.Rusty)],
             How = "Slow and fine for screws and springs, held in pliers; lengthwise on faces. Oil as each comes off.", Reason = "No wetting, no waiting.",
             FinishTest = "No brown comes off on an oily cloth.", Cautions = [CautionId.Wire, CautionId.Rotating], SurfaceLost = SurfaceId.SomePatina,
         }, RustWays.Id, 14),
@@ -58,8 +58,8 @@ internal static class DerustRules
             Chosen(RustWays.Id, WayId.Abrasive)], q =>
                 new Deed(StepKey.DerustAbrasive, Stage.Derust, $"Fine abrasive and oil on {q.Called(q.Rusty)}", ByHand(q, StepKey.DerustAbrasive, q.Rusty))
         {
-            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.LightOil, 20),
-                Need.Of(SupplyIds.CleanCloth, 2)],
+            Parts = Ids(q.Rusty), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.P400Sheet, 1), q.On(SupplyIds.LightOil, q.Rusty, 2),
+                q.On(SupplyIds.CleanCloth, q.Rusty)],
             How = q.Present.Any(q.Etched)
                 ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool."
                     : $"{Along(q.Rusty)}, never across. Lighter round stamps.",
@@ -73,7 +73,8 @@ internal static class DerustRules
             "Lift active rust with a blade held flat, leave the dark skin", ByHand(q, StepKey.DerustScrape, [.. q.With(FindingKind.Rust).Where(p => p.Ferrous)]))
         {
             Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)),
-                Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.CleanCloth, 2)],
+                Needs = [Need.Of(SupplyIds.ScrapingBlade), q.On(SupplyIds.LightOil, q.With(FindingKind.Rust), 2),
+                    q.On(SupplyIds.CleanCloth, q.With(FindingKind.Rust))],
             How = "Blade nearly flat, oil under it, stop at brown that is smooth.", Reason = "Old darkening is history; only live rust does harm.",
             FinishTest = "No orange dust after a day.", Cautions = [CautionId.BareEdge],
         }, RustWays.Id, 12),
@@ -110,7 +111,7 @@ internal static class DerustRules
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
             new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom, Bloom(q)))
         {
-            Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 8)], How = "Oil first, then wool, then a dry cloth.",
+            Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), q.On(SupplyIds.LightOil, Bloom(q))], How = "Oil first, then wool, then a dry cloth.",
             Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
         }, buys: 6),
         PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen(ChoiceId.Dark, WayId.Remove),
@@ -118,7 +119,7 @@ internal static class DerustRules
             Stage.Derust, "Take the dark skin off the bare iron", q.Minutes(StepKey.DarkRemove, Bright(q)))
         {
             Parts = Ids(Bright(q)),
-            Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), Need.Of(SupplyIds.LightOil, 20)],
+            Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), q.On(SupplyIds.LightOil, Bright(q), 2)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go "
                 + "round every stamp.",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
@@ -219,13 +220,13 @@ internal static class DerustRules
         }
         yield return new Deed(StepKey.SoakDry, Stage.Derust, "Dry at once, into every hole", q.Minutes(StepKey.SoakDry, q.SoakLoad))
         {
-            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.HeatGun)],
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [q.On(SupplyIds.CleanCloth, q.SoakLoad), Need.Of(SupplyIds.HeatGun)],
             How = "Cloth, then warm air, never hot enough to change a colour.", Reason = "Flash rust starts while you look away.",
             FinishTest = "Warm to the hand, no dark seams.",
         };
         yield return new Deed(StepKey.SoakOil, Stage.Derust, "Oil it while it is warm", q.Minutes(StepKey.SoakOil, q.SoakLoad))
         {
-            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.LightOil, 10)],
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [q.On(SupplyIds.LightOil, q.SoakLoad)],
                 Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",
             FinishTest = "A thin film everywhere.",
         };

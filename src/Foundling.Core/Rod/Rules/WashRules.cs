@@ -31,7 +31,8 @@ internal static class WashRules
             new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}", q.Minutes(StepKey.WashSap, q.With(FindingKind.Sap)))
         {
             Parts = Ids(q.With(FindingKind.Sap)),
-                Needs = [Need.Of(SupplyIds.WhiteSpirit, 60), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.CleanCloth, 2)],
+                Needs = [q.On(SupplyIds.WhiteSpirit, q.With(FindingKind.Sap), 2), Need.Of(SupplyIds.WoodenScraper),
+                    q.On(SupplyIds.CleanCloth, q.With(FindingKind.Sap))],
             How = "Wet it, wait, wipe; alcohol for sap, white spirit for grease. Try a hidden spot where there is paint.",
             Reason = "It shields rust, spoils the bath and fouls blasting medium.", FinishTest = "Nothing sticks to a dry finger.",
                 Cautions = [CautionId.Solvent],
@@ -47,7 +48,8 @@ internal static class WashRules
             new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash, q.Present.Where(p => p.Ferrous)))
         {
             Parts = Ids(q.Present.Where(p => p.Ferrous)),
-                Needs = [Need.Of(SupplyIds.WhiteSpirit, 80), Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.CleanCloth, 2)],
+                Needs = [q.On(SupplyIds.WhiteSpirit, q.Present.Where(p => p.Ferrous)), Need.Of(SupplyIds.SoftBrush),
+                    q.On(SupplyIds.CleanCloth, q.Present.Where(p => p.Ferrous))],
             How = "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading.", Cautions = [CautionId.Solvent],
         }, buys: 7),
@@ -62,7 +64,7 @@ internal static class WashRules
         PlanRule.One("wash wood", "Water and wood part company quickly.", [If("it has wood that stays", q => SurfaceWays.OldWood(q).Any())], q =>
             new Deed(StepKey.WashWood, Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WashWood, SurfaceWays.OldWood(q)))
         {
-            Parts = Ids(SurfaceWays.OldWood(q)), Needs = [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.CleanCloth, 2)],
+            Parts = Ids(SurfaceWays.OldWood(q)), Needs = [Need.Of(SupplyIds.Detergent, 5), q.On(SupplyIds.CleanCloth, SurfaceWays.OldWood(q))],
             How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.",
             FinishTest = "A white cloth stays white.",
         }),

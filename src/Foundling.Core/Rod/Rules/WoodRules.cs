@@ -58,7 +58,7 @@ internal static class WoodRules
         PlanRule.One("clean the wood", "Most old wood is sound under its dirt.", [HasOld], q =>
             new Deed(StepKey.WoodClean, Stage.Wood, $"Clean {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WoodClean, SurfaceWays.OldWood(q)))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.SteelWool, 1)],
+            Parts = Parts(q), Needs = [q.On(SupplyIds.WhiteSpirit, SurfaceWays.OldWood(q)), Need.Of(SupplyIds.SteelWool, 1)],
             How = "With what does not touch the finish, with the grain, wiped off before it dries.", Reason = "The colour of use is under the dirt.",
             FinishTest = "The cloth comes away clean.", Cautions = [CautionId.Solvent],
         }, buys: 3),
@@ -90,7 +90,7 @@ internal static class WoodRules
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
             new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Wooden(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30), Needs = [Need.Of(SupplyIds.Shellac, 10), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30), Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
@@ -98,7 +98,7 @@ internal static class WoodRules
             new Deed(StepKey.WoodOil, Stage.Wood, "One thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
-            Needs = [Need.Of(SupplyIds.BoiledLinseedOil, 15), Need.Of(SupplyIds.LintFreeCloth, 1)], Reason = "It keeps the colour and sheds water.",
+            Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)], Reason = "It keeps the colour and sheds water.",
             How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
             FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
         }, Id, 3),
@@ -112,7 +112,7 @@ internal static class WoodRules
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax)], q =>
             new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Wooden(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(15), Needs = [Need.Of(SupplyIds.PasteWax, 5), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Parts = Parts(q), Lag = Lag.Cure(15), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
@@ -120,7 +120,7 @@ internal static class WoodRules
             new Deed(StepKey.WoodShellac, Stage.Wood, "Three thin coats of shellac, rubbed down between", q.Minutes(StepKey.WoodShellac, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Shellac), In(q, Drying.Shellac)),
-            Needs = [Need.Of(SupplyIds.Shellac, 30), Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Wooden(q), 3), Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "Small parts spin on a mandrel in the drill press. A coat an hour, wool between." + Bare(q), Reason = "An even shine as it was sold.",
             FinishTest = "No bare spot in raking light.", Cautions = [CautionId.Solvent, CautionId.Rotating], Undoable = false,
         }, Id, 8),
@@ -128,7 +128,7 @@ internal static class WoodRules
             new Deed(StepKey.WoodLacquer, Stage.Wood, "Three thin coats of lacquer", q.Minutes(StepKey.WoodLacquer, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Lacquer), In(q, Drying.Lacquer)),
-                Needs = [Need.Of(SupplyIds.Lacquer, 40), Need.Of(SupplyIds.SprayGear)],
+                Needs = [q.On(SupplyIds.Lacquer, SurfaceWays.Wooden(q), 3), Need.Of(SupplyIds.SprayGear)],
             How = "Light passes. Wool between, wax at the end." + Bare(q), Reason = "Hard, clear and even.", FinishTest = "No bare spot in raking light.",
             Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 8),
