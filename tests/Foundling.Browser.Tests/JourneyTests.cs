@@ -79,6 +79,8 @@ public sealed partial class JourneyTests(DemoShop demo) : IClassFixture<DemoShop
         Note(number, "body", "Rust", 3);
         Note(number, "iron", "EdgeDamage", 2);
         Note(number, "tote", "Looseness", 2);
+        Note(number, "body", "OutOfFlat", 2);
+        Note(number, "frog", "OutOfFlat", 1);
         _b.Go(Tag("aim", number));
         _b.Click("section[aria-label=Work] button.btn");
         _b.Until(() => _b.Driver.Url.EndsWith("/rod", StringComparison.Ordinal), "planned");

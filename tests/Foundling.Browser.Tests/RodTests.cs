@@ -71,9 +71,9 @@ public sealed class RodTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Until(() => _b.Has(".notice.bad"), "refused");
         _b.Text(".notice.bad").ShouldContain("measure before taking metal off");
         List<string> before = Steps();
-        Open("lever-cap");
-        _b.Find("#step-lever-cap button[aria-label^='Earlier']").SendKeys(Keys.Enter);
-        _b.Until(() => Steps().IndexOf("step-lever-cap") == before.IndexOf("step-lever-cap") - 1, "moved up");
+        Open("cap-fit");
+        _b.Find("#step-cap-fit button[aria-label^='Earlier']").SendKeys(Keys.Enter);
+        _b.Until(() => Steps().IndexOf("step-cap-fit") < before.IndexOf("step-cap-fit"), "moved up");
         Open("prove");
         _b.Type("#step-prove input[name=name]", "And across the grain");
         _b.Type("#step-prove input[name=minutes]", "4");

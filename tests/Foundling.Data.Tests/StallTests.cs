@@ -87,7 +87,7 @@ public sealed class StallTests
     public void The_sums_of_the_table_are_those_of_the_shop()
     {
         var random = new Random(4);
-        StallReckoning sums = StallReckoning.All;
+        StallReckoning sums = StallReckoning.Of(Here.Assumptions);
         for (int i = 0; i < 300; i++)
         {
             double minutes = random.Next(10, 2000), sd = random.NextDouble() * 900, worth = random.Next(0, 300), materials = random.Next(0, 60),
@@ -99,6 +99,8 @@ public sealed class StallTests
             StallReckoning.Sum(sums.Cost, figures).ShouldBe(materials + (rate * minutes / 60), 1e-6);
             double added = sums.Spread.First(s => sd * sd <= s[0])[1];
             added.ShouldBeInRange((Totals.Z80 * sd) - 0.01, (Totals.Z80 * sd * 1.021) + 0.85);
+            double common = Here.Assumptions.CommonSpread * minutes;
+            sums.Common.First(s => minutes <= s[0])[1].ShouldBeInRange((common * common) - 1, (common * common * 1.05) + 1);
         }
     }
 

@@ -14,8 +14,10 @@ public sealed record StallTerm(double Times, IReadOnlyList<string> Of);
 /// <param name="Most">Questions at most.</param>
 /// <param name="Cost">What an aim costs: its materials and its hours.</param>
 /// <param name="Price">The most to pay: the worth less what it costs to get there.</param>
+/// <param name="Common">Minutes up to which so much variance is added, because all steps of a tool go quick or slow together.</param>
 /// <param name="Spread">Variance of the minutes up to which so many are added to the mean to reach what eight in ten do not exceed.</param>
-public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IReadOnlyList<StallTerm> Price, IReadOnlyList<double[]> Spread)
+public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IReadOnlyList<StallTerm> Price, IReadOnlyList<double[]> Common,
+    IReadOnlyList<double[]> Spread)
 {
     private const double WidestMin = 4000, HourMin = 60;
 
@@ -23,16 +25,26 @@ public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IRe
     private const double Step = 1.02;
 
     /// <summary>The sums of every check.</summary>
-    public static StallReckoning All { get; } = new(StallQuestions.Most,
+    /// <param name="assumptions">The spread that is common to all steps.</param>
+    public static StallReckoning Of(Assumptions assumptions) => new(StallQuestions.Most,
         [new(1, ["materials"]), new(1 / HourMin, ["rate", "minutes"])],
         [new(1, ["worth"]), new(-1, ["materials"]), new(-1 / HourMin, ["rate", "minutes"]), new(-1, ["selling"])],
-        [.. Spreads()]);
+        [.. Commons(assumptions.CommonSpread)], [.. Spreads()]);
 
     /// <summary>A sum of these figures.</summary>
     /// <param name="terms">Its lines.</param>
     /// <param name="figures">The figures by name; what is not there is 0.</param>
     public static double Sum(IEnumerable<StallTerm> terms, IReadOnlyDictionary<string, double> figures) =>
         terms.Sum(t => t.Of.Aggregate(t.Times, (product, name) => product * figures.GetValueOrDefault(name)));
+
+    private static IEnumerable<double[]> Commons(double spread)
+    {
+        yield return [0, 0];
+        for (double mean = 1; mean < WidestMin; mean *= Step)
+        {
+            yield return [Math.Round(mean, 2), Math.Round(spread * spread * mean * mean, 2)];
+        }
+    }
 
     private static IEnumerable<double[]> Spreads()
     {

@@ -11,7 +11,7 @@ namespace Foundling.Web.Pages;
 public sealed class IndexModel(TagBook tags, ClockBook clock, ShopDesk shop, TimeProvider time) : PageModel
 {
     /// <summary>What the shop assumes.</summary>
-    public Core.Assumptions Assumed { get; private set; } = Core.Assumptions.Standard;
+    public Core.Assumptions Assumed { get; private set; } = null!;
 
     /// <summary>Jobs and tools shown at once; the rest is one touch away.</summary>
     public const int JobsShown = 8, ToolsShown = 16, WaitsShown = 24;

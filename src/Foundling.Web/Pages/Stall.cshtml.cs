@@ -34,7 +34,7 @@ public sealed class StallModel(TagBook tags, ShopDesk shop, StallTables tables, 
     public async Task<IActionResult> OnGetData(CancellationToken cancel)
     {
         ShopContext here = await shop.Context(cancel);
-        return new JsonResult(new StallData(here.HourRate, await tags.KindsOnShelf(cancel), StallReckoning.All, tables.Of(here)),
+        return new JsonResult(new StallData(here.HourRate, await tags.KindsOnShelf(cancel), StallReckoning.Of(here.Assumptions), tables.Of(here)),
             new JsonSerializerOptions(OpenJson.Options));
     }
 

@@ -47,7 +47,7 @@ internal static class Causes
                 AsFoundTry.Badly => "It worked badly as found.",
                 AsFoundTry.NotAtAll => "It did not work as found.",
                 AsFoundTry.Well => null,
-                _ => q.Aim is AimKind.Show or AimKind.Own ? "As good as it can be is what was asked for." : null,
+                _ => q.Aim == AimKind.Show ? "As good as it can be is what was asked for." : null,
             };
     }
 

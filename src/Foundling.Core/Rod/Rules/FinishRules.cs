@@ -56,7 +56,8 @@ internal static class FinishRules
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q),
             q.Minutes(StepKey.Protect, q.Present.Where(p => p.Ferrous)))
         {
-            Needs = [q.On(SupplyIds.PasteWax, q.Present.Where(p => p.Ferrous)), q.On(SupplyIds.LightOil, q.Present.Where(p => p.Ferrous)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Needs = [q.On(SupplyIds.PasteWax, q.Present.Where(p => p.Ferrous)), q.On(SupplyIds.LightOil, q.Present.Where(p => p.Ferrous)),
+                Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
             Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],

@@ -9,7 +9,7 @@ import { resend, send } from './outbox.js';
  * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], many: boolean, first: boolean,
  *   pull: number[], answers: Effect[]}} Row
  * @typedef {{times: number, of: string[]}} Term
- * @typedef {{most: number, cost: Term[], price: Term[], spread: [number, number][]}} Sums
+ * @typedef {{most: number, cost: Term[], price: Term[], common: [number, number][], spread: [number, number][]}} Sums
  * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
  * @typedef {{rate: number, on_shelf: Record<string, number>, sums: Sums, tables: Table[]}} Data
  */
@@ -104,10 +104,11 @@ export function dress() {
     lines('reasons', [...stoppers, ...doubts, ...(asking ? [] : all.flatMap((e) => e.work))], 'p');
     part('aims').replaceChildren(...Object.keys(at.base).map((aim) => {
       const mean = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].mean, at.base[aim].mean));
-      const variance = all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance);
+      const upTo = (/** @type {[number, number][]} */ table, /** @type {number} */ value) =>
+        (table.find(([most]) => value <= most) ?? table[table.length - 1])?.[1] ?? 0;
+      const variance = all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance) + upTo(data?.sums.common ?? [], mean);
       const cost = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].cost, at.base[aim].cost));
-      const spread = data?.sums.spread ?? [];
-      const high = mean + (spread.find(([upTo]) => variance <= upTo) ?? spread[spread.length - 1])[1];
+      const high = mean + upTo(data?.sums.spread ?? [], variance);
       const sums = [mean, high].map((minutes) => sum(data?.sums.cost ?? [], { materials: cost, minutes, rate: money('rate') ?? 0 }).toFixed(0));
       const tr = document.createElement('tr');
       for (const [text, css] of [[aim, ''], [`${hours(mean)}, up to ${hours(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
