@@ -81,6 +81,8 @@ public sealed partial record Assumptions
 
     [Assumed("", "work stops paying at this share of what it buys", Heading = "Work and when to stop")] public double StopShare { get; init; } = 0.8;
     [Assumed("", "a stop later than this share of the work is no stop")] public double StopLastShare { get; init; } = 0.93;
+    [Assumed("dm2", "a part with less surface is a small one, held between two fingers")] public double SmallPartDm2 { get; init; } = 0.15;
+    [Assumed("", "so many parts are counted and looked at in taking them apart")] public int GlanceParts { get; init; } = 8;
     [Assumed("", "all steps of a tool go quick or slow together by this share")] public double CommonSpread { get; init; } = 0.25;
     [Assumed("times", "work on faces that are looked at takes so much longer when all must be even, for Show")]
     public double ShowTimes { get; init; } = 3;

@@ -101,8 +101,6 @@ public sealed partial record Assumptions
     [Assumed("h", "glue has cured")] public double GlueCureHours { get; init; } = 24;
     [Assumed("mm", "play of a wrench jaw that does no harm")] public double JawPlayMm { get; init; } = 0.5;
     [Assumed("mm", "a frog that rocks by more takes much rubbing")] public double FrogRockMm { get; init; } = 0.05;
-    [Assumed("mm", "a sole of this length takes the usual minutes to lap")] public double SoleUsualMm { get; init; } = 245;
-    [Assumed("", "a shorter sole takes at least this share of them")] public double SoleLeastShare { get; init; } = 0.6;
     [Assumed("", "a corrugated sole takes this share of the minutes of a plain one: less metal")] public double CorrugatedShare { get; init; } = 0.7;
     [Assumed("mm", "a rod is shortened by the gap and this much more")] public double RodClearanceMm { get; init; } = 0.8;
     [Assumed("months", "a tool in use is looked at again")] public double NextLookMonths { get; init; } = 6;

@@ -68,7 +68,7 @@ public sealed class KindTests(DemoShop demo) : IClassFixture<DemoShop>, IDisposa
             _b.Driver.ExecuteScript("document.querySelector('.trace-stage').scrollIntoView({block: 'center'})");
             seen[part].ForEach(p => Tap(p.X, p.Y));
         }
-        _b.Find("#trace-mm").SendKeys("240");
+        _b.Find("#known").SendKeys("240");
         _b.Until(() => _b.Has("[data-trace-drawn] svg [data-part=iron]"), "the trace is drawn");
         _b.Driver.FindElements(By.CssSelector("[data-trace-drawn] svg [data-part]")).Count.ShouldBe(3);
         LookTests.ShutsNobodyOut(_b);

@@ -40,7 +40,7 @@ public static class StepGauges
     {
         ToolKind tool = facts.Tool;
         PartId edge = tool.Edges.FirstOrDefault()?.Id ?? PartId.None;
-        double thickness = facts.Measured(MeasureIds.Thickness, edge) ?? a.UsualIronMm, width = facts.Build.WidthMm ?? a.UsualIronWidthMm, bed = tool.BedDeg;
+        double thickness = facts.Measured(MeasureIds.Thickness, edge) ?? a.UsualIronMm, width = facts.EdgeWidthMm(a), bed = tool.BedDeg;
         StepGauge regrind = Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg),
             ("secondary_bevel_deg", a.UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10));
         return step.Id.Step switch
@@ -85,7 +85,7 @@ public static class StepGauges
         [
             Make("sole", "wooden_sole", "Wind, what comes off, and the mouth after",
                 ("stick_difference_mm", facts.Measured(MeasureIds.Wind, PartIds.Body) ?? 0.5), ("stick_length_mm", a.UsualStickMm),
-                ("body_width_mm", facts.Build.SoleWidthMm ?? a.UsualSoleWidthMm), ("bed_deg", facts.Tool.BedDeg), ("wear_deg", a.MouthWearDeg),
+                ("body_width_mm", facts.SoleWidthMm(a)), ("bed_deg", facts.Tool.BedDeg), ("wear_deg", a.MouthWearDeg),
                 ("mouth_mm", facts.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm)),
         ],
         _ => [],

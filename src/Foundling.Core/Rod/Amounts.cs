@@ -34,5 +34,7 @@ public static class Amounts
     }
 
     /// <summary>As one measures it out: whole, and above ten to the next five.</summary>
-    private static double Said(double exact) => exact <= Few ? Math.Max(1, Math.Ceiling(exact - Whole.Slack)) : Math.Ceiling((exact / Many) - Whole.Slack) * Many;
+    private static double Said(double exact) => exact <= Few
+        ? Math.Max(1, Math.Ceiling(exact - Whole.Slack))
+        : Math.Ceiling((exact / Many) - Whole.Slack) * Many;
 }

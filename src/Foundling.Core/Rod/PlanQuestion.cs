@@ -9,7 +9,6 @@ using Foundling.Core.Shop;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
-using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Rod;
 
@@ -112,6 +111,12 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>True when the tool has the part and it is not missing.</summary>
     public bool Has(PartId part) => Facts.Has(part);
 
+    /// <summary>Parts of iron and steel that are there.</summary>
+    public IEnumerable<PartDef> Ferrous => Present.Where(p => p.Ferrous);
+
+    /// <summary>Parts of these that are there, or do the work of one.</summary>
+    public IEnumerable<PartDef> Those(params PartId[] parts) => Present.Where(p => p.Is(parts));
+
     /// <summary>Parts of the tool that are there.</summary>
     public IEnumerable<PartDef> Present => Tool.Parts.Where(p => Has(p.Id));
 
@@ -147,17 +152,11 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
     private const double LeastMin = 0.5;
 
-    private double SoleWidthMm => Facts.Build.SoleWidthMm ?? Tool.File.Parts.FirstOrDefault(p => p.Section == Section.Sole)?.AcrossMm
-        ?? Shop.Assumptions.UsualSoleWidthMm;
-
-    /// <summary>The sole, which is as long as the tool.</summary>
-    public Work Sole => Work.Surface(Facts.LengthMm * SoleWidthMm / Mm2InDm2);
-
-    /// <summary>Length round the sole, dm.</summary>
-    public double SoleRimDm => 2 * (Facts.LengthMm + SoleWidthMm) / MmInDm;
-
-    /// <summary>Width of its cutting edge, mm.</summary>
-    public double EdgeWidthMm => Facts.Build.WidthMm ?? Tool.File.Fit?.WidthMm ?? Shop.Assumptions.UsualIronWidthMm;
+    /// <summary>The sole, which is as long as the tool: its face and what runs round it.</summary>
+    public Work Sole => Work.Surface(Facts.LengthMm * Facts.SoleWidthMm(Shop.Assumptions) / Mm2InDm2) with
+    {
+        RimDm = 2 * (Facts.LengthMm + Facts.SoleWidthMm(Shop.Assumptions)) / MmInDm,
+    };
 
     private const double Mm2InDm2 = 10_000, MmInDm = 100;
 

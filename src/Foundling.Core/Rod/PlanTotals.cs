@@ -21,12 +21,6 @@ public static class PlanTotals
     public static TotalsResult Of(IEnumerable<Deed> deeds, Assumptions assumptions)
     {
         (double mean, double variance) = Moments(deeds, assumptions);
-        return Spread(mean, variance, assumptions);
-    }
-
-    /// <summary>A total of which mean and the variance of its steps are known, with the common spread.</summary>
-    public static TotalsResult Spread(double mean, double variance, Assumptions assumptions)
-    {
         double common = assumptions.CommonSpread * mean, sd = Math.Sqrt(variance + (common * common));
         return new TotalsResult(mean, sd, mean, mean + (Totals.Z80 * sd));
     }

@@ -1,4 +1,5 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Stall;
 
@@ -16,8 +17,9 @@ public sealed record StallTerm(double Times, IReadOnlyList<string> Of);
 /// <param name="Price">The most to pay: the worth less what it costs to get there.</param>
 /// <param name="Common">Minutes up to which so much variance is added, because all steps of a tool go quick or slow together.</param>
 /// <param name="Spread">Variance of the minutes up to which so many are added to the mean to reach what eight in ten do not exceed.</param>
+/// <param name="Said">Minutes under which a sum is said to the nearest so many.</param>
 public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IReadOnlyList<StallTerm> Price, IReadOnlyList<double[]> Common,
-    IReadOnlyList<double[]> Spread)
+    IReadOnlyList<double[]> Spread, IReadOnlyList<double[]> Said)
 {
     private const double WidestMin = 4000, HourMin = 60;
 
@@ -29,7 +31,7 @@ public sealed record StallReckoning(int Most, IReadOnlyList<StallTerm> Cost, IRe
     public static StallReckoning Of(Assumptions assumptions) => new(StallQuestions.Most,
         [new(1, ["materials"]), new(1 / HourMin, ["rate", "minutes"])],
         [new(1, ["worth"]), new(-1, ["materials"]), new(-1 / HourMin, ["rate", "minutes"]), new(-1, ["selling"])],
-        [.. Commons(assumptions.CommonSpread)], [.. Spreads()]);
+        [.. Commons(assumptions.CommonSpread)], [.. Spreads()], Typed.AboutSteps);
 
     /// <summary>A sum of these figures.</summary>
     /// <param name="terms">Its lines.</param>

@@ -10,14 +10,8 @@ namespace Foundling.Core.State;
 /// <param name="RimDm">Round its outline, dm.</param>
 /// <param name="Litres">Its volume, L.</param>
 /// <param name="Pieces">How many pieces it is.</param>
-public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces)
-{
-    /// <summary>Surface under which a part is a small one, held between two fingers, dm².</summary>
-    public const double SmallDm2 = 0.15;
-
-    /// <summary>True for a small part; one of several small pieces is one too.</summary>
-    public bool Small => AllDm2 / Pieces < SmallDm2;
-}
+/// <param name="Small">True for one that is held between two fingers; for several, that each of them is.</param>
+public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces, bool Small);
 
 /// <summary>How large the parts of a tool are: from their outlines at its measurements, and what they are across the drawing.</summary>
 public static class Extents
@@ -26,14 +20,15 @@ public static class Extents
     private const int CurvePieces = 4;
 
     // A part that is drawn by another has the size of a screw.
-    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1);
+    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, true);
 
-    private static readonly ConditionalWeakTable<Facts, IReadOnlyDictionary<PartId, PartExtent>> Known = new();
+    private static readonly ConditionalWeakTable<Facts, ConditionalWeakTable<Assumptions, IReadOnlyDictionary<PartId, PartExtent>>> Known = new();
 
     /// <summary>The parts of a tool, those that are drawn and those that are not.</summary>
     /// <param name="facts">What is known of the tool.</param>
     /// <param name="assumptions">Widths nobody measured.</param>
-    public static IReadOnlyDictionary<PartId, PartExtent> Of(Facts facts, Assumptions assumptions) => Known.GetValue(facts, f => Measure(f, assumptions));
+    public static IReadOnlyDictionary<PartId, PartExtent> Of(Facts facts, Assumptions assumptions) =>
+        Known.GetOrCreateValue(facts).GetValue(assumptions, a => Measure(facts, a));
 
     /// <summary>What there is to work on when parts are worked all round.</summary>
     /// <param name="extents">How large they are.</param>
@@ -76,19 +71,21 @@ public static class Extents
             (double area, double round) = shape.Path.Measured(CurvePieces, shape.EvenOdd);
             (face, rim) = (face + area, rim + round);
         }
+        PartExtent Sized(double allMm2, double mm3) => new(face / Mm2InDm2, allMm2 / Mm2InDm2, rim / MmInDm, mm3 / Mm3InL, pieces,
+            allMm2 / Mm2InDm2 / pieces < a.SmallPartDm2);
         Section section = file?.Section ?? Section.Usual;
         if (section == Section.Round || (section == Section.Usual && file?.AcrossMm is null && (part.Material == Material.Wood || part.IsFastener)))
         {
             // A turned part: its surface is pi times what one sees, its volume that of a rod as long as half its outline.
             double length = Math.Max(1, (rim / 2) - (2 * face / Math.Max(1, rim)));
-            return new PartExtent(face / Mm2InDm2, Math.PI * face / Mm2InDm2, rim / MmInDm, Math.PI / 4 * face * face / length / Mm3InL, pieces);
+            return Sized(Math.PI * face, Math.PI / 4 * face * face / length);
         }
         double across = section switch
         {
-            Section.Iron => facts.Build.WidthMm ?? facts.Tool.File.Fit?.WidthMm ?? a.UsualIronWidthMm,
-            Section.Sole => facts.Build.SoleWidthMm ?? file?.AcrossMm ?? a.UsualSoleWidthMm,
+            Section.Iron => facts.EdgeWidthMm(a),
+            Section.Sole => facts.SoleWidthMm(a),
             _ => file?.AcrossMm ?? face / Math.Max(1, rim / 2),
         };
-        return new PartExtent(face / Mm2InDm2, ((2 * face) + (rim * across)) / Mm2InDm2, rim / MmInDm, face * across / Mm3InL, pieces);
+        return Sized((2 * face) + (rim * across), face * across);
     }
 }

@@ -1,6 +1,7 @@
 using Foundling.Core.Origin;
 using Foundling.Core.Soles;
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.State;
 
@@ -55,6 +56,13 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
 
     /// <summary>The length that is reckoned with: as measured, else the usual one of its kind, mm.</summary>
     public double LengthMm => Build.LengthMm ?? Tool.NominalLengthMm;
+
+    /// <summary>The width of the edge that is reckoned with: as measured, else that of its kind, else as is usual, mm.</summary>
+    public double EdgeWidthMm(Assumptions assumptions) => Build.WidthMm ?? Tool.File.Fit?.WidthMm ?? assumptions.UsualIronWidthMm;
+
+    /// <summary>The width of the sole that is reckoned with: as measured, else that of its kind, else as is usual, mm.</summary>
+    public double SoleWidthMm(Assumptions assumptions) => Build.SoleWidthMm
+        ?? Tool.File.Parts.FirstOrDefault(p => p.Section == Section.Sole)?.AcrossMm ?? assumptions.UsualSoleWidthMm;
 
     /// <summary>The latest reading on a part; null when it was not taken.</summary>
     public Reading? Read(PartId part, MeasureId measure) => Readings.LastOrDefault(r => r.Part == part && r.Measure == measure);

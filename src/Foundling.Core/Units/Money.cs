@@ -57,19 +57,23 @@ public static partial class Typed
     }
 
     /// <summary>
-    /// A sum of estimates as a person says it: to five minutes under two hours, to a quarter of an hour under eight, to half an hour above.
+    /// How finely a sum of estimates is said: up to so many minutes, to the nearest so many. Five minutes under two hours, a quarter of an
+    /// hour under eight, half an hour above.
     /// </summary>
+    public static IReadOnlyList<double[]> AboutSteps { get; } = [[120, 5], [480, 15], [double.MaxValue, 30]];
+
+    /// <summary>A sum of estimates as a person says it, see <see cref="AboutSteps"/>.</summary>
     public static string About(double minutes)
     {
-        const double Two = 120, Eight = 480;
-        double step = minutes < Two ? 5 : minutes < Eight ? 15 : 30, rounded = Math.Round(minutes / step, MidpointRounding.AwayFromZero) * step;
-        return minutes <= 0 ? Hours(0) : rounded == 0 ? "under 5 min" : Hours(rounded);
+        double step = AboutSteps.First(s => minutes < s[0])[1], rounded = Math.Round(minutes / step, MidpointRounding.AwayFromZero) * step;
+        return minutes > 0 && rounded == 0 ? $"under {step:0} min" : Hours(rounded);
     }
 
     /// <summary>A sum and what eight in ten do not exceed: "3 h 15, and 4 h if it fights back".</summary>
     /// <param name="usual">Minutes it usually takes.</param>
     /// <param name="high">Minutes eight in ten do not exceed.</param>
-    public static string About(double usual, double high) => About(usual) == About(high) ? About(usual) : $"{About(usual)}, and {About(high)} if it fights back";
+    public static string About(double usual, double high) => About(usual) == About(high) ? About(usual)
+        : $"{About(usual)}, and {About(high)} if it fights back";
 
     [GeneratedRegex(@"^[£€$]?\s*(\d{1,7}(?:[.,]\d{1,2})?)\s*[£€$]?$")]
     private static partial Regex MoneyPattern();

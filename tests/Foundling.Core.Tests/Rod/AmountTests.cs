@@ -15,7 +15,8 @@ public sealed class AmountTests
     [Fact]
     public void A_jointer_takes_more_to_wash_than_a_block_plane_and_a_chisel_little()
     {
-        double Wash(KindId kind, double length) => Amount(Asking.Ask(kind, AimKind.Work) with { LengthMm = length }, StepKey.Wash, SupplyIds.WhiteSpirit)!.Value;
+        double Wash(KindId kind, double length) =>
+            Amount(Asking.Ask(kind, AimKind.Work) with { LengthMm = length }, StepKey.Wash, SupplyIds.WhiteSpirit)!.Value;
         Wash(KindIds.MetalBenchPlane, 610).ShouldBeGreaterThan(1.5 * Wash(KindIds.MetalBenchPlane, 245));
         Wash(KindIds.MetalBenchPlane, 245).ShouldBeInRange(50, 80);
         Wash(KindIds.Chisel, 284).ShouldBeLessThan(10);

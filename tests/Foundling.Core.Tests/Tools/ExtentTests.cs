@@ -32,6 +32,17 @@ public sealed class ExtentTests
     }
 
     [Fact]
+    public void The_same_tool_is_as_large_as_each_shop_assumes()
+    {
+        var facts = new Facts(ToolCatalogue.Kind(KindIds.MetalBenchPlane), []);
+        double Body(Assumptions a) => Extents.Of(facts, a)[PartIds.Body].AllDm2;
+        double usual = Body(Assumptions.Standard);
+        Body(Assumptions.Standard.With("usual_sole_width_mm", 80)).ShouldBeGreaterThan(usual);
+        Body(Assumptions.Standard).ShouldBe(usual);
+        Extents.Of(facts, Assumptions.Standard.With("small_part_dm2", 0.01))[PartIds.Yoke].Small.ShouldBeFalse();
+    }
+
+    [Fact]
     public void Everything_grows_with_the_tool_and_nothing_is_empty()
     {
         foreach (ToolKind kind in ToolCatalogue.Kinds)

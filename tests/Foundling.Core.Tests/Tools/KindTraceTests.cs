@@ -54,7 +54,8 @@ public sealed class KindTraceTests
     [Fact]
     public void Eight_taps_round_a_disc_are_a_disc_and_four_round_a_square_a_square()
     {
-        IReadOnlyList<double>[] ring = [.. Enumerable.Range(0, 8).Select(i => P(700 + (60 * Math.Cos(i * Math.PI / 4)), 500 + (60 * Math.Sin(i * Math.PI / 4))))];
+        IReadOnlyList<double>[] ring = [.. Enumerable.Range(0, 8)
+            .Select(i => P(700 + (60 * Math.Cos(i * Math.PI / 4)), 500 + (60 * Math.Sin(i * Math.PI / 4))))];
         (_, Profile drawing) = Draw(KindIds.Chisel, Chisel(Round(PartIds.Handle, ring)));
         DrawnPart disc = drawing.Parts.Single(p => p.Part == PartIds.Handle);
         IReadOnlyList<Spot> rim = disc.Shapes[0].Path.Polygon(8);
@@ -94,10 +95,12 @@ public sealed class KindTraceTests
     public void A_tilted_line_is_levelled_and_a_picture_from_the_other_side_is_turned_over()
     {
         KindTrace flat = Chisel(Round(PartIds.Handle, Box(1300, 450, 300, 100)));
-        IReadOnlyList<double> Tilt(IReadOnlyList<double> p) => P((p[0] * Math.Cos(0.2)) - (p[1] * Math.Sin(0.2)), (p[0] * Math.Sin(0.2)) + (p[1] * Math.Cos(0.2)));
+        IReadOnlyList<double> Tilt(IReadOnlyList<double> p) =>
+            P((p[0] * Math.Cos(0.2)) - (p[1] * Math.Sin(0.2)), (p[0] * Math.Sin(0.2)) + (p[1] * Math.Cos(0.2)));
         KindTrace tilted = flat with
         {
-            From = Tilt(flat.From), To = Tilt(flat.To), Parts = [.. flat.Parts.Select(p => p with { Loops = [.. p.Loops.Select(l => l.Select(Tilt).ToList())] })],
+            From = Tilt(flat.From), To = Tilt(flat.To),
+            Parts = [.. flat.Parts.Select(p => p with { Loops = [.. p.Loops.Select(l => l.Select(Tilt).ToList())] })],
         };
         Profile level = Draw(KindIds.Chisel, flat).Drawing, again = Draw(KindIds.Chisel, tilted).Drawing;
         (again.Width, again.Height).ShouldBe((level.Width, level.Height), "levelled");
@@ -115,7 +118,8 @@ public sealed class KindTraceTests
         for (int i = 0; i < 120; i++)
         {
             ToolKind near = ToolCatalogue.Kinds[random.Next(ToolCatalogue.Kinds.Count)];
-            IReadOnlyList<double> Tap() => random.Next(5) == 0 ? [random.Next(2000), random.Next(1500), random.Next(3)] : P(random.Next(2000), random.Next(1500));
+            IReadOnlyList<double> Tap() => random.Next(5) == 0 ? [random.Next(2000), random.Next(1500), random.Next(3)]
+                : P(random.Next(2000), random.Next(1500));
             TracedPart Any(PartId part) => random.Next(4) == 0 ? new TracedPart(part) { At = Tap() } : new TracedPart(part)
             {
                 Loops = [.. Enumerable.Range(0, random.Next(1, 4)).Select(_ => Enumerable.Range(0, random.Next(3, 14)).Select(_ => Tap()).ToList())],
@@ -177,7 +181,8 @@ public sealed class KindTraceTests
         kind.Part(PartIds.Handle)!.Finish.ShouldBe(PartFinish.Painted);
         kind.Parts[^1].Finish.ShouldBe(PartFinish.Plated);
         KindDrawing.Read(file.Drawing!, file).Parts.Single(p => p.Part == PartIds.Handle).Shapes[0].Class.ShouldStartWith("paint");
-        Should.Throw<InputException>(() => new KindDraft(KindIds.Chisel, "Odd") { Edge = EdgeForm.SawTeeth }.File(Next())).Sentence.ShouldContain("such an edge");
+        Should.Throw<InputException>(() => new KindDraft(KindIds.Chisel, "Odd") { Edge = EdgeForm.SawTeeth }.File(Next()))
+            .Sentence.ShouldContain("such an edge");
         KindDraft.Edges(ToolCatalogue.Kind(KindIds.HandSaw)).ShouldBe([EdgeForm.SawTeeth]);
     }
 

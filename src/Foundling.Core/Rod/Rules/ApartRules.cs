@@ -19,10 +19,8 @@ internal static class ApartRules
 
     private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.ComesApart || q.Opened);
 
-    // So many lie on the bench at a glance: counting and looking at them is no step of its own.
-    private const int Few = 8;
-
-    private static readonly Cond Many = If("more parts come off than one sees at a glance", q => q.Present.Count(p => !p.OnePiece && !p.InSet) > Few);
+    private static readonly Cond Many = If("more parts come off than one sees at a glance",
+        q => q.Present.Count(p => !p.OnePiece && !p.InSet) > q.Shop.Assumptions.GlanceParts);
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened)
         || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood
@@ -98,7 +96,8 @@ internal static class ApartRules
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
             FinishTest = (q.Present.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
-                : "Every part lies there in the order it came off.") + (Many.Holds(q) ? "" : " What was covered is looked at."), Cautions = q.Handling(heavy: true),
+                : "Every part lies there in the order it came off.") + (Many.Holds(q) ? "" : " What was covered is looked at."),
+            Cautions = q.Handling(heavy: true),
         }),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart, Many], q =>
             new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", q.Minutes(StepKey.RollCall, q.Present))

@@ -32,6 +32,8 @@ internal static class ArrivalRules
         return noted.Count == 0 ? "Note how it is set" : $"Note {Sentences.List(noted)}";
     }
 
+    private static IEnumerable<PartDef> Pins(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.TaperedPin);
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("pictures as found", "Nothing can be compared later without them.", [Always], q =>
@@ -42,9 +44,9 @@ internal static class ArrivalRules
         }, buys: 1),
         PlanRule.One("pin orientations", "A tapered pin comes out one way, and goes back the same way.",
             [If("it has a tapered pin", q => q.Present.Any(p => p.Joint == Joint.TaperedPin))], q => new Deed(StepKey.PhotoPins, Stage.AsFound,
-            $"Photograph both ends of the pins: {Names(q.Present.Where(p => p.Joint == Joint.TaperedPin))}", q.Minutes(StepKey.PhotoPins, q.Present.Where(p => p.Joint == Joint.TaperedPin)))
+            $"Photograph both ends of the pins: {Names(Pins(q))}", q.Minutes(StepKey.PhotoPins, Pins(q)))
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.TaperedPin)), Needs = [Need.Of(SupplyIds.CameraAndRule)],
+            Parts = Ids(Pins(q)), Needs = [Need.Of(SupplyIds.CameraAndRule)],
             How = "The thick end comes out first, so drive from the thin end. Mark it with a dot.",
             Reason = "Driven the wrong way it jams or splits its seat.", FinishTest = "The thick end of each pin is marked in a picture.",
         }),

@@ -41,7 +41,8 @@ internal static class BedRules
     [
         PlanRule.One("overspill off the seats", "Coating under a seat lets it rock.",
             [NotKeep, Metal, If("a new coat goes on", Causes.NewCoat)], q =>
-            new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces", q.Minutes(StepKey.Overspill, q.Present.Where(p => Seats(q).Contains(p.Id))))
+            new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces",
+                q.Minutes(StepKey.Overspill, q.Those([.. Seats(q)])))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile)], How = "Only what stands proud, only on the seats.",
             Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.", Cautions = [CautionId.OldPaint],
@@ -57,7 +58,8 @@ internal static class BedRules
             MetalRemovedMm = q.Metal(StepKey.FrogSeat),
         }, buys: 8),
         PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged, Causes.Asked(Face)], q =>
-            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face", q.Minutes(StepKey.FrogFace, Work.Surface(q.Extents[PartIds.Frog].AllDm2 / FacesOfAFrog)))
+            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face",
+                q.Minutes(StepKey.FrogFace, Work.Surface(q.Extents[PartIds.Frog].AllDm2 / FacesOfAFrog)))
         {
             Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = q.Tool.Made(PartIds.LateralLever)
                 ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
@@ -81,7 +83,8 @@ internal static class BedRules
             How = "Only dirt and old polish, no wood. The front of the mouth stays sharp, the rear may be eased.",
             Reason = $"{Abutments(q)} The wedge must bear along its whole length.", FinishTest = "Bare wood, no shine, no step.",
         }, buys: 4),
-        PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has(PartIds.Wedge)), Causes.Asked(Wedge)], q =>
+        PlanRule.One("fit the wedge", "A wedge holds at its tip, or shavings jam.", [NotKeep, Wedged, If("it has its wedge", q => q.Has(PartIds.Wedge)),
+            Causes.Asked(Wedge)], q =>
             new Deed(StepKey.WedgeFit, Stage.Bed, q.Odd.Contains(PartIds.Wedge) ? "Fit the wedge, which is from another plane, to this one"
             : "Fit the wedge to its abutments", 
             q.Minutes(StepKey.WedgeFit, q.Odd.Contains(PartIds.Wedge) ? StepCase.Much : StepCase.Usual))
@@ -89,7 +92,8 @@ internal static class BedRules
             Parts = [PartIds.Wedge, PartIds.Body], Needs = [Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FineFile)],
             How = "Rub with chalk or marker, pare the wedge and never the body. Tips thin, touching first; they must not reach the mouth.",
             Reason = q.Odd.Contains(PartIds.Wedge) ? "Its taper was cut for another body: it grips at the top and lets shavings under."
-                : $"{Wedge(q)} It must grip low and let shavings past.", FinishTest = "No light along either finger; the iron does not move at a tap.", Undoable = false,
+                : $"{Wedge(q)} It must grip low and let shavings past.",
+            FinishTest = "No light along either finger; the iron does not move at a tap.", Undoable = false,
             SurfaceLost = q.Odd.Contains(PartIds.Wedge) ? null : SurfaceId.Joint, Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("name the wedge as a stranger", "Who has it next should know.",

@@ -38,7 +38,8 @@ internal static class Causes
         {
             if (q.Findings.FirstOrDefault(f => q.Tool.Key(f.Part) == q.Tool.Key(part) && kinds.Contains(f.Kind) && f.Severity >= degree) is { } found)
             {
-                return $"{Sentences.Start(q.Tool.Part(part)!.Name)}: {Words(found.Kind)}.";
+                PartDef def = q.Tool.Part(part)!;
+                return $"{Sentences.Start(def.Name)}: {FindingScales.Sight(found.Kind, found.Severity, def)}.";
             }
         }
         return NewCoat(q) && SurfaceWays.Coated(q).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
@@ -55,19 +56,4 @@ internal static class Causes
     /// <param name="cause">Why; null when nothing asks for it.</param>
     public static Cond Asked(Func<PlanQuestion, string?> cause) =>
         If("a finding, a measurement, a new coat, a bad try or the aim asks for it", q => cause(q) is not null);
-
-    private static string Words(FindingKind kind) => kind switch
-    {
-        FindingKind.OutOfFlat => "out of flat",
-        FindingKind.OutOfSquare => "out of square",
-        FindingKind.Wind => "in wind",
-        FindingKind.Worn => "worn",
-        FindingKind.Pitting => "pitted",
-        FindingKind.Burred => "burred",
-        FindingKind.Bent => "bent",
-        FindingKind.Rust => "rusted",
-        FindingKind.EdgeDamage => "its edge has suffered",
-        FindingKind.Looseness => "loose",
-        _ => "something was found on it",
-    };
 }

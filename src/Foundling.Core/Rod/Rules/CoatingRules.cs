@@ -82,7 +82,8 @@ internal static class CoatingRules
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips], q =>
             new Deed(StepKey.CoatStrip, Stage.Coating, "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, SurfaceWays.Coated(q)))
         {
-            Parts = Parts(q), Needs = [q.On(SupplyIds.PaintStripper, SurfaceWays.Coated(q)), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
+            Parts = Parts(q), Needs = [q.On(SupplyIds.PaintStripper, SurfaceWays.Coated(q)), Need.Of(SupplyIds.WoodenScraper),
+                Need.Of(SupplyIds.FineWireBrush)],
             How = $"Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.{Beneath(q)}",
             Reason = "Too little is left, or it is not sound.", FinishTest = "Bare metal in every corner.",
             Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = SurfaceId.Coating,
@@ -125,7 +126,8 @@ internal static class CoatingRules
             FinishTest = "Hard to the nail.", Cautions = [CautionId.Spray], Undoable = false,
         }, Id, 8),
         PlanRule.One("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], q =>
-            new Deed(StepKey.CoatBake, Stage.Coating, "Three thin coats of japanning, flashed off and baked between", q.Minutes(StepKey.CoatBake, SurfaceWays.Coated(q)))
+            new Deed(StepKey.CoatBake, Stage.Coating, "Three thin coats of japanning, flashed off and baked between",
+                q.Minutes(StepKey.CoatBake, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(8 * 60, 60), Needs = [Need.Of(SupplyIds.Japanning, 80), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
             How = "Let each coat flash off for half an hour, then raise the heat slowly, hold, and let it fall with the door shut.",

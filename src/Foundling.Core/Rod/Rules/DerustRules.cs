@@ -68,9 +68,11 @@ internal static class DerustRules
             Cautions = q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
-            [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any(p => p.Ferrous)), If("the way is the blade, or the aim is Keep", q =>
+            [If("something is rusty", q => q.With(FindingKind.Rust, q.Aim == AimKind.Keep ? 1 : 2).Any(p => p.Ferrous)),
+            If("the way is the blade, or the aim is Keep", q =>
             q.Way(RustWays.Id) == WayId.Scrape || (q.Aim == AimKind.Keep && q.Rusty.Count == 0))], q => new Deed(StepKey.DerustScrape, Stage.Derust,
-            "Lift active rust with a blade held flat, leave the dark skin", ByHand(q, StepKey.DerustScrape, [.. q.With(FindingKind.Rust).Where(p => p.Ferrous)]))
+            "Lift active rust with a blade held flat, leave the dark skin",
+            ByHand(q, StepKey.DerustScrape, [.. q.With(FindingKind.Rust).Where(p => p.Ferrous)]))
         {
             Parts = Ids(q.With(FindingKind.Rust).Where(p => p.Ferrous)),
                 Needs = [Need.Of(SupplyIds.ScrapingBlade), q.On(SupplyIds.LightOil, q.With(FindingKind.Rust), 2),
@@ -111,7 +113,8 @@ internal static class DerustRules
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
             new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom, Bloom(q)))
         {
-            Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), q.On(SupplyIds.LightOil, Bloom(q))], How = "Oil first, then wool, then a dry cloth.",
+            Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), q.On(SupplyIds.LightOil, Bloom(q))],
+            How = "Oil first, then wool, then a dry cloth.",
             Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
         }, buys: 6),
         PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen(ChoiceId.Dark, WayId.Remove),

@@ -65,7 +65,7 @@ internal static class EdgeRules
 
     private static string? Cap(PlanQuestion q) => Causes.OfFace(q, PartIds.LeverCap);
 
-    private static Work Wide(PlanQuestion q) => Work.Wide(q.EdgeWidthMm * Math.Max(1, q.Edges.Count()));
+    private static Work Wide(PlanQuestion q) => Work.Wide(q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Edges.Count()));
 
     // A back that is pitted or under crust is not nearly flat any more.
     private static bool Rough(PlanQuestion q) => q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;

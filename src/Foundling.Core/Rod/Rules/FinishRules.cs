@@ -54,9 +54,9 @@ internal static class FinishRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q),
-            q.Minutes(StepKey.Protect, q.Present.Where(p => p.Ferrous)))
+            q.Minutes(StepKey.Protect, q.Ferrous))
         {
-            Needs = [q.On(SupplyIds.PasteWax, q.Present.Where(p => p.Ferrous)), q.On(SupplyIds.LightOil, q.Present.Where(p => p.Ferrous)),
+            Needs = [q.On(SupplyIds.PasteWax, q.Ferrous), q.On(SupplyIds.LightOil, q.Ferrous),
                 Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(10),
             Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",

@@ -19,14 +19,22 @@ internal static class MechanismRules
     private static IEnumerable<string> Running(PlanQuestion q) => q.Present.Where(p => p.Is(PartIds.Spindle, PartIds.Knurl)).Select(p => p.Name)
         .OrderDescending(StringComparer.Ordinal);
 
+    private static IEnumerable<PartDef> Gears(PlanQuestion q) => q.Those(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle);
+
+    private static IEnumerable<PartDef> Slides(PlanQuestion q) => q.Those(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle);
+
+    private static IEnumerable<PartDef> Pivots(PlanQuestion q) => q.Those(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap);
+
+    private static IEnumerable<PartDef> Fences(PlanQuestion q) => q.Those(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop);
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("gears", "Old grease is abrasive.", [There(PartIds.Gear, "gear")], q =>
             new Deed(StepKey.GearClean, Stage.Mechanism, "Clean "
                 + $"{(q.Has(PartIds.IdlerPinion) ? "gear and pinions" : q.Has(PartIds.Pinion) ? "gear and pinion" : "the gear")} tooth by tooth",
-                q.Minutes(StepKey.GearClean, q.Present.Where(p => p.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))))
+                q.Minutes(StepKey.GearClean, Gears(q)))
         {
-            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle))),
+            Parts = Ids(Gears(q)),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
             How = "A pointed stick for the roots. Turn it through by hand and feel for one rough tooth. A smear of grease, no more.",
             Reason = "Grit in the mesh wears both.", FinishTest = "It runs on by itself when spun.", Cautions = [CautionId.Solvent, CautionId.Rotating],
@@ -44,7 +52,7 @@ internal static class MechanismRules
             new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked",
                 q.Minutes(StepKey.RatchetClean))
         {
-            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing))),
+            Parts = Ids(q.Those(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing)),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
             How = $"{(q.Has(PartIds.CamRing) ? "Cam ring through all its stops. " : "")}Thin oil only: grease holds the pawls up.",
             Reason = "It must hold in both directions and let go in the middle.", FinishTest = "It clicks both ways and holds under the hand.",
@@ -52,9 +60,9 @@ internal static class MechanismRules
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench),
             If("its jaw slides", q => q.Tool.Made(PartIds.SlidingJaw))], q =>
-            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. Slide(q), .. Running(q)])}", q.Minutes(StepKey.SlideClean, q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))))
+            new Deed(StepKey.SlideClean, Stage.Mechanism, $"Clean {Sentences.List([.. Slide(q), .. Running(q)])}", q.Minutes(StepKey.SlideClean, Slides(q)))
         {
-            Parts = Ids(q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
+            Parts = Ids(Slides(q)),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
             How = q.Tool.Made(PartIds.HeelPin) ? "Thread of the jaw with a brass brush, clean to its shank. No paint in the window; the knurl is never sanded."
                 : "Thread of the jaw with a brush, slide with a strip of wood and cloth.", Reason = "Packed grit reads as wear.",
@@ -66,7 +74,7 @@ internal static class MechanismRules
             || Play(q) > q.Shop.Assumptions.JawPlayMm)], q => new Deed(StepKey.JawPlay, Stage.Mechanism,
             "Find where the play comes from and take up what the knurl gives", q.Minutes(StepKey.JawPlay))
         {
-            Parts = Ids(q.Present.Where(p => p.Is(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle))),
+            Parts = Ids(Slides(q)),
                 Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.Shim, 1)],
             How = $"{(Play(q) is double play ? $"{play:0.0#} mm at the tip; up to {q.Shop.Assumptions.JawPlayMm:0.#} mm does no harm. " : "")}Hold the knurl "
                 + "still and rock the jaw: what is left is the slide. A thin washer beside the knurl takes up end play. A worn slide is not built up: it "
@@ -75,9 +83,9 @@ internal static class MechanismRules
         }, buys: 16),
         PlanRule.One("pivots", "A pivot turns on clean metal and a film of oil.", [Of(Family.Cutter)], q =>
             new Deed(StepKey.PivotClean, Stage.Mechanism, "Clean pivots and bores", q.Minutes(StepKey.PivotClean,
-                q.Present.Where(p => p.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))))
+                Pivots(q)))
         {
-            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap))),
+            Parts = Ids(Pivots(q)),
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.Grease, 2)],
             How = q.Has(PartIds.Bolts) ? "Bores by a roll of cloth. Worn bolts are changed in pairs."
                 : "The bore by a roll of cloth, its faces with the brush.",
@@ -85,7 +93,7 @@ internal static class MechanismRules
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [There(PartIds.Spring, "spring"),
             If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => !p.Is(PartIds.Spring)))], q => new Deed(StepKey.SpringClean,
-            Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean, q.Present.Where(p => p.Is(PartIds.Spring))))
+            Stage.Mechanism, "Clean and oil the spring by hand", q.Minutes(StepKey.SpringClean, q.Those(PartIds.Spring)))
         {
             Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
                 How = "Fine wool, never acid, which makes it break.",
@@ -94,9 +102,9 @@ internal static class MechanismRules
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)],
             q =>
             new Deed(StepKey.Slides, Stage.Mechanism, $"Free {Names(q.Tool.Parts.Where(p => p.Is(PartIds.Stem, PartIds.Fence, PartIds.DepthStop)))}",
-                q.Minutes(StepKey.Slides, q.Present.Where(p => p.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))))
+                q.Minutes(StepKey.Slides, Fences(q)))
         {
-            Parts = Ids(q.Present.Where(p => p.Is(PartIds.Stem, PartIds.StemWedge, PartIds.Fence, PartIds.DepthStop))),
+            Parts = Ids(Fences(q)),
                 Needs = [Need.Of(SupplyIds.PasteWax, 3), Need.Of(SupplyIds.FineFile)],
             How = $"Wax, not oil, on wood.{(q.Tool.Made(PartIds.Fence) && q.Tool.HasSkate ? " Fence parallel to the skate at both stems." : "")}",
             Reason = q.Tool.Made(PartIds.Fence) ? "A fence that binds is set askew." : "What binds is set askew.",

@@ -56,7 +56,8 @@ internal static class SawRules
             MetalRemovedMm = q.Metal(StepKey.SawFile, StepCase.Each),
         }, buys: 28),
         PlanRule.One("set the teeth", "Set clears the plate; too much tears.", [NotKeep, Saw, Dull], q =>
-            new Deed(StepKey.SawSet, Stage.Edge, "Check the set, and set only what lacks it", q.Minutes(StepKey.SawSet) + (q.Minutes(StepKey.SawSet, StepCase.Each) * Feet(q)).Whole())
+            new Deed(StepKey.SawSet, Stage.Edge, "Check the set, and set only what lacks it",
+                q.Minutes(StepKey.SawSet) + (q.Minutes(StepKey.SawSet, StepCase.Each) * Feet(q)).Whole())
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawSet), Need.Of(SupplyIds.SawVice)],
             How = "15 to 25 % of the plate's thickness a side in dry hardwood, more in green. Upper half of the tooth, once: teeth break at the second "

@@ -60,7 +60,8 @@ internal static class SmallPartRules
             FinishTest = "Clean to the root, points sharp.",
         }),
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
-            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}", q.Minutes(StepKey.Brass, Brass(q)))
+            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}",
+                q.Minutes(StepKey.Brass, Brass(q)))
         {
             Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
                 : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],

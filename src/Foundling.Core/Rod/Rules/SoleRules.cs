@@ -28,7 +28,7 @@ internal static class SoleRules
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
         FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
-    private static readonly ConditionalWeakTable<GridSurveyInput, GridSurveyResult> Surveyed = new();
+    private static readonly ConditionalWeakTable<GridSurveyInput, ConditionalWeakTable<Assumptions, GridSurveyResult>> Surveyed = new();
 
     // A survey says whether a sole is flat enough for its work, whatever else is known.
     private static string? Uneven(PlanQuestion q)
@@ -38,7 +38,7 @@ internal static class SoleRules
             return Causes.OfFace(q, PartIds.Body);
         }
         Assumptions a = q.Shop.Assumptions;
-        GridSurveyResult read = Surveyed.GetValue(survey, s => GridSurvey.Read(s, a));
+        GridSurveyResult read = Surveyed.GetOrCreateValue(survey).GetValue(a, x => GridSurvey.Read(survey, x));
         (double whole, double zones) = SoleTolerance.For(q.Purpose ?? survey.Purpose ?? SolePurpose.Smoothing, a);
         return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
             : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
@@ -88,7 +88,8 @@ internal static class SoleRules
         }),
         PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own),
             If("it has sides that do no work", q => q.Tool.HasBed && !q.Tool.Works(KindTrait.CheeksGuide))], q =>
-            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines", q.Minutes(StepKey.Sides, Work.Surface(2 * q.Extents[PartIds.Body].FaceDm2)))
+            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines",
+                q.Minutes(StepKey.Sides, Work.Surface(2 * q.Extents[PartIds.Body].FaceDm2)))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
             How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
@@ -97,7 +98,7 @@ internal static class SoleRules
             SurfaceLost = SurfaceId.SomePatina,
         }),
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
-            new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris, new Work(RimDm: q.SoleRimDm)))
+            new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide)
                 ? "One light pass at toe and heel; the long edges that guide it stay crisp."

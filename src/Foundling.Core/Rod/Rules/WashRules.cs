@@ -21,14 +21,16 @@ internal static class WashRules
             FinishTest = "A finger stays clean.",
         }),
         PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [Found(FindingKind.Packed)], q =>
-            new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.With(FindingKind.Packed))}", q.Minutes(StepKey.WashPacked, q.With(FindingKind.Packed)))
+            new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.With(FindingKind.Packed))}",
+                q.Minutes(StepKey.WashPacked, q.With(FindingKind.Packed)))
         {
             Parts = Ids(q.With(FindingKind.Packed)), Needs = [Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.SoftBrush)],
             How = $"Wood against metal, never a screwdriver.{(q.Tool.Family == Family.Plane ? " Old shavings tell the last wood it planed: keep one." : "")}",
             Reason = "It keeps parts off their seats and damp on them.", FinishTest = "Light shows in every corner.",
         }),
         PlanRule.One("sap and tar", "Sap turns hard in a bath and glues brushes.", [Found(FindingKind.Sap)], q =>
-            new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}", q.Minutes(StepKey.WashSap, q.With(FindingKind.Sap)))
+            new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}",
+                q.Minutes(StepKey.WashSap, q.With(FindingKind.Sap)))
         {
             Parts = Ids(q.With(FindingKind.Sap)),
                 Needs = [q.On(SupplyIds.WhiteSpirit, q.With(FindingKind.Sap), 2), Need.Of(SupplyIds.WoodenScraper),
@@ -38,18 +40,19 @@ internal static class WashRules
                 Cautions = [CautionId.Solvent],
         }),
         PlanRule.One("paint splashes", "Paint that does not belong is lifted, not ground.", [Found(FindingKind.PaintSplash)], q =>
-            new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.With(FindingKind.PaintSplash))}", q.Minutes(StepKey.WashPaint, q.With(FindingKind.PaintSplash)))
+            new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.With(FindingKind.PaintSplash))}",
+                q.Minutes(StepKey.WashPaint, q.With(FindingKind.PaintSplash)))
         {
             Parts = Ids(q.With(FindingKind.PaintSplash)), Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.Alcohol, 30)],
             How = "Blade flat, alcohol under it. Marks are picked clean with wood.", Reason = "The surface under it is often the best that is left.",
             FinishTest = "No colour but its own.", Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Present.Any(p => p.Ferrous))], q =>
-            new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash, q.Present.Where(p => p.Ferrous)))
+            new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash, q.Ferrous))
         {
-            Parts = Ids(q.Present.Where(p => p.Ferrous)),
-                Needs = [q.On(SupplyIds.WhiteSpirit, q.Present.Where(p => p.Ferrous)), Need.Of(SupplyIds.SoftBrush),
-                    q.On(SupplyIds.CleanCloth, q.Present.Where(p => p.Ferrous))],
+            Parts = Ids(q.Ferrous),
+                Needs = [q.On(SupplyIds.WhiteSpirit, q.Ferrous), Need.Of(SupplyIds.SoftBrush),
+                    q.On(SupplyIds.CleanCloth, q.Ferrous)],
             How = "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading.", Cautions = [CautionId.Solvent],
         }, buys: 7),
@@ -62,7 +65,8 @@ internal static class WashRules
             FinishTest = "Clean and oiled, nothing ground off.", Cautions = [CautionId.Cadmium],
         }),
         PlanRule.One("wash wood", "Water and wood part company quickly.", [If("it has wood that stays", q => SurfaceWays.OldWood(q).Any())], q =>
-            new Deed(StepKey.WashWood, Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WashWood, SurfaceWays.OldWood(q)))
+            new Deed(StepKey.WashWood, Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}",
+                q.Minutes(StepKey.WashWood, SurfaceWays.OldWood(q)))
         {
             Parts = Ids(SurfaceWays.OldWood(q)), Needs = [Need.Of(SupplyIds.Detergent, 5), q.On(SupplyIds.CleanCloth, SurfaceWays.OldWood(q))],
             How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.",

@@ -90,7 +90,8 @@ internal static class WoodRules
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
             new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Wooden(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30), Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30),
+                Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
@@ -98,7 +99,8 @@ internal static class WoodRules
             new Deed(StepKey.WoodOil, Stage.Wood, "One thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Wooden(q)))
         {
             Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
-            Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)], Reason = "It keeps the colour and sheds water.",
+            Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Reason = "It keeps the colour and sheds water.",
             How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
             FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
         }, Id, 3),

@@ -73,7 +73,8 @@ public sealed record KindDraft(KindId Near, string Name)
     /// <summary>Edges a kind like this may have: its own first, then those others of its family have.</summary>
     /// <param name="near">The nearest kind.</param>
     public static IReadOnlyList<EdgeForm> Edges(ToolKind near) => !Alike.Contains(near.Edge) ? [near.Edge]
-        : [near.Edge, .. ToolCatalogue.Kinds.Where(k => k.Family == near.Family).Select(k => k.Edge).Distinct().Where(e => e != near.Edge && Alike.Contains(e))];
+        : [near.Edge, .. ToolCatalogue.Kinds.Where(k => k.Family == near.Family).Select(k => k.Edge).Distinct()
+            .Where(e => e != near.Edge && Alike.Contains(e))];
 
     /// <summary>The file of a new kind, its drawing in it.</summary>
     /// <param name="suffix">Letters and figures that no other shop's kind has.</param>
@@ -137,7 +138,8 @@ public sealed record KindDraft(KindId Near, string Name)
             {
                 throw KindReader.Wrong("parts", $"\"{Units.Shorten.To(extra.Name, 40)}\" needs a name, and a part of the tool it sits on.");
             }
-            added.Add(new KindPart(extra.Part ?? NextKey(Extras.Select(e => e.Part).Concat(added.Select(a => (PartId?)a.Part))), extra.Name.Trim(), extra.Material)
+            PartId key = extra.Part ?? NextKey(Extras.Select(e => e.Part).Concat(added.Select(a => (PartId?)a.Part)));
+            added.Add(new KindPart(key, extra.Name.Trim(), extra.Material)
             {
                 On = extra.On, With = extra.On == main ? null : extra.On, Finish = extra.Finish,
             });

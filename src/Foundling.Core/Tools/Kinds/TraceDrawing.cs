@@ -49,7 +49,8 @@ public static class TraceDrawing
         foreach (TracedPart traced in trace.Parts.Where(p => p.Loops.Count > 0))
         {
             KindPart part = parts.First(p => p.Part == traced.Part);
-            List<Curve> curves = [.. traced.Loops.Select(l => new Curve([.. l.Select(p => new CurvePoint(mm(p), p.Count < 3 || p[2] == 0 ? null : p[2] == 1))]))];
+            List<Curve> curves = [.. traced.Loops.Select(l => new Curve([.. l.Select(p =>
+                new CurvePoint(mm(p), p.Count < 3 || p[2] == 0 ? null : p[2] == 1))]))];
             Geometry area = curves.Aggregate((Geometry)Plane.CreatePolygon(), (all, c) => all.SymmetricDifference(Area(c)));
             if (area.Area < LeastAreaMm2)
             {

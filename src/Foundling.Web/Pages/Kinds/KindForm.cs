@@ -3,6 +3,7 @@ using Foundling.Core;
 using Foundling.Core.Keys;
 using Foundling.Core.Tools;
 using Foundling.Core.Tools.Kinds;
+using Foundling.Core.Units;
 
 namespace Foundling.Web.Pages.Kinds;
 
@@ -57,6 +58,9 @@ public sealed class KindForm
     /// <summary>Its silhouette is traced.</summary>
     public bool Traced { get; set; }
 
+    /// <summary>The length that is known on the picture, as it was typed.</summary>
+    public string? Known { get; set; }
+
     /// <summary>The trace, as <see cref="KindTrace"/> is written; kept also while it is not used.</summary>
     public string? Trace { get; set; }
 
@@ -78,12 +82,13 @@ public sealed class KindForm
 
     /// <summary>What a form says before anything was changed.</summary>
     /// <param name="near">The nearest kind.</param>
-    public static KindForm From(ToolKind near) => From(near, new KindDraft(near.Id, ""));
+    public static KindForm From(ToolKind near) => From(near, new KindDraft(near.Id, ""), LengthUnits.Metric);
 
     /// <summary>What a form says for a kind that was made before.</summary>
     /// <param name="near">The nearest kind.</param>
     /// <param name="draft">What was said when it was made.</param>
-    public static KindForm From(ToolKind near, KindDraft draft) => new()
+    /// <param name="units">Units its lengths are shown in.</param>
+    public static KindForm From(ToolKind near, KindDraft draft, LengthUnits units) => new()
     {
         Near = near.Id.Value, Name = draft.Name, Length = draft.Length ?? near.LengthIs,
         Has = [.. near.Parts.Where(p => !draft.Without.Contains(p.Id)).Select(p => p.Id.Value)],
@@ -93,13 +98,15 @@ public sealed class KindForm
         More = [.. draft.Extras.Select(e => e.Name)], Key = [.. draft.Extras.Select(e => e.Part?.Value)], On = [.. draft.Extras.Select(e => e.On.Value)],
         Of = [.. draft.Extras.Select(e => Text(e.Material, e.Finish))],
         Edge = draft.Edge ?? near.Edge, Bed = draft.BedDeg ?? near.BedDeg, BevelUp = draft.BevelUp ?? near.BevelUp, Handed = draft.Handed ?? near.File.Handed,
-        Traced = draft.Trace is not null, Trace = draft.Trace is { } trace ? JsonSerializer.Serialize(trace, OpenJson.Options) : null,
+        Traced = draft.Trace is not null, Known = draft.Trace is { } known ? Core.Units.Length.Show(known.Mm, units) : null,
+        Trace = draft.Trace is { } trace ? JsonSerializer.Serialize(trace, OpenJson.Options) : null,
     };
 
     /// <summary>What the form says, as a draft: only what differs from the nearest kind.</summary>
     /// <param name="near">The nearest kind.</param>
-    /// <exception cref="InputException">The trace cannot be read.</exception>
-    public KindDraft Draft(ToolKind near)
+    /// <param name="units">Units of bare numbers.</param>
+    /// <exception cref="InputException">The trace or its known length cannot be read.</exception>
+    public KindDraft Draft(ToolKind near, LengthUnits units)
     {
         Dictionary<PartId, KindMade> made = [];
         foreach (PartDef part in near.Parts)
@@ -118,7 +125,7 @@ public sealed class KindForm
             BevelUp = near.Family != Family.Plane || BevelUp == near.BevelUp ? null : BevelUp, Handed = Handed == near.File.Handed ? null : Handed,
             Extras = [.. More.Select((name, i) => (Name: name?.Trim() ?? "", At: i)).Where(m => m.Name.Length > 0).Take(KindDraft.MostExtras)
                 .Select(m => Extra(m.Name, m.At))],
-            Trace = Traced ? ReadTrace() : null,
+            Trace = Traced ? ReadTrace(units) : null,
         };
     }
 
@@ -131,11 +138,12 @@ public sealed class KindForm
         };
     }
 
-    private KindTrace ReadTrace()
+    private KindTrace ReadTrace(LengthUnits units)
     {
         try
         {
-            return JsonSerializer.Deserialize<KindTrace>(Trace is { Length: > 0 } ? Trace : "{}", OpenJson.Options)!;
+            KindTrace trace = JsonSerializer.Deserialize<KindTrace>(Trace is { Length: > 0 } ? Trace : "{}", OpenJson.Options)!;
+            return string.IsNullOrWhiteSpace(Known) ? trace : trace with { Mm = Core.Units.Length.Parse(Known, "known", units) };
         }
         catch (JsonException)
         {

@@ -10,7 +10,7 @@ namespace Foundling.Web.Pages.Kinds;
 
 /// <summary>Kinds of tool of the shop's own: made from the nearest one there is, gone on with, taken in, and sent on.</summary>
 [RequestSizeLimit(KindReader.MostLetters * 2)]
-public sealed class KindsModel(KindShelf shelf, KindList list) : SentencePageModel
+public sealed class KindsModel(KindShelf shelf, KindList list, ViewUnits units) : SentencePageModel
 {
     /// <summary>Empty rows for parts beside those of the nearest kind.</summary>
     public const int MoreRows = 3;
@@ -38,7 +38,7 @@ public sealed class KindsModel(KindShelf shelf, KindList list) : SentencePageMod
         Start(near, own);
         if (Near is not null)
         {
-            Sent = Gone?.File.Draft is { } draft ? KindForm.From(Near, draft) : KindForm.From(Near);
+            Sent = Gone?.File.Draft is { } draft ? KindForm.From(Near, draft, units.Units) : KindForm.From(Near);
         }
     }
 
@@ -60,10 +60,10 @@ public sealed class KindsModel(KindShelf shelf, KindList list) : SentencePageMod
         Sent = form;
         if (Gone is not null)
         {
-            await shelf.Change(Gone.Id, form.Draft(Near));
+            await shelf.Change(Gone.Id, form.Draft(Near, units.Units));
             return LocalRedirect("/kinds");
         }
-        ToolKind made = await shelf.Make(form.Draft(Near));
+        ToolKind made = await shelf.Make(form.Draft(Near, units.Units));
         return LocalRedirect($"/new?kind={Uri.EscapeDataString(made.Id.Value)}");
     }
 
@@ -79,7 +79,7 @@ public sealed class KindsModel(KindShelf shelf, KindList list) : SentencePageMod
         {
             form.Traced = true;
             form.Name = "Traced";
-            KindFile file = form.Draft(Near).File("0");
+            KindFile file = form.Draft(Near, units.Units).File("0");
             return Partial("Kinds/_Traced", KindDrawing.Read(file.Drawing!, file) with { Kind = Near.Id });
         }
         catch (InputException fault)

@@ -9,7 +9,8 @@ import { resend, send } from './outbox.js';
  * @typedef {{id: string, ask: string, look: string, picture: string, not_after: string[], many: boolean, first: boolean,
  *   pull: number[], answers: Effect[]}} Row
  * @typedef {{times: number, of: string[]}} Term
- * @typedef {{most: number, cost: Term[], price: Term[], common: [number, number][], spread: [number, number][]}} Sums
+ * @typedef {{most: number, cost: Term[], price: Term[], common: [number, number][], spread: [number, number][],
+ *   said: [number, number][]}} Sums
  * @typedef {{kind: string, name: string, base: Record<string, Work>, rows: Row[]}} Table
  * @typedef {{rate: number, on_shelf: Record<string, number>, sums: Sums, tables: Table[]}} Data
  */
@@ -108,10 +109,11 @@ export function dress() {
         (table.find(([most]) => value <= most) ?? table[table.length - 1])?.[1] ?? 0;
       const variance = all.reduce((sum, e) => sum + e.adds[aim].variance, at.base[aim].variance) + upTo(data?.sums.common ?? [], mean);
       const cost = Math.max(0, all.reduce((sum, e) => sum + e.adds[aim].cost, at.base[aim].cost));
+      const about = (/** @type {number} */ minutes) => hours(minutes, data?.sums.said ?? []);
       const high = mean + upTo(data?.sums.spread ?? [], variance);
       const sums = [mean, high].map((minutes) => sum(data?.sums.cost ?? [], { materials: cost, minutes, rate: money('rate') ?? 0 }).toFixed(0));
       const tr = document.createElement('tr');
-      for (const [text, css] of [[aim, ''], [`${hours(mean)}, up to ${hours(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
+      for (const [text, css] of [[aim, ''], [`${about(mean)}, up to ${about(high)}`, 'n'], [sums[0] === sums[1] ? sums[0] : `${sums[0]} to ${sums[1]}`, 'n']]) {
         const td = document.createElement('td');
         td.textContent = text;
         td.className = css;
@@ -208,9 +210,9 @@ export function dress() {
   show();
 }
 
-/** A sum of minutes as a person says it. @param {number} minutes */
-function hours(minutes) {
-  const step = minutes < 120 ? 5 : minutes < 480 ? 15 : 30;
+/** Minutes in words, to the nearest so many. @param {number} minutes @param {[number, number][]} said */
+function hours(minutes, said) {
+  const step = said.find(([under]) => minutes < under)?.[1] ?? 1;
   const whole = Math.round(minutes / step) * step;
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 }

@@ -21,8 +21,8 @@ const reach = () => matchMedia('(pointer: coarse)').matches ? 20 : 9;
 function begin(room) {
   room.dataset.ready = '1';
   const form = /** @type {HTMLFormElement} */ (room.closest('form'));
-  const [kept, mm, whole, mirrored, file, svg] = [
-    /** @type {HTMLTextAreaElement} */ (room.querySelector('textarea')), /** @type {HTMLInputElement} */ (room.querySelector('#trace-mm')),
+  const [kept, known, whole, mirrored, file, svg] = [
+    /** @type {HTMLTextAreaElement} */ (room.querySelector('textarea')), /** @type {HTMLInputElement} */ (room.querySelector('#known')),
     /** @type {HTMLSelectElement} */ (room.querySelector('#trace-whole')), /** @type {HTMLInputElement} */ (room.querySelector('[data-trace-mirrored]')),
     /** @type {HTMLInputElement} */ (room.querySelector('#photo')), /** @type {SVGSVGElement} */ (room.querySelector('svg')),
   ];
@@ -57,7 +57,6 @@ function begin(room) {
     const told = JSON.parse(kept.value);
     traced.set(LINE, [[told.from, told.to].filter((end) => end?.length > 0)]);
     for (const part of told.parts) traced.set(part.part, part.at ? [[part.at]] : part.loops);
-    mm.value = told.mm ? String(told.mm) : '';
     whole.value = told.whole === false ? 'beside' : 'whole';
     mirrored.checked = told.mirrored === true;
     const all = [...traced.values()].flat(2);
@@ -77,7 +76,7 @@ function begin(room) {
   const changed = () => {
     const line = traced.get(LINE)?.[0] ?? [];
     kept.value = JSON.stringify({
-      from: line[0] ?? [], to: line[1] ?? [], mm: Number(mm.value.replace(',', '.')) || 0, whole: whole.value === 'whole', mirrored: mirrored.checked,
+      from: line[0] ?? [], to: line[1] ?? [], mm: 0, whole: whole.value === 'whole', mirrored: mirrored.checked,
       parts: [...traced].filter(([part, all]) => part !== LINE && all.some((l) => l.length > 0)).map(([part, all]) => {
         const some = all.filter((l) => l.length > 0);
         return some.length === 1 && some[0].length === 1 ? { part, at: some[0][0] } : { part, loops: some };
@@ -263,12 +262,7 @@ function begin(room) {
       changed();
     }
   });
-  for (const field of [mm, whole, mirrored]) {
-    field.addEventListener('input', (event) => {
-      event.stopPropagation();
-      changed();
-    });
-  }
+  for (const field of [known, whole, mirrored]) field.addEventListener('input', changed);
   form.addEventListener('input', (event) => {
     if (event.target instanceof Element && !room.contains(event.target)) open();
   });
