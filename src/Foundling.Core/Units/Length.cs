@@ -78,6 +78,10 @@ public static partial class Length
             ? mm
             : throw new InputException("not_a_length", field, text, "a length", NotALength(text));
 
+    /// <summary>A length as it is put back into the field it was typed in: a bare number, fine enough to read the same again.</summary>
+    public static string Typed(double mm, LengthUnits units) => units == LengthUnits.Metric
+        ? mm.ToString("0.##", CultureInfo.InvariantCulture) : (mm / MmPerInch).ToString("0.###", CultureInfo.InvariantCulture);
+
     /// <summary>The sentence for something that is no length.</summary>
     public static string NotALength(string? text) =>
         $"\"{Shorten.To(text, MostLetters)}\" is not a length. Type a number, with a unit if you like: 245, 9 5/8\", 2 thou, 0.05 mm.";

@@ -104,7 +104,7 @@ public sealed class BookInForm
     /// <summary>The form as a tag fills it.</summary>
     public static BookInForm Of(Tag tag, LengthUnits units)
     {
-        string? Show(double? mm) => mm is double v ? units == LengthUnits.Metric ? $"{v:0.##}" : $"{v / Core.Units.Length.MmPerInch:0.###}" : null;
+        string? Show(double? mm) => mm is double v ? Core.Units.Length.Typed(v, units) : null;
         return new BookInForm
         {
             Kind = tag.Kind.Value, Name = tag.Name, Length = Show(tag.LengthMm), IronWidth = Show(tag.IronWidthMm), SoleWidth = Show(tag.SoleWidthMm),

@@ -98,7 +98,7 @@ public sealed class KindForm
         More = [.. draft.Extras.Select(e => e.Name)], Key = [.. draft.Extras.Select(e => e.Part?.Value)], On = [.. draft.Extras.Select(e => e.On.Value)],
         Of = [.. draft.Extras.Select(e => Text(e.Material, e.Finish))],
         Edge = draft.Edge ?? near.Edge, Bed = draft.BedDeg ?? near.BedDeg, BevelUp = draft.BevelUp ?? near.BevelUp, Handed = draft.Handed ?? near.File.Handed,
-        Traced = draft.Trace is not null, Known = draft.Trace is { } known ? Core.Units.Length.Show(known.Mm, units) : null,
+        Traced = draft.Trace is not null, Known = draft.Trace is { } known ? Core.Units.Length.Typed(known.Mm, units) : null,
         Trace = draft.Trace is { } trace ? JsonSerializer.Serialize(trace, OpenJson.Options) : null,
     };
 
