@@ -214,5 +214,6 @@ export function dress() {
 function hours(minutes, said) {
   const step = said.find(([under]) => minutes < under)?.[1] ?? 1;
   const whole = Math.round(minutes / step) * step;
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
+  const rest = whole % 60 === 0 ? '' : ` ${String(whole % 60).padStart(2, '0')}`;
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h${rest}`;
 }
