@@ -72,10 +72,10 @@ internal static class Seed
         {
             tag.Happened(BenchEvent.New(at = at.AddMinutes(5), EventKind.Note, "A note of some length, as people write them at the bench."));
         }
-        if (tag.Number % 100 == 0
-            && Waits.After(tag.Plan.Deeds.First(d => d.Lag is not null), DateTimeOffset.UtcNow, TimeZoneInfo.Utc, Assumptions.Standard) is { } wait)
+        if (tag.Number % 100 == 0)
         {
-            tag.Waits.Add(wait);
+            tag.Waits.AddRange(Waits.After(tag.Plan.Deeds.First(d => d.Lag is not null), tag.Plan.Deeds, DateTimeOffset.UtcNow, TimeZoneInfo.Utc,
+                Assumptions.Standard));
         }
     }
 }

@@ -28,6 +28,15 @@ public sealed partial record Assumptions
     [Assumed("min", "iron out of acid is oiled within")] public double OilWithinAcidMin { get; init; } = 5;
     [Assumed("%", "damper than this bare iron must be oiled sooner, and a tool looked at again sooner")] public double DampPercent { get; init; } = 60;
     [Assumed("%", "strength of an acid bath")] public double AcidPercent { get; init; } = 5;
+    [Assumed("°C", "a bath mixed warm begins at")] public double WarmBathC { get; init; } = 45;
+    [Assumed("", "a bath before the wheel is given this share of a soak")] public double SoakWheelShare { get; init; } = 0.5;
+    [Assumed("", "more soaks than this are not worth it")] public int MostSoaks { get; init; } = 3;
+    [Assumed("", "a bath is worth it for a part that can have this share of its soak")] public double SoakWorthShare { get; init; } = 0.6;
+    [Assumed("", "parts lying in a tub fill this share of its floor")] public double BathPackedShare { get; init; } = 0.7;
+    [Assumed("g", "a litre of chelating bath can take up so much iron")] public double ChelatingIronGL { get; init; } = 12;
+    [Assumed("", "washing soda for electrolysis serves so many loads")] public int ElectrolyteLoads { get; init; } = 10;
+    [Assumed("", "the metal body of a plane is iron for this share of the room it takes")] public double CastSolidShare { get; init; } = 0.35;
+    [Assumed("g/cm3", "density of iron and steel")] public double IronDensity { get; init; } = 7.2;
 
     [Assumed("mm", "the whole sole of a smoothing plane is flat within", Heading = "Flat enough")] public double SoleSmoothingWholeMm { get; init; } = 0.04;
     [Assumed("mm", "toe, mouth and heel of a smoothing plane are in one plane within")] public double SoleSmoothingZonesMm { get; init; } = 0.02;

@@ -48,6 +48,7 @@ public sealed record StepFigure(StepKey Step, string What, double Likely, IReadO
         StepCase.Blade => ", on a blade that passes a hook",
         StepCase.Nicks => ", on such a blade with nicks",
         StepCase.Wood => ", on wood",
+        StepCase.Coarse => ", with a coarse medium",
         StepCase.Measured => ", by measuring",
         _ => "",
     };

@@ -55,8 +55,9 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         save.How.ShouldContain("9 mm of hard steel");
         Choices.Find(ChoiceId.Back).Find(WayId.Shim).Blocked(question).ShouldNotBeNull().ShouldContain("never on a chisel");
         Step(plan, "leave-on").Title.ShouldContain("handle");
-        // The handle stays on, so it hangs above the bath.
-        Step(plan, "soak").How.ShouldContain("handle stays a hand above");
+        // The handle stays on, so the blade is worked by hand.
+        Not(plan, "soak");
+        Step(plan, "derust-abrasive").Parts.ShouldContain(PartIds.Blade);
         Step(plan, "mushroom").Title.ShouldContain("handle");
         Step(plan, "edge-back").How.ShouldContain("never lift");
         Not(plan, "apart", "assemble");
@@ -121,8 +122,10 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         bed.Cautions.ShouldContain(CautionId.Epoxy);
         Not(plan, "open-joint", "refit-plan", "apart");
         Step(plan, "leave-on").Parts.ShouldContain(PartIds.HandleRight);
-        Step(plan, "soak").Parts.ShouldBe([PartIds.Blade]);
-        InOrder(plan, "soak-oil", "edge-hone", "edge-cover", "tang-bed", "wood-oil", "wood-wipe", "prove");
+        // Handles on peened tangs stay on, so no bath: the blade is worked by hand.
+        Not(plan, "soak");
+        Step(plan, "derust-abrasive").Parts.ShouldBe([PartIds.Blade]);
+        InOrder(plan, "derust-abrasive", "edge-hone", "edge-cover", "tang-bed", "wood-oil", "wood-wipe", "prove");
     }
 
     [Fact]

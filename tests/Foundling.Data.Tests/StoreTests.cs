@@ -117,7 +117,7 @@ public sealed class StoreTests : IDisposable
         Wait wait = tag.Waits.ShouldHaveSingleItem();
         wait.StartedAt.ShouldBe(_shop.Time.GetUtcNow());
         wait.LookInAt!.Value.ShouldBeGreaterThan(wait.StartedAt);
-        wait.MustBeOutAt.ShouldBe(wait.StartedAt.AddHours(12));
+        wait.MustBeOutAt.ShouldBe(wait.StartedAt.AddHours(30));
         tag.Log.Select(l => l.Kind).ShouldBe([EventKind.Done, EventKind.UsedUp, EventKind.WaitBegun]);
     }
 
@@ -216,6 +216,6 @@ public sealed class StoreTests : IDisposable
         ReferenceData.Baths.For(Core.Baths.BathKind.Citric, plane.Part(PartIds.Adjuster)!).OutByHours.ShouldBe(0.25);
         Core.Baths.BathTable.Strictest([.. new[] { "body", "iron" }.Select(p =>
             ReferenceData.Baths.For(Core.Baths.BathKind.Chelating, plane.Part(PartId.Of(p))!))])
-            .OutByHours.ShouldBe(12);
+            .OutByHours.ShouldBe(30);
     }
 }

@@ -132,24 +132,24 @@ public sealed class RodPageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/42/ways");
-        page.QuerySelector("#rust")!.TextContent.ShouldContain("chelating bath");
+        page.QuerySelector("#rust")!.TextContent.ShouldContain("cannot be parted from the");
         page.QuerySelector("#back")!.TextContent.ShouldContain("never on a chisel");
         page = await Post(visitor, page, "#rust form:has([value=wire])", "Take", []);
         string notice = page.QuerySelector(".notice")!.TextContent;
         notice.ShouldContain("wire wheel");
-        notice.ShouldContain("before it was chelating bath");
+        notice.ShouldContain("before it was fine abrasive and oil");
         notice.ShouldContain("Wire wheel on blade");
-        notice.ShouldContain("Out: Not for the bath");
+        notice.ShouldContain("Out: Fine abrasive and oil");
         page.QuerySelector("#step-derust-wire").ShouldNotBeNull();
-        page.QuerySelector("#step-soak").ShouldBeNull();
+        page.QuerySelector("#step-derust-abrasive").ShouldBeNull();
         (await visitor.Page("/tag/42/ways")).QuerySelector("#rust")!.TextContent.ShouldContain("chosen for this tool");
         page = await Post(visitor, page, ".notice form", "Take", new() { ["_once"] = "back" });
-        page.QuerySelector("#step-soak").ShouldNotBeNull();
+        page.QuerySelector("#step-derust-abrasive").ShouldNotBeNull();
         // The plan by the wire wheel is kept, and set beside the one that stands.
         IElement since = (await visitor.Page("/tag/42/rules")).QuerySelectorAll(".since tr").ShouldHaveSingleItem();
         since.TextContent.ShouldContain("wire wheel");
         since.TextContent.ShouldContain("Out: Wire wheel on blade");
-        since.TextContent.ShouldContain("In: Not for the bath");
+        since.TextContent.ShouldContain("In: Fine abrasive and oil");
         since.TextContent.ShouldContain("at the bench");
     }
 

@@ -21,6 +21,15 @@ public sealed record ThreePoint(double Low, double Likely, double High)
     /// <summary>So many times as much.</summary>
     public static ThreePoint operator *(ThreePoint one, double times) => new(one.Low * times, one.Likely * times, one.High * times);
 
+    /// <summary>To half a minute; what takes any time takes at least that.</summary>
+    public ThreePoint Halves()
+    {
+        static double Half(double minutes) => minutes <= 0 ? 0 : Math.Max(LeastMin, Math.Round(minutes * 2, MidpointRounding.AwayFromZero) / 2);
+        return new ThreePoint(Half(Low), Half(Likely), Half(High));
+    }
+
+    private const double LeastMin = 0.5;
+
     /// <summary>The nearest whole figures.</summary>
     public ThreePoint Whole() => new(Math.Round(Low), Math.Round(Likely), Math.Round(High));
 

@@ -105,7 +105,7 @@ public static class Mixing
         }
         double capacity = Check.Positive(input.AcidG) * Check.Positive(input.TheoreticalGIronPerGAcid) * a.BathCapacityShare;
         double free = Math.Max(0, input.AcidG - (taken / input.TheoreticalGIronPerGAcid));
-        return new SpentResult(taken, capacity, taken / capacity, free, free * (input.Acid == Acid.Citric ? 1.312 : 1.399));
+        return new SpentResult(taken, capacity, taken / capacity, free, free * Chemistry.BicarbonatePerAcid(input.Acid));
     }
 }
 

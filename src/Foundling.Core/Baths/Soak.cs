@@ -32,7 +32,7 @@ public enum BathKind
     Electrolysis,
 }
 
-/// <summary>A load in a bath.</summary>
+/// <summary>A load in a bath; <c>Share</c> is the share of the soak that is wanted, where what is left comes off otherwise.</summary>
 public sealed record SoakInput(
     BathKind Bath,
     RustLevel Rust,
@@ -44,7 +44,8 @@ public sealed record SoakInput(
     double? RoomTemperatureC = null,
     double? VolumeL = null,
     double? AreaMm2 = null,
-    double? SupplyLimitA = null);
+    double? SupplyLimitA = null,
+    double Share = 1);
 
 /// <summary>How long, when to look, and when it must be out.</summary>
 public sealed record SoakResult(
@@ -87,7 +88,7 @@ public static class Soak
         (bath == BathKind.Chelating ? a.OilWithinChelatingMin : a.OilWithinAcidMin)
         * (relativeHumidityPercent > a.DampPercent ? a.DampPercent / relativeHumidityPercent : 1);
 
-    private const double LeastPercent = 0.01, ColdestRoomC = -20, HottestRoomC = 60, LeastLitres = 0.05, MostLitres = 5000;
+    private const double LeastShare = 0.01, LeastPercent = 0.01, ColdestRoomC = -20, HottestRoomC = 60, LeastLitres = 0.05, MostLitres = 5000;
 
     /// <summary>Time for a load; several soaks with a scrub between when a limit is shorter.</summary>
     public static SoakResult Time(SoakInput input, Assumptions assumptions)
@@ -96,7 +97,7 @@ public static class Soak
         Check.Within(input.TemperatureC, 0, 90);
         Check.Within(input.Spent, 0, 100);
         Check.Within(input.RelativeHumidityPercent, 0, 100);
-        double reference = ReferenceHours(input.Bath, input.Rust, a);
+        double share = Check.Within(input.Share, LeastShare, 1, "share"), reference = ReferenceHours(input.Bath, input.Rust, a);
         bool electrolysis = input.Bath == BathKind.Electrolysis;
         (double? wanted, double? current, double? soda) = (null, null, null);
         double hours;
@@ -105,7 +106,7 @@ public static class Soak
             wanted = input.AreaMm2 is double area ? a.ElectrolysisADm2 * Check.Positive(area, "area_mm2") / 10_000 : null;
             current = wanted is double w && input.SupplyLimitA is double limit ? Math.Min(w, Check.Positive(limit, "supply_limit_a")) : wanted;
             soda = input.VolumeL is double litres ? a.WashingSodaGL * Check.Positive(litres, "volume_l") : null;
-            hours = reference * (wanted / current ?? 1);
+            hours = reference * share * (wanted / current ?? 1);
         }
         else
         {
@@ -113,7 +114,7 @@ public static class Soak
             double strength = standard is double s && input.Percent is double percent
                 ? Math.Pow(s / Check.Within(percent, LeastPercent, 100, "percent"), a.AcidStrengthPower)
                 : 1;
-            double at20 = reference * strength / Math.Max(a.SpentLeastShare, 1 - input.Spent);
+            double at20 = reference * share * strength / Math.Max(a.SpentLeastShare, 1 - input.Spent);
             hours = input is { RoomTemperatureC: double room, VolumeL: double volume }
                 ? Cooling(at20, input.TemperatureC, Check.Within(room, ColdestRoomC, HottestRoomC, "room_temperature_c"), Check.Within(volume, LeastLitres,
                     MostLitres, "volume_l"), a.CoolingPerHour)

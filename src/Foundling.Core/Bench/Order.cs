@@ -22,11 +22,16 @@ public static class Order
                 return $"\"{earlier.Title}\" comes first: {bond.Why}.";
             }
         }
-        foreach (Wait wait in tag.Waits.Where(w => Keeps(w, now) && !(w.Kind == LagKind.OutBy && Waits.EndedBy(w, step.Key))))
+        foreach (Wait wait in tag.Waits.Where(w => Keeps(w, now)))
         {
             // What stands for a step the plan has no more is about the whole tool.
             PlanStep? kept = tag.Step(wait.Step);
-            if (kept?.Key != step.Key && (step.Deed.After.Any(a => a.Id == wait.Step) || Shares(kept, step)))
+            bool lifts = wait.Kind == LagKind.OutBy && Waits.EndedBy(wait, step.Deed);
+            if (lifts && wait.ReadyAt > now)
+            {
+                return $"\"{wait.What}\" still stands, and is not ready. If it is clean sooner, say on the Bench that it is out.";
+            }
+            if (!lifts && kept?.Key != step.Key && !HasItsOwn(step, wait) && (step.Deed.After.Any(a => a.Id == wait.Step) || Shares(kept, step)))
             {
                 return $"\"{wait.What}\" still stands{(wait.Kind == LagKind.OutBy ? "" : ", and is not ready")}.";
             }
@@ -38,7 +43,11 @@ public static class Order
     public static PlanStep? Next(Tag tag, DateTimeOffset now) =>
         tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0 && Forbids(tag, s, now) is null);
 
-    // Lifting out may come early. A bath is over when it was lifted; what cures is over when its time has come, whether anybody said so or not.
+    // What comes out before the rest waits its own time, not theirs.
+    private static bool HasItsOwn(PlanStep step, Wait wait) =>
+        step.Deed.Since?.Any(s => s.Id == wait.Step && s.Lag?.EndedBy?.Contains(step.Key.Step) == true) == true;
+
+    // A bath is over when it was lifted; what cures is over when its time has come, whether anybody said so or not.
     private static bool Keeps(Wait wait, DateTimeOffset now) => Waits.Holds(wait, now) && (wait.Kind == LagKind.OutBy || wait.ReadyAt > now);
 
     // A step that names no parts is about the whole tool.

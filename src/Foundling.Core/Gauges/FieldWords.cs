@@ -23,6 +23,7 @@ public static class FieldWords
         ["bath"] = "which bath", ["rust"] = "how heavy the rust is", ["temperature_c"] = "temperature of the bath",
             ["percent"] = "strength of the bath, by weight", ["spent"] = "share of the bath that is used up, 0 to 1",
         ["relative_humidity_percent"] = "air over the bench, for drying", ["out_by_hours"] = "when a part in the load must be out",
+        ["share"] = "of the soak, where the rest comes off otherwise",
             ["room_temperature_c"] = "air in the room, where it differs from the bath",
         ["volume_l"] = "liquid in the tub", ["area_mm2"] = "surface of the load", ["supply_limit_a"] = "most the supply gives",
         ["thickness_mm"] = "of the steel, at the place measured", ["bevel_face_mm"] = "length of the ground bevel, heel to edge",

@@ -9,6 +9,9 @@ public enum ChoiceId
     /// <summary>How rust that stands up is taken off.</summary>
     Rust,
 
+    /// <summary>How a light bloom comes off.</summary>
+    Bloom,
+
     /// <summary>Whether smooth dark iron is left or taken bright.</summary>
     Dark,
 

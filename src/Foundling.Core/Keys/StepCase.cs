@@ -35,6 +35,9 @@ public enum StepCase
 
     /// <summary>By measuring.</summary>
     Measured,
+
+    /// <summary>With a coarse medium.</summary>
+    Coarse,
 }
 
 /// <summary>What minutes are counted by.</summary>

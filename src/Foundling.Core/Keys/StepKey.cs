@@ -156,6 +156,7 @@ public enum StepKey
 
     /// <summary>Blast.</summary>
     [Takes("blast", 2, Dm2 = 2)]
+    [Takes("blast", 2, StepCase.Coarse, Dm2 = 1)]
     DerustBlast,
 
     /// <summary>Oil after blasting.</summary>
@@ -178,6 +179,14 @@ public enum StepKey
     /// <summary>Into the bath.</summary>
     [Deed(DeedKind.Soak), Takes("put it into the bath", 2, 4, 8)]
     Soak,
+
+    /// <summary>Scrubbed, and into the bath again.</summary>
+    [Deed(DeedKind.Soak), Takes("scrub it between two soaks", 3, Dm2 = 0.5)]
+    SoakAgain,
+
+    /// <summary>Parts that come out before the rest.</summary>
+    [Takes("take parts out of the bath before the rest", 5, Dm2 = 0.7)]
+    SoakEarly,
 
     /// <summary>Out of the bath, scrub, rinse.</summary>
     [Takes("lift it out, scrub and rinse", 3, Dm2 = 0.5)]

@@ -12,14 +12,23 @@ public enum WayId
     /// <summary>Citric acid.</summary>
     Citric,
 
+    /// <summary>Citric acid, mixed warm.</summary>
+    CitricWarm,
+
     /// <summary>Vinegar.</summary>
     Vinegar,
+
+    /// <summary>Vinegar of half its strength.</summary>
+    VinegarHalf,
 
     /// <summary>Electrolysis.</summary>
     Electrolysis,
 
     /// <summary>Wire wheel.</summary>
     Wire,
+
+    /// <summary>Half a bath, then the wheel.</summary>
+    SoakWheel,
 
     /// <summary>Fine abrasive and oil.</summary>
     Abrasive,
@@ -29,6 +38,15 @@ public enum WayId
 
     /// <summary>Soft blasting.</summary>
     Blast,
+
+    /// <summary>Coarse blasting.</summary>
+    BlastCoarse,
+
+    /// <summary>Wiped off with oil and wool.</summary>
+    Wipe,
+
+    /// <summary>A dip of minutes in warm acid.</summary>
+    Dip,
 
     /// <summary>History, left.</summary>
     Keep,

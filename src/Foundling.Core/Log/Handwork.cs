@@ -115,8 +115,8 @@ public static class Handwork
 
     private static IEnumerable<(OrderRule Rule, Deed First, Deed Then)> Against(List<Deed> unit, IEnumerable<Deed> before, IEnumerable<Deed> after,
         PlanQuestion question) =>
-        before.SelectMany(b => unit.SelectMany(u => Planner.Between(u.Id, b.Id, question).Select(r => (r, u, b))))
-            .Concat(after.SelectMany(a => unit.SelectMany(u => Planner.Between(a.Id, u.Id, question).Select(r => (r, a, u)))));
+        before.SelectMany(b => unit.SelectMany(u => Planner.Between(u, b, question).Select(r => (r, u, b))))
+            .Concat(after.SelectMany(a => unit.SelectMany(u => Planner.Between(a, u, question).Select(r => (r, a, u)))));
 
     /// <summary>Moves an open step, with its unbroken block, to right behind another.</summary>
     /// <param name="steps">The rod, in order.</param>

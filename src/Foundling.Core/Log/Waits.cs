@@ -17,15 +17,23 @@ public static class Waits
         _ => deed.Title,
     };
 
-    /// <summary>The wait that begins when a deed is done; null when nothing waits.</summary>
+    /// <summary>The waits that begin when a deed is done: its own, and those of what comes out before the rest.</summary>
     /// <param name="deed">The deed.</param>
+    /// <param name="plan">The deeds it stands among.</param>
     /// <param name="now">When it was done.</param>
     /// <param name="zone">Where the shop is, so that nobody is asked to look in at night.</param>
     /// <param name="assumptions">When night is.</param>
-    public static Wait? After(Deed deed, DateTimeOffset now, TimeZoneInfo zone, Assumptions assumptions) => deed.Lag is not { LeastMin: > 0 } lag ? null
-        : new Wait
+    public static IReadOnlyList<Wait> After(Deed deed, IEnumerable<Deed> plan, DateTimeOffset now, TimeZoneInfo zone, Assumptions assumptions) =>
+    [
+        .. plan.SelectMany(late => (late.Since ?? []).Where(s => s.Id == deed.Id && s.Lag?.EndedBy?.Contains(late.Id.Step) == true
+            && deed.Lag?.EndedBy?.Contains(late.Id.Step) != true).Select(s => (late, s.Lag!)))
+            .Select(early => Begun(deed, early.late.Title, early.Item2, now, zone, assumptions)),
+        .. deed.Lag is { LeastMin: > 0 } lag ? [Begun(deed, What(deed), lag, now, zone, assumptions)] : Array.Empty<Wait>(),
+    ];
+
+    private static Wait Begun(Deed deed, string what, Lag lag, DateTimeOffset now, TimeZoneInfo zone, Assumptions assumptions) => new()
     {
-        Id = Guid.CreateVersion7(now), Step = deed.Id, Kind = lag.Kind, What = What(deed), StartedAt = now, ReadyAt = now.AddMinutes(lag.LeastMin),
+        Id = Guid.CreateVersion7(now), Step = deed.Id, Kind = lag.Kind, What = what, StartedAt = now, ReadyAt = now.AddMinutes(lag.LeastMin),
         LookInAt = lag.LookInMin is double look ? Baths.Soak.LookInAt(TimeZoneInfo.ConvertTime(now, zone), look, assumptions).ToUniversalTime() : null,
         MustBeOutAt = lag.MostMin is double most ? now.AddMinutes(most) : null, EndedBy = [.. lag.EndedBy ?? []],
     };
@@ -38,8 +46,9 @@ public static class Waits
         _ => true,
     };
 
-    /// <summary>True when finishing a deed is what a wait was for.</summary>
-    public static bool EndedBy(Wait wait, DeedId deed) => wait.EndedAt is null && wait.EndedBy.Contains(deed.Step);
+    /// <summary>True when finishing a deed is what a wait was for: of several of a step, the one that comes after what stands.</summary>
+    public static bool EndedBy(Wait wait, Deed deed) => wait.EndedAt is null && wait.EndedBy.Contains(deed.Id.Step)
+        && (deed.After.Any(a => a.Id == wait.Step) || deed.After.All(a => a.Id.Step != wait.Step.Step));
 
     /// <summary>True for a look again that lies too far ahead to stand among what wants doing.</summary>
     public static bool IsFar(Wait wait, DateTimeOffset now) => wait.Kind == LagKind.LookAgain && wait.ReadyAt > now.AddDays(LookAheadDays);

@@ -72,6 +72,10 @@ public sealed record Deed(DeedId Id, Stage Stage, string Title, ThreePoint Minut
     /// <summary>Deeds of the plan that must be done first, and what must have passed since.</summary>
     public IReadOnlyList<Follows> After { get; init; } = [];
 
+    /// <summary>Deeds of its own rule it comes after, whatever the rules of order say, and what must have passed since; null for none.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<Follows>? Since { get; init; }
+
     /// <summary>Time that passes by itself after it; null for none.</summary>
     public Lag? Lag { get; init; }
 

@@ -7,7 +7,8 @@ namespace Foundling.Core.Rod;
 /// <summary>Something a deed needs.</summary>
 /// <param name="Item">The supply.</param>
 /// <param name="Amount">How much, in the unit of the supply; null where an amount says nothing.</param>
-public sealed record Need(SupplyId Item, double? Amount = null)
+/// <param name="UsedUp">How much of that is gone afterwards, where the rest serves again: a bath; null for all of it.</param>
+public sealed record Need(SupplyId Item, double? Amount = null, [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] double? UsedUp = null)
 {
     /// <summary>What is known of it; null for a supply this version does not know.</summary>
     [JsonIgnore]
@@ -37,7 +38,7 @@ public static class Needs
 
     /// <summary>What a need costs, in the shop's money; nothing for kit.</summary>
     public static double Cost(Need need, Assumptions assumptions) =>
-        (need.Amount ?? 0) * (need.Supply is { Kit: false } supply ? assumptions.PriceOf(supply) : 0);
+        (need.UsedUp ?? need.Amount ?? 0) * (need.Supply is { Kit: false } supply ? assumptions.PriceOf(supply) : 0);
 
     /// <summary>The cautions of a deed with those that go with what it uses, so that none is forgotten.</summary>
     public static IReadOnlyList<CautionId> Cautioned(Deed deed) =>

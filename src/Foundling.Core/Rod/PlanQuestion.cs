@@ -29,13 +29,18 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
         public IReadOnlyList<PartDef>? Rusty { get; set; }
 
-        public ConcurrentDictionary<BathKind, IReadOnlyList<PartDef>> Loads { get; } = new();
+        public Rust.RustPlan? RustPlan { get; set; }
+
+        public ConcurrentDictionary<WayId, Rust.SoakLoad> Loads { get; } = new();
     }
 
     private Answers Answered => Known.GetValue(this, _ => new Answers());
 
     /// <summary>Ways chosen for this tool, by choice.</summary>
     public IReadOnlyDictionary<ChoiceId, WayId> TagWays { get; init; } = None;
+
+    /// <summary>Ways to take rust off that were chosen for single parts, by part.</summary>
+    public IReadOnlyDictionary<PartId, WayId> PartWays { get; init; } = new Dictionary<PartId, WayId>();
 
     /// <summary>Ways the shop prefers, by choice.</summary>
     public IReadOnlyDictionary<ChoiceId, WayId> ShopWays
@@ -146,11 +151,8 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     {
         (double low, double likely, double high) = Shop.Assumptions.MinutesOf(step, @case, work);
         double times = Aim == AimKind.Show && StepSets.Seen.Has(step) ? Shop.Assumptions.ShowTimes : 1;
-        static double Half(double minutes) => minutes <= 0 ? 0 : Math.Max(LeastMin, Math.Round(minutes * 2, MidpointRounding.AwayFromZero) / 2);
-        return new ThreePoint(Half(low * times), Half(likely * times), Half(high * times));
+        return (new ThreePoint(low, likely, high) * times).Halves();
     }
-
-    private const double LeastMin = 0.5;
 
     /// <summary>The sole, which is as long as the tool: its face and what runs round it.</summary>
     public Work Sole => Work.Surface(Facts.LengthMm * Facts.SoleWidthMm(Shop.Assumptions) / Mm2InDm2) with
@@ -178,27 +180,32 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>Ferrous parts with rust that pays for more than a wipe.</summary>
     public IReadOnlyList<PartDef> Rusty => Answered.Rusty ??= [.. With(FindingKind.Rust, 2).Where(p => p.Ferrous)];
 
-    /// <summary>The bath the way of derusting uses, or null when it uses none.</summary>
-    public BathKind? Bath => RustWays.BathOf(Way(RustWays.Id));
+    /// <summary>Ferrous parts with a light bloom that a wipe takes off.</summary>
+    public IEnumerable<PartDef> Bloomed => With(FindingKind.Rust).Where(p => p.Ferrous && Worst(FindingKind.Rust, p.Id) == 1);
 
-    /// <summary>Rusty parts that may go into a bath.</summary>
-    public IReadOnlyList<PartDef> LoadFor(BathKind bath) => Answered.Loads.GetOrAdd(bath, b => [.. Rusty.Where(p => Limit(b, p).Allowed)]);
+    /// <summary>The way rust comes off a part: the one chosen for it, else that of the whole tool.</summary>
+    public WayId RustWay(PartDef part) => PartWays.TryGetValue(part.Id, out WayId own) && Aim != AimKind.Keep ? own : Way(ChoiceId.Rust);
 
-    /// <summary>Rusty parts that go into the bath of the way taken.</summary>
-    public IReadOnlyList<PartDef> SoakLoad => Bath is BathKind bath ? LoadFor(bath) : [];
+    /// <summary>How the rust of this tool comes off, part by part.</summary>
+    public Rust.RustPlan RustPlan => Answered.RustPlan ??= Rust.RustPlan.Of(this);
 
-    /// <summary>What a part stands in a bath, with the mark on it taken into account.</summary>
-    public LoadLimit Limit(BathKind bath, PartDef part) => Shop.Baths.For(bath, part, Etched(part), DullPlate(part));
+    /// <summary>What would go into the bath of a way if all that is rusty went that way; for a dip, all that has a bloom.</summary>
+    public Rust.SoakLoad LoadBy(WayId way) =>
+        Answered.Loads.GetOrAdd(way, w => Rust.SoakLoad.Of(this, w, w == WayId.Dip ? [.. Bloomed] : Rusty));
+
+    /// <summary>Parts that go into a bath.</summary>
+    public IReadOnlyList<PartDef> SoakLoad => RustPlan.Soaked;
+
+    /// <summary>What a part stands in a bath, with the mark on it taken into account; a coat that is stripped or covered sets no limit.</summary>
+    public LoadLimit Limit(BathKind bath, PartDef part) =>
+        Shop.Baths.For(bath, SurfaceWays.IsCoated(part) && SurfaceWays.Renews(this) ? part with { Finish = PartFinish.Bare } : part, Etched(part),
+            DullPlate(part));
 
     /// <summary>True for a part with an etched mark that should be kept. Saw plates are etched; other marks are struck.</summary>
     public bool Etched(PartDef part) => part.Is(PartIds.Plate) && Worst(FindingKind.Mark, part.Id) >= 1;
 
     /// <summary>True for a screw, nut or pin losing a plating that nobody can tell by eye.</summary>
     public bool DullPlate(PartDef part) => part.IsFastener && Worst(FindingKind.PlatingLoss, part.Id) >= 1;
-
-    /// <summary>Wood, leather and cord that stay on the metal when the tool is apart as far as it should come.</summary>
-    public IEnumerable<PartDef> StaysWithMetal => Present.Where(p => !p.Ferrous && p.Material != Material.Brass && p.Joint == Joint.StaysOn
-        || Tool.Family == Family.EdgeTool && p.Material is Material.Wood or Material.Soft && p.Joint != Joint.Wedged && !p.Is(PartIds.Wedge) && !Opened);
 
     /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
     public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3

@@ -19,7 +19,7 @@ public static class Planner
     public static IReadOnlyList<(string Name, IReadOnlyList<PlanRule> Rules)> Rooms { get; } =
     [
         ("As it came", ArrivalRules.All), ("Stuck parts", SeizedRules.All), ("Taking apart", ApartRules.All), ("Washing", WashRules.All),
-            ("Rust", DerustRules.All), ("Small parts", SmallPartRules.All), ("Coating", CoatingRules.All), ("Wood", WoodRules.All),
+            ("Baths", SoakRules.All), ("Rust", DerustRules.All), ("Small parts", SmallPartRules.All), ("Coating", CoatingRules.All), ("Wood", WoodRules.All),
         ("Handles", HandleRules.All), ("Bed and wedge", BedRules.All), ("Mechanisms", MechanismRules.All), ("Edges", EdgeRules.All),
             ("Other edges", OtherEdgeRules.All), ("What only some have", ParticularRules.All), ("Saws", SawRules.All), ("Putting together",
                 TogetherRules.All), ("Soles", SoleRules.All),
@@ -78,10 +78,18 @@ public static class Planner
     public static IEnumerable<OrderRule> Between(DeedId before, DeedId after, PlanQuestion question) =>
         Speaking(before.Step, after.Step) is { Length: > 0 } rules ? rules.Where(r => r.When is null || r.When.Holds(question)) : [];
 
+    /// <summary>Order rules that hold between two deeds, those of their own rule among them.</summary>
+    public static IEnumerable<OrderRule> Between(Deed before, Deed after, PlanQuestion question) => Chained(before, after) is { } own
+        ? Between(before.Id, after.Id, question).Prepend(new OrderRule(before.Id.Step, after.Id.Step, own.Why)) : Between(before.Id, after.Id, question);
+
     /// <summary>True when some order rule, a soft one among them, wants one step before another.</summary>
-    internal static bool Bound(DeedId before, DeedId after, PlanQuestion question)
+    internal static bool Bound(Deed before, Deed after, PlanQuestion question)
     {
-        foreach (OrderRule rule in Speaking(before.Step, after.Step))
+        if (Chained(before, after) is not null)
+        {
+            return true;
+        }
+        foreach (OrderRule rule in Speaking(before.Id.Step, after.Id.Step))
         {
             if (rule.When is null || rule.When.Holds(question))
             {
@@ -103,11 +111,30 @@ public static class Planner
             After = [.. deeds.TakeWhile(early => early.Id != deed.Id).Select(early => Bond(early, deed, question)).OfType<Follows>()],
         })];
 
+    private static Follows? Chained(Deed early, Deed late)
+    {
+        if (late.Since is not null)
+        {
+            foreach (Follows own in late.Since)
+            {
+                if (own.Id == early.Id)
+                {
+                    return own;
+                }
+            }
+        }
+        return null;
+    }
+
     private static Follows? Bond(Deed early, Deed late, PlanQuestion? question)
     {
+        if (Chained(early, late) is { } own)
+        {
+            return own with { Lag = own.Lag ?? early.Lag };
+        }
         // A piece split off comes behind the piece before it; the wait of a whole is that of its last piece.
         string? why = early.Id.Whole == late.Id.Whole ? "the first piece comes first"
-            : early.Block is not null && early.Block == late.Block ? "they are done in one go, in this order"
+            : early.Block is not null && Sequence.Unit(early) == Sequence.Unit(late) ? "they are done in one go, in this order"
             : Speaking(early.Id.Step, late.Id.Step).FirstOrDefault(r => !r.Soft && (r.When is null || (question is not null && r.When.Holds(question))))?.Why;
         return why is null ? null : new Follows(early.Id, why, early.Lag is { Kind: not LagKind.LookAgain } ? early.Lag : null);
     }

@@ -1,3 +1,5 @@
+using Foundling.Core.Keys;
+
 namespace Foundling.Core.Rod;
 
 /// <summary>Puts the steps of a plan in order, with a person's own order kept as far as the hard rules allow.</summary>
@@ -65,7 +67,7 @@ internal static class Sequence
     }
 
     /// <summary>What moves as one: an unbroken block, or a step alone.</summary>
-    public static (Block?, DeedId) Unit(Deed deed) => deed.Block is Block block ? (block, default) : (null, deed.Id);
+    public static (Block?, DeedId) Unit(Deed deed) => deed.Block is Block block ? (block, new DeedId(StepKey.Own, deed.Id.Of)) : (null, deed.Id);
 
     /// <summary>True when a rule, soft ones among them, wants one group before another.</summary>
     private static bool Bound(List<Deed> early, List<Deed> late, PlanQuestion question)
@@ -74,7 +76,7 @@ internal static class Sequence
         {
             foreach (Deed l in late)
             {
-                if (Planner.Bound(e.Id, l.Id, question))
+                if (Planner.Bound(e, l, question))
                 {
                     return true;
                 }

@@ -28,6 +28,10 @@ internal static class StepSets
     public static readonly StepSet Wash = new(
         StepKey.WashDust, StepKey.WashPacked, StepKey.WashSap, StepKey.WashPaint, StepKey.Wash, StepKey.WashPlated, StepKey.WashWood);
 
+    /// <summary>Steps that end with parts out of a bath, dry and oiled.</summary>
+    public static readonly StepSet Oiled = new(
+        StepKey.SoakOil, StepKey.SoakEarly);
+
     /// <summary>Steps of taking rust off outside a bath.</summary>
     public static readonly StepSet Derust = new(
         StepKey.DerustWire, StepKey.DerustAbrasive, StepKey.DerustScrape, StepKey.DerustBlast, StepKey.DerustBlastOil, StepKey.DerustRest,
@@ -40,10 +44,13 @@ internal static class StepSets
         StepKey.Coat1, StepKey.Coat2, StepKey.WoodClean, StepKey.WoodScrape, StepKey.WoodStain, StepKey.WoodOil, StepKey.WoodShellac,
         StepKey.WoodLacquer, StepKey.Grip, StepKey.GearClean, StepKey.ChuckClean, StepKey.RatchetClean, StepKey.SlideClean, StepKey.PivotClean);
 
+    /// <summary>Steps of getting an old coat ready, which come before the rust under it.</summary>
+    public static readonly StepSet OldCoat = new(
+        StepKey.CoatColour, StepKey.CoatStrip);
+
     /// <summary>Steps of coating.</summary>
     public static readonly StepSet Coat = new(
-        StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatColour, StepKey.CoatStrip, StepKey.CoatScuff, StepKey.CoatMask, StepKey.CoatPrime,
-        StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake);
+        StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.CoatMask, StepKey.CoatPrime, StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake);
 
     /// <summary>Steps of edges.</summary>
     public static readonly StepSet Edge = new(

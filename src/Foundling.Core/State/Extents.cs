@@ -11,7 +11,11 @@ namespace Foundling.Core.State;
 /// <param name="Litres">Its volume, L.</param>
 /// <param name="Pieces">How many pieces it is.</param>
 /// <param name="Small">True for one that is held between two fingers; for several, that each of them is.</param>
-public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces, bool Small);
+/// <param name="LengthMm">Its longest side, mm.</param>
+/// <param name="WidthMm">Its next side, mm: with the longest it is what it lies on.</param>
+/// <param name="ThickMm">Its shortest side, mm: how high it lies.</param>
+public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces, bool Small, double LengthMm = 0,
+    double WidthMm = 0, double ThickMm = 0);
 
 /// <summary>How large the parts of a tool are: from their outlines at its measurements, and what they are across the drawing.</summary>
 public static class Extents
@@ -20,7 +24,7 @@ public static class Extents
     private const int CurvePieces = 4;
 
     // A part that is drawn by another has the size of a screw.
-    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, true);
+    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, true, 25, 8, 8);
 
     private static readonly ConditionalWeakTable<Facts, ConditionalWeakTable<Assumptions, IReadOnlyDictionary<PartId, PartExtent>>> Known = new();
 
@@ -65,20 +69,27 @@ public static class Extents
 
     private static PartExtent Drawn(DrawnPart drawn, PartDef part, KindPart? file, Facts facts, Assumptions a, int pieces)
     {
-        (double face, double rim) = (0, 0);
+        (double face, double rim, double largest, double its) = (0, 0, 0, 0);
         foreach (Shape shape in drawn.Shapes.Where(s => s.Outlined).DefaultIfEmpty(drawn.Shapes[0]))
         {
             (double area, double round) = shape.Path.Measured(CurvePieces, shape.EvenOdd);
             (face, rim) = (face + area, rim + round);
+            (largest, its) = area > largest ? (area, round) : (largest, its);
         }
-        PartExtent Sized(double allMm2, double mm3) => new(face / Mm2InDm2, allMm2 / Mm2InDm2, rim / MmInDm, mm3 / Mm3InL, pieces,
-            allMm2 / Mm2InDm2 / pieces < a.SmallPartDm2);
+        (double longer, double shorter) = Sides(largest, its);
+        PartExtent Sized(double allMm2, double mm3, double deep)
+        {
+            double[] sides = [longer, shorter, Math.Max(deep, 0)];
+            Array.Sort(sides);
+            return new(face / Mm2InDm2, allMm2 / Mm2InDm2, rim / MmInDm, mm3 / Mm3InL, pieces, allMm2 / Mm2InDm2 / pieces < a.SmallPartDm2,
+                sides[2], sides[1], sides[0]);
+        }
         Section section = file?.Section ?? Section.Usual;
         if (section == Section.Round || (section == Section.Usual && file?.AcrossMm is null && (part.Material == Material.Wood || part.IsFastener)))
         {
             // A turned part: its surface is pi times what one sees, its volume that of a rod as long as half its outline.
             double length = Math.Max(1, (rim / 2) - (2 * face / Math.Max(1, rim)));
-            return Sized(Math.PI * face, Math.PI / 4 * face * face / length);
+            return Sized(Math.PI * face, Math.PI / 4 * face * face / length, shorter);
         }
         double across = section switch
         {
@@ -86,6 +97,16 @@ public static class Extents
             Section.Sole => facts.SoleWidthMm(a),
             _ => file?.AcrossMm ?? face / Math.Max(1, rim / 2),
         };
-        return Sized((2 * face) + (rim * across), face * across);
+        // A metal body is cast hollow, with its sides and sole as thick as they must be.
+        double solid = section == Section.Sole && part.Ferrous ? a.CastSolidShare : 1;
+        return Sized((2 * face) + (rim * across), face * across * solid, across);
+    }
+
+    /// <summary>Sides of the rectangle of the same area and outline, which does not care how a part is turned in its drawing.</summary>
+    private static (double Longer, double Shorter) Sides(double area, double round)
+    {
+        double sum = round / 2, under = (sum * sum) - (4 * area);
+        double longer = under <= 0 ? Math.Sqrt(area) : (sum + Math.Sqrt(under)) / 2;
+        return (longer, area / Math.Max(longer, 1));
     }
 }

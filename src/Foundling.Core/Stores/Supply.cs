@@ -101,6 +101,7 @@ public static class Supplies
         Used(SupplyIds.P400Sheet, "P400 sheet", "sheets", 1, "P320"),
         Used(SupplyIds.P600Sheet, "P600 sheet", "sheets", 1, "0000 steel wool and oil"),
         Used(SupplyIds.SoftBlastingMedium, "soft blasting medium", "kg", 2.5, ""),
+        Used(SupplyIds.CoarseBlastingMedium, "coarse blasting medium", "kg", 1.5, ""),
         Used(SupplyIds.MarkingBlue, "marking blue", "mL", 0.3, "a marker"),
         Used(SupplyIds.Marker, "marker", "pieces", 0.3, "marking blue"),
         Used(SupplyIds.HoningCompound, "honing compound", "g", 0.05, "metal polish"),

@@ -243,6 +243,9 @@ public static class SupplyIds
     /// <summary>Soft blasting medium.</summary>
     public static readonly SupplyId SoftBlastingMedium = SupplyId.Of("soft-blasting-medium");
 
+    /// <summary>Coarse blasting medium.</summary>
+    public static readonly SupplyId CoarseBlastingMedium = SupplyId.Of("coarse-blasting-medium");
+
     /// <summary>Marking blue.</summary>
     public static readonly SupplyId MarkingBlue = SupplyId.Of("marking-blue");
 

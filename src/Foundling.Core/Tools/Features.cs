@@ -26,7 +26,7 @@ public sealed record Feature(FeatureId Id, string Name, IReadOnlyList<FeatureFor
         new(FeatureIds.Iron, "Iron", [new(FormIds.SolidIron, "one piece of steel, parallel"), new(FormIds.LaidOn, "hard bit laid on, parallel"),
             new(FormIds.TaperedIron, "hard bit laid on, tapered")], k => k.Family == Family.Plane && Had(k, PartIds.Iron), null),
         new(FeatureIds.Back, "Back", [new(FormIds.BrassBack, "brass", new PartBuild(PartIds.Back) { Material = Material.Brass }),
-            new(FormIds.FoldedBack, "folded steel", new PartBuild(PartIds.Back) { Material = Material.Steel, Held = "folded and pinched over the plate" })],
+            new(FormIds.FoldedBack, "folded steel", new PartBuild(PartIds.Back) { Material = Material.Steel, Held = "folded and pinched over the plate: leave it on" })],
             k => Had(k, PartIds.Back), FormIds.BrassBack),
         new(FeatureIds.Cannel, "Ground", [new(FormIds.OutCannel, "outside, the hollow is its back"), new(FormIds.InCannel, "inside, the outside is its back")],
             k => k.Edge == EdgeForm.Curved && Had(k, PartIds.Blade), null),

@@ -194,11 +194,11 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         DateTimeOffset now = time.GetUtcNow();
         tag.Happened(Event(EventKind.Done, step, step.Title));
         tag.Log.AddRange(step.Deed.UsesUp.Select(n => BenchEvent.Used(now, step.Key, n)));
-        foreach (Wait ended in tag.Waits.Where(w => Waits.EndedBy(w, step.Key)))
+        foreach (Wait ended in tag.Waits.Where(w => Waits.EndedBy(w, step.Deed)))
         {
             End(tag, ended, now);
         }
-        if (Waits.After(step.Deed, now, time.LocalTimeZone, await shop.Assumed(cancel).ConfigureAwait(false)) is { } wait)
+        foreach (Wait wait in Waits.After(step.Deed, tag.Steps.Select(s => s.Deed), now, time.LocalTimeZone, await shop.Assumed(cancel).ConfigureAwait(false)))
         {
             tag.Waits.Add(wait);
             tag.Happened(Event(EventKind.WaitBegun, step, wait.What));

@@ -23,18 +23,17 @@ internal static class Asking
     private static IEnumerable<string> Rows() =>
     [
         "Chelating bare_cast_iron ok", "Chelating malleable_iron ok", "Chelating hardened_edge_steel ok 48", "Chelating spring_steel ok 24",
-            "Chelating brass ok 2", "Chelating japanning ok 12", "Chelating enamel_paint ok 8", "Chelating nickel_plate ok 6", "Chelating etched_mark ok 4",
-            "Chelating wood never", "Chelating zinc_or_cadmium_plate never", "Citric zinc_or_cadmium_plate never", "Acetic zinc_or_cadmium_plate never",
-            "Electrolysis zinc_or_cadmium_plate never", "Chelating leather never",
-        "Citric bare_cast_iron ok 14", "Citric malleable_iron ok 14", "Citric hardened_edge_steel ok 6", "Citric spring_steel never", "Citric brass ok 0.25",
-            "Citric japanning ok 2", "Citric enamel_paint ok 2", "Citric nickel_plate ok 1", "Citric etched_mark never", "Citric wood never",
-            "Citric leather never",
-        "Acetic bare_cast_iron ok 20", "Acetic malleable_iron ok 20", "Acetic hardened_edge_steel ok 8", "Acetic spring_steel never", "Acetic brass ok 0.25",
-            "Acetic japanning ok 2", "Acetic enamel_paint ok 2", "Acetic nickel_plate ok 1", "Acetic etched_mark never", "Acetic wood never",
-            "Acetic leather never",
-        "Electrolysis bare_cast_iron ok", "Electrolysis malleable_iron ok", "Electrolysis hardened_edge_steel ok 4", "Electrolysis spring_steel never",
-            "Electrolysis brass never", "Electrolysis japanning never", "Electrolysis enamel_paint never", "Electrolysis nickel_plate ok 0.5",
-            "Electrolysis etched_mark ok 1", "Electrolysis wood never", "Electrolysis leather never",
+        "Chelating brass ok 2", "Chelating zinc_or_cadmium_plate never", "Chelating nickel_plate ok 12", "Chelating japanning ok 30",
+        "Chelating enamel_paint ok 24", "Chelating etched_mark ok 4", "Chelating wood never", "Chelating leather never",
+        "Citric bare_cast_iron ok 14", "Citric malleable_iron ok 14", "Citric hardened_edge_steel ok 6", "Citric spring_steel never",
+        "Citric brass ok 0.25", "Citric zinc_or_cadmium_plate never", "Citric nickel_plate ok 1", "Citric japanning ok 4",
+        "Citric enamel_paint ok 2", "Citric etched_mark never", "Citric wood never", "Citric leather never", "Acetic bare_cast_iron ok 26",
+        "Acetic malleable_iron ok 26", "Acetic hardened_edge_steel ok 12", "Acetic spring_steel never", "Acetic brass ok 0.25",
+        "Acetic zinc_or_cadmium_plate never", "Acetic nickel_plate ok 1", "Acetic japanning ok 6", "Acetic enamel_paint ok 3",
+        "Acetic etched_mark never", "Acetic wood never", "Acetic leather never", "Electrolysis bare_cast_iron ok 24",
+        "Electrolysis malleable_iron ok 24", "Electrolysis hardened_edge_steel ok 4", "Electrolysis spring_steel never", "Electrolysis brass never",
+        "Electrolysis zinc_or_cadmium_plate never", "Electrolysis nickel_plate ok 2", "Electrolysis japanning never",
+        "Electrolysis enamel_paint never", "Electrolysis etched_mark ok 4", "Electrolysis wood never", "Electrolysis leather never",
     ];
 
     /// <summary>A cool, moist shop with the usual figures.</summary>

@@ -150,7 +150,7 @@ public sealed class GateTests
             (way.Change!.Minutes, way.Change.Added.Count, way.Change.Gone.Count).ShouldBe((real.Minutes, real.Added.Count, real.Gone.Count));
         }
         WayReview.Of(Choices.Find(ChoiceId.Rust), Ask(AimKind.Keep, Rusty)).Where(w => w.Blocked is null).Select(w => w.Way.Id)
-            .ShouldBe([WayId.Abrasive, WayId.Scrape]);
+            .ShouldBe([WayId.Scrape]);
         Choices.All.SelectMany(c => c.Ways.GroupBy(w => w.Id).Where(g => g.Count() > 1)).ShouldBeEmpty();
     }
 

@@ -21,11 +21,8 @@ public sealed class OrderTests
     {
         Deed deed = tag.Step(id)!.Deed;
         tag.Happened(BenchEvent.New(at, EventKind.Done, deed.Title, id));
-        tag.Waits.FindAll(w => Waits.EndedBy(w, id)).ForEach(w => w.EndedAt = at);
-        if (Waits.After(deed, at, TimeZoneInfo.Utc, Assumptions.Standard) is { } wait)
-        {
-            tag.Waits.Add(wait);
-        }
+        tag.Waits.FindAll(w => Waits.EndedBy(w, deed)).ForEach(w => w.EndedAt = at);
+        tag.Waits.AddRange(Waits.After(deed, tag.Steps.Select(s => s.Deed), at, TimeZoneInfo.Utc, Assumptions.Standard));
     }
 
     [Fact]
@@ -40,7 +37,10 @@ public sealed class OrderTests
     [Fact]
     public void Wood_is_worked_while_iron_soaks_and_nothing_touches_what_is_in_the_bath()
     {
-        Tag tag = Planned(Ask(AimKind.Work, Rusty));
+        Tag tag = Planned(Ask(AimKind.Work, [.. Rusty.Where(f => f is not { Kind: FindingKind.Rust, Severity: > 2 }), F(PartIds.Body, FindingKind.Rust, 2)]) with
+        {
+            TemperatureC = 20,
+        });
         foreach (PlanStep step in tag.Steps.TakeWhile(s => s.Key != StepKey.Soak).ToList())
         {
             Done(tag, step.Key, Noon.AddDays(-1));
@@ -48,15 +48,19 @@ public sealed class OrderTests
         Done(tag, StepKey.Soak, Noon);
         DateTimeOffset later = Noon.AddMinutes(10);
         PlanStep next = Order.Next(tag, later).ShouldNotBeNull("there is wood to work");
-        next.Key.ShouldBe((DeedId)StepKey.SoakLift, "lifting out ends the bath, so it is never kept back by it");
+        next.Parts.ShouldNotBeEmpty();
+        next.Parts.ShouldAllBe(p => !tag.Step(StepKey.Soak)!.Parts.Contains(p));
+        Order.Forbids(tag, tag.Step(StepKey.SoakLift)!, later).ShouldNotBeNull().ShouldContain("not ready");
         List<PlanStep> free = [.. tag.Steps.Where(s => s.State == StepState.Open && Order.Forbids(tag, s, later) is null)];
         free.ShouldContain(s => s.Key == StepKey.WoodFind || s.Key == StepKey.WoodGlue);
         HashSet<PartId> inBath = [.. tag.Step(StepKey.Soak)!.Parts];
         free.Where(s => s.Key != StepKey.SoakLift && s.Deed.Kind != DeedKind.Look).ShouldAllBe(s => s.Parts.Count > 0 && !s.Parts.Any(inBath.Contains));
         // The primer or the coat of a body that lies in the bath is refused.
         tag.Steps.Where(s => s.Stage == Stage.Coating).ShouldAllBe(s => Order.Forbids(tag, s, later) != null);
-        Done(tag, StepKey.SoakLift, later);
-        Order.Next(tag, later)!.Key.ShouldBe((DeedId)StepKey.SoakDry, "the block goes on without a break");
+        DateTimeOffset ready = tag.Waits.Single(w => w.EndedAt is null && w.Kind == LagKind.OutBy).ReadyAt;
+        Order.Forbids(tag, tag.Step(StepKey.SoakLift)!, ready).ShouldBeNull("its time has come");
+        Done(tag, StepKey.SoakLift, ready);
+        Order.Next(tag, ready)!.Key.ShouldBe((DeedId)StepKey.SoakDry, "the block goes on without a break");
     }
 
     [Fact]

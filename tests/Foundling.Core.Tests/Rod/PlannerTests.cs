@@ -28,11 +28,11 @@ public sealed class PlannerTests
     [Fact]
     public void Degreasing_comes_before_the_bath_and_oil_right_after_it()
     {
-        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Rust, WayId.Citric)));
+        IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan((Ask(AimKind.Work, Rusty) with { TemperatureC = 20 }).With(ChoiceId.Rust, WayId.Citric)));
         At(plan, "wash").ShouldBeLessThan(At(plan, "soak"));
-        plan.Skip(At(plan, "soak") + 1).Take(4).Select(s => s.Key).ShouldBe([StepKey.SoakLift, StepKey.SoakNeutralise, StepKey.SoakDry, StepKey.SoakOil]);
+        plan.Skip(At(plan, "soak-lift")).Take(4).Select(s => s.Key).ShouldBe([StepKey.SoakLift, StepKey.SoakNeutralise, StepKey.SoakDry, StepKey.SoakOil]);
         PlanStep soak = plan[At(plan, "soak")];
-        soak.Deed.Lag?.MostMin.ShouldBe(120);
+        soak.Deed.Lag?.MostMin.ShouldBe(240);
         soak.Parts.ShouldNotContain(PartIds.CapIron);
         soak.Parts.ShouldContain(PartIds.Body);
         plan[At(plan, "derust-rest")].Parts.ShouldContain(PartIds.CapIron);

@@ -39,11 +39,11 @@ public sealed class WaitEndTests
     public void A_wait_begins_with_what_its_deed_says()
     {
         Deed deed = Rods.Deed(StepKey.Soak, Stage.Derust, "Into the bath") with { Lag = Lag.Bath(120, 540, 60, StepKey.SoakLift) };
-        Wait wait = Waits.After(deed, Noon, TimeZoneInfo.Utc, Assumptions.Standard).ShouldNotBeNull();
+        Wait wait = Waits.After(deed, [deed], Noon, TimeZoneInfo.Utc, Assumptions.Standard).ShouldHaveSingleItem();
         (wait.Kind, wait.ReadyAt, wait.MustBeOutAt, wait.LookInAt).ShouldBe((LagKind.OutBy, Noon.AddHours(2), Noon.AddHours(9), Noon.AddHours(1)));
-        Waits.After(deed with { Lag = null }, Noon, TimeZoneInfo.Utc, Assumptions.Standard).ShouldBeNull();
-        Waits.EndedBy(wait, StepKey.SoakLift).ShouldBeTrue();
-        Waits.EndedBy(wait, StepKey.SoakDry).ShouldBeFalse();
+        Waits.After(deed with { Lag = null }, [deed], Noon, TimeZoneInfo.Utc, Assumptions.Standard).ShouldBeEmpty();
+        Waits.EndedBy(wait, Rods.Deed(StepKey.SoakLift)).ShouldBeTrue();
+        Waits.EndedBy(wait, Rods.Deed(StepKey.SoakDry)).ShouldBeFalse();
     }
 
     [Fact]
@@ -51,14 +51,14 @@ public sealed class WaitEndTests
     {
         Waits.Holds(FirstCoat, Noon.AddHours(1)).ShouldBeTrue();
         Waits.Holds(FirstCoat, Noon.AddHours(2)).ShouldBeFalse();
-        Waits.EndedBy(FirstCoat, StepKey.Coat1).ShouldBeFalse();
-        Waits.EndedBy(FirstCoat, StepKey.Coat2).ShouldBeTrue();
-        Waits.EndedBy(FirstCoat, new DeedId(StepKey.Coat2, Piece: 2)).ShouldBeTrue("a piece of the next coat is the next coat");
-        Waits.EndedBy(FirstCoat, StepKey.CoatMask).ShouldBeFalse("masking is no coat");
-        Waits.EndedBy(FirstCoat, StepKey.CoatPrime).ShouldBeFalse("primer lies under it");
+        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat1)).ShouldBeFalse();
+        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat2)).ShouldBeTrue();
+        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat2) with { Id = new DeedId(StepKey.Coat2, Piece: 2) }).ShouldBeTrue("a piece of the next coat is the next coat");
+        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.CoatMask)).ShouldBeFalse("masking is no coat");
+        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.CoatPrime)).ShouldBeFalse("primer lies under it");
         Wait cured = Standing(StepKey.Coat2, Lag.Cure(48 * 60), 48, null);
         Waits.Holds(cured, Noon.AddHours(60)).ShouldBeTrue("a person says that it is hard");
-        Waits.EndedBy(cured, StepKey.Coat2).ShouldBeFalse();
+        Waits.EndedBy(cured, Rods.Deed(StepKey.Coat2)).ShouldBeFalse();
     }
 
     [Fact]

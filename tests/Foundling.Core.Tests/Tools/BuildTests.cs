@@ -56,7 +56,7 @@ public sealed class BuildTests
         PlanQuestion plated = Ask(AimKind.Work, F(PartIds.Body, FindingKind.Rust, 3), F(PartIds.LeverCap, FindingKind.Rust, 3));
         PlanQuestion plain = Built(plated, Said(KindIds.MetalBenchPlane, PartIds.LeverCap, new PartChange(Finish: PartFinish.Bare)));
         PartDef cap = plain.Tool.Part(PartIds.LeverCap)!;
-        plated.Limit(BathKind.Chelating, plated.Tool.Part(PartIds.LeverCap)!).OutByHours.ShouldBe(6);
+        plated.Limit(BathKind.Chelating, plated.Tool.Part(PartIds.LeverCap)!).OutByHours.ShouldBe(12);
         plain.Limit(BathKind.Chelating, cap).OutByHours.ShouldBeNull();
         plain.SoakLoad.Select(p => p.Id).ShouldBe([PartIds.Body, PartIds.LeverCap], ignoreOrder: true);
     }

@@ -20,8 +20,16 @@ internal static class CoatingRules
 
     private static readonly Cond Asked = If("coating is lost, or the aim asks for a new one", q => Choices.Find(Id).Asked(q));
 
-    private static readonly Cond Strips = If("too little sound coating is left to paint over, or it is baked anew", q => q.Way(Id) == WayId.Bake
-        || SurfaceWays.CoatingLoss(q) >= 3);
+    private static readonly Cond Strips = If("too little sound coating is left to paint over, or it is baked anew", SurfaceWays.Strips);
+
+    // What is blasted loses its coat in the cabinet.
+    private static List<PartDef> Stripped(PlanQuestion q) => [.. SurfaceWays.Coated(q).Except(q.RustPlan.By(WayId.Blast))
+        .Except(q.RustPlan.By(WayId.BlastCoarse))];
+
+    private static readonly Cond ByHand = If("the coat does not go in the cabinet", q => Stripped(q).Count > 0);
+
+    // The old coat comes off before the rust under it, which stands among the steps of derusting.
+    private static Stage Early(PlanQuestion q) => SurfaceWays.Strips(q) && q.Rusty.Count > 0 ? Stage.Derust : Stage.Coating;
 
     private static readonly Cond Over = If("the old coat is sound enough to paint over", q => SurfaceWays.CoatingLoss(q) < 3);
 
@@ -70,7 +78,7 @@ internal static class CoatingRules
                 : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Cautions = [CautionId.OldPaint],
         }, Id, 5),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatColour, Stage.Coating, q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives",
+            new Deed(StepKey.CoatColour, Early(q), q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives",
                 q.Minutes(StepKey.CoatColour))
         {
             Parts = Parts(q),
@@ -79,10 +87,11 @@ internal static class CoatingRules
                 : "Look under seats and caps: there it was never in the light.", Reason = "It is settled before anything is stripped.",
             FinishTest = "A dry dab beside the old one, in daylight.",
         }, Id),
-        PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips], q =>
-            new Deed(StepKey.CoatStrip, Stage.Coating, "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, SurfaceWays.Coated(q)))
+        PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips,
+            ByHand], q =>
+            new Deed(StepKey.CoatStrip, Early(q), "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, Stripped(q)))
         {
-            Parts = Parts(q), Needs = [q.On(SupplyIds.PaintStripper, SurfaceWays.Coated(q)), Need.Of(SupplyIds.WoodenScraper),
+            Parts = Ids(Stripped(q)), Needs = [q.On(SupplyIds.PaintStripper, Stripped(q)), Need.Of(SupplyIds.WoodenScraper),
                 Need.Of(SupplyIds.FineWireBrush)],
             How = $"Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.{Beneath(q)}",
             Reason = "Too little is left, or it is not sound.", FinishTest = "Bare metal in every corner.",

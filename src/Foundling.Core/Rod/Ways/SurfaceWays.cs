@@ -11,7 +11,16 @@ public static class SurfaceWays
     private const string KeepSays = "Under Keep the old surface is the history of the tool.";
 
     /// <summary>Parts that were coated when they were made.</summary>
-    public static IEnumerable<PartDef> Coated(PlanQuestion q) => q.Present.Where(p => p.Finish is PartFinish.Japanned or PartFinish.Painted);
+    public static IEnumerable<PartDef> Coated(PlanQuestion q) => q.Present.Where(IsCoated);
+
+    /// <summary>True for a part that was coated when it was made.</summary>
+    public static bool IsCoated(PartDef part) => part.Finish is PartFinish.Japanned or PartFinish.Painted;
+
+    /// <summary>True when a new coat goes on, whether the old one is stripped or covered.</summary>
+    public static bool Renews(PlanQuestion q) => Coating.Asked(q) && q.Way(ChoiceId.Coating) is WayId.Respray or WayId.Bake;
+
+    /// <summary>True when the old coat comes off: it is baked anew, or too little of it is sound enough to paint over.</summary>
+    public static bool Strips(PlanQuestion q) => Renews(q) && (q.Way(ChoiceId.Coating) == WayId.Bake || CoatingLoss(q) >= 3);
 
     /// <summary>How much of the coating is gone, 0 to 4.</summary>
     public static int CoatingLoss(PlanQuestion q) => q.WorstOn(FindingKind.CoatingLoss, Coated(q).Select(p => p.Id));

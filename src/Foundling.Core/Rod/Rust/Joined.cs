@@ -1,0 +1,45 @@
+using Foundling.Core.Tools;
+
+namespace Foundling.Core.Rod.Rust;
+
+/// <summary>Which parts of a tool cannot be parted: what goes into a bath goes in with all that hangs on it, or not at all.</summary>
+public static class Joined
+{
+    /// <summary>The parts that stay together when the tool is as far apart as it should come, the part itself among them.</summary>
+    /// <param name="q">What is planned.</param>
+    /// <param name="part">One of them.</param>
+    public static IReadOnlyList<PartDef> To(PlanQuestion q, PartDef part)
+    {
+        List<PartDef> present = [.. q.Present.Except(q.Discarded)];
+        Dictionary<PartId, PartId> on = [];
+        foreach (PartDef p in present)
+        {
+            if (StaysOn(q, p) is PartId other && other != p.Id)
+            {
+                on[p.Id] = other;
+            }
+        }
+        var all = new HashSet<PartId> { part.Id };
+        for (bool grown = true; grown;)
+        {
+            grown = false;
+            foreach ((PartId one, PartId other) in on)
+            {
+                grown |= (all.Contains(one) && all.Add(other)) || (all.Contains(other) && all.Add(one));
+            }
+        }
+        return [.. present.Where(p => all.Contains(p.Id))];
+    }
+
+    /// <summary>The part that a part stays on: it is one piece with it, riveted or driven, or only comes off by breaking something.</summary>
+    private static PartId? StaysOn(PlanQuestion q, PartDef part)
+    {
+        bool grip = part.Material is Material.Wood or Material.Soft;
+        bool stays = part.OnePiece || (part.Joint == Joint.StaysOn && !(grip && q.Opened)) || (part.Joint == Joint.Destroyed && !q.Opened)
+            || (q.Tool.Family == Family.EdgeTool && grip && part.Joint != Joint.Wedged && !q.Opened);
+        return !stays ? null : part.With is PartId with && q.Has(with) ? with
+            : part.On is PartId drawn && !part.InSet && q.Has(drawn) ? drawn
+            : q.Present.FirstOrDefault(p => p.Ferrous && !p.OnePiece && p.Id != part.Id && (part.OnePiece || grip || p.Id == q.Tool.Parts[0].Id))?.Id
+                ?? (q.Has(q.Tool.Parts[0].Id) ? q.Tool.Parts[0].Id : null);
+    }
+}
