@@ -85,6 +85,7 @@ public sealed partial record Assumptions
     [Assumed("m2/L", "oil covers in a coat")] public double OilCoverM2L { get; init; } = 14;
     [Assumed("m2/L", "shellac covers in a coat")] public double ShellacCoverM2L { get; init; } = 12;
     [Assumed("m2/L", "paint covers in a coat")] public double PaintCoverM2L { get; init; } = 9;
+    [Assumed("m2/L", "japan covers in a coat")] public double JapanCoverM2L { get; init; } = 8;
     [Assumed("g", "wax on a square decimetre")] public double WaxGDm2 { get; init; } = 0.3;
     [Assumed("mL", "stripper on a square decimetre")] public double StripperMlDm2 { get; init; } = 8;
 

@@ -18,8 +18,14 @@ public enum ChoiceId
     /// <summary>How far the coating is renewed.</summary>
     Coating,
 
+    /// <summary>How many coats of paint or japan.</summary>
+    MetalCoats,
+
     /// <summary>What happens to the old finish and what comes after.</summary>
     Wood,
+
+    /// <summary>How many coats of oil, shellac or lacquer.</summary>
+    WoodCoats,
 
     /// <summary>How pits that stop an edge are dealt with.</summary>
     Back,

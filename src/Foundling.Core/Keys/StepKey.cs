@@ -115,24 +115,28 @@ public enum StepKey
     [Takes("key the old coat", 2, Dm2 = 1)]
     CoatScuff,
 
+    /// <summary>Degrease before a coat.</summary>
+    [Takes("degrease before a coat", 2, Dm2 = 0.1)]
+    CoatDegrease,
+
     /// <summary>Mask bare faces.</summary>
     [Takes("mask bare faces", 3, Rim = 0.6)]
     CoatMask,
 
     /// <summary>Prime.</summary>
-    [Deed(DeedKind.Coat), Takes("prime", 3, Dm2 = 0.4)]
+    [Deed(DeedKind.Coat), Takes("prime", 2, Dm2 = 0.3)]
     CoatPrime,
 
     /// <summary>First coat.</summary>
-    [Deed(DeedKind.Coat), Takes("lay the first coat", 3, Dm2 = 0.4)]
+    [Deed(DeedKind.Coat), Takes("lay the first coat", 2, Dm2 = 0.3)]
     Coat1,
 
-    /// <summary>Second coat.</summary>
-    [Deed(DeedKind.Coat), Takes("lay the second coat", 3, Dm2 = 0.4)]
+    /// <summary>A further coat.</summary>
+    [Deed(DeedKind.Coat), Takes("lay a further coat", 2, Dm2 = 0.3)]
     Coat2,
 
     /// <summary>Japan and bake.</summary>
-    [Deed(DeedKind.Bake), Takes("japan and bake", 15, Dm2 = 3)]
+    [Deed(DeedKind.Bake), Takes("japan and bake a coat", 5, Dm2 = 1)]
     CoatBake,
 
     /// <summary>Keep out of the bath.</summary>
@@ -648,10 +652,12 @@ public enum StepKey
     WoodWax,
 
     /// <summary>Shellac the wood.</summary>
-    [Deed(DeedKind.Coat), Takes("shellac the wood", 5, Dm2 = 1.5)]
+    [Deed(DeedKind.Coat), Takes("shellac the wood", 1, Dm2 = 0.4)]
+    [Takes("shellac the wood", 2, StepCase.Much, Dm2 = 0.6)]
     WoodShellac,
 
     /// <summary>Lacquer the wood.</summary>
-    [Deed(DeedKind.Coat), Takes("lacquer the wood", 5, Dm2 = 1.2)]
+    [Deed(DeedKind.Coat), Takes("lacquer the wood", 1, Dm2 = 0.4)]
+    [Takes("lacquer the wood", 2, StepCase.Much, Dm2 = 0.6)]
     WoodLacquer,
 }

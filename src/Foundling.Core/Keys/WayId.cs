@@ -158,4 +158,16 @@ public enum WayId
 
     /// <summary>Lap first, hone last.</summary>
     LapFirst,
+
+    /// <summary>One coat.</summary>
+    OneCoat,
+
+    /// <summary>Two coats.</summary>
+    TwoCoats,
+
+    /// <summary>Three coats.</summary>
+    ThreeCoats,
+
+    /// <summary>Four coats.</summary>
+    FourCoats,
 }

@@ -9,7 +9,8 @@ namespace Foundling.Core.Rod;
 /// <param name="Aim">The aim.</param>
 /// <param name="Steps">Its plan.</param>
 /// <param name="Minutes">Hands-on minutes.</param>
-/// <param name="WaitMin">Minutes of waiting on top.</param>
+/// <param name="WaitMin">Minutes of waiting on top, on the longest way through.</param>
+/// <param name="ElapsedMin">Minutes from the first step to the end of the last wait: the longest way through.</param>
 /// <param name="MaterialsCost">What its materials cost; assumed prices.</param>
 /// <param name="MetalMm">Most metal taken off a working face, mm.</param>
 /// <param name="Lost">Original surfaces it costs, in words.</param>
@@ -21,7 +22,7 @@ namespace Foundling.Core.Rod;
 /// <param name="StopAfter">The step after which four fifths of the result are there; null when that is the end.</param>
 /// <param name="StopMinutes">Hands-on minutes up to there, likely.</param>
 public sealed record AimReview(
-    AimKind Aim, IReadOnlyList<Deed> Steps, TotalsResult Minutes, double WaitMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost,
+    AimKind Aim, IReadOnlyList<Deed> Steps, TotalsResult Minutes, double WaitMin, double ElapsedMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost,
         double LostShare, IReadOnlyList<Deed> Final,
     double? WorthAfter, Deed? BuysMost, double BuysShare, Deed? StopAfter, double StopMinutes)
 {
@@ -65,7 +66,7 @@ public sealed record AimReview(
                 break;
             }
         }
-        return new AimReview(question.Aim, steps, PlanTotals.Of(steps, a), steps.Sum(s => s.Lag?.HoldsMin ?? 0),
+        return new AimReview(question.Aim, steps, PlanTotals.Of(steps, a), PlanTime.Waiting(steps), PlanTime.Elapsed(steps),
             steps.Sum(s => Needs.Cost(s, a)),
             steps.Where(s => s.Parts.Any(Working.Contains)).Select(s => s.MetalRemovedMm).DefaultIfEmpty(0).Max(),
             [.. SurfaceLoss.Of(steps).Select(Surfaces.Name)], share, [.. steps.Where(s => !s.Undoable)],

@@ -28,7 +28,8 @@ public static class Amounts
             : item == SupplyIds.Shellac ? Coat(a.ShellacCoverM2L)
             : item == SupplyIds.Lacquer || item == SupplyIds.Primer || item == SupplyIds.GlossBlackEnamel || item == SupplyIds.EnamelMatchedInColour
                 || item == SupplyIds.EnamelInTheShopsColour ? Coat(a.PaintCoverM2L)
-            : item == SupplyIds.PasteWax ? a.WaxGDm2
+            : item == SupplyIds.Japanning ? Coat(a.JapanCoverM2L)
+            : item == SupplyIds.PasteWax || item == SupplyIds.MicrocrystallineWax ? a.WaxGDm2
             : item == SupplyIds.PaintStripper ? a.StripperMlDm2
             : throw new ArgumentOutOfRangeException(nameof(item), item, "It does not go by surface.");
     }

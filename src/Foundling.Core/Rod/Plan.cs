@@ -53,7 +53,8 @@ public sealed record PlanDiff(IReadOnlyList<Deed> Added, IReadOnlyList<Deed> Gon
     public static PlanDiff Of(IReadOnlyList<Deed> before, IReadOnlyList<Deed> after)
     {
         Dictionary<DeedId, Deed> was = before.ToDictionary(s => s.Id), now = after.ToDictionary(s => s.Id);
-        double Waits(IReadOnlyList<Deed> deeds) => deeds.Sum(d => d.Lag?.HoldsMin ?? 0);
+        // Steps that are not bound into a plan yet say only how long each of them waits.
+        static double Waits(IReadOnlyList<Deed> deeds) => deeds.Any(d => d.After.Count > 0) ? PlanTime.Waiting(deeds) : deeds.Sum(d => d.Lag?.HoldsMin ?? 0);
         return new PlanDiff(
             [.. after.Where(s => !was.ContainsKey(s.Id))],
             [.. before.Where(s => !now.ContainsKey(s.Id))],

@@ -117,7 +117,7 @@ public static class Planner
         {
             foreach (Follows own in late.Since)
             {
-                if (own.Id == early.Id)
+                if (own.Id == early.Id.Whole)
                 {
                     return own;
                 }
@@ -130,7 +130,8 @@ public static class Planner
     {
         if (Chained(early, late) is { } own)
         {
-            return own with { Lag = own.Lag ?? early.Lag };
+            // Of a deed that was split the wait is its last piece's.
+            return own with { Id = early.Id, Lag = early.Lag is null ? null : own.Lag ?? early.Lag };
         }
         // A piece split off comes behind the piece before it; the wait of a whole is that of its last piece.
         string? why = early.Id.Whole == late.Id.Whole ? "the first piece comes first"

@@ -50,7 +50,8 @@ internal static class StepSets
 
     /// <summary>Steps of coating.</summary>
     public static readonly StepSet Coat = new(
-        StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.CoatMask, StepKey.CoatPrime, StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake);
+        StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.CoatDegrease, StepKey.CoatMask, StepKey.CoatPrime,
+        StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake);
 
     /// <summary>Steps of edges.</summary>
     public static readonly StepSet Edge = new(

@@ -12,8 +12,8 @@ public sealed record MissedWindow(DeedId First, DeedId Then, string Sentence);
 public static class Windows
 {
     /// <summary>
-    /// Windows that close before their deed comes, when everything between takes as long as it may. A bath is none of them:
-    /// what is lifted out is lifted when its time has come, whatever else is being done.
+    /// Windows that close before their deed comes, when the hands-on work between takes as long as it may; what waits by itself meanwhile holds nobody up. A bath is
+    /// none of them: what is lifted out is lifted when its time has come, whatever else is being done.
     /// </summary>
     /// <param name="deeds">The deeds in their order.</param>
     public static IReadOnlyList<MissedWindow> Missed(IReadOnlyList<Deed> deeds)
@@ -28,7 +28,7 @@ public static class Windows
             double passed = lag.LeastMin;
             for (int j = i + 1; j < deeds.Count && !next.Contains(deeds[j].Id.Step); j++)
             {
-                passed += deeds[j].Minutes.High + (deeds[j].Lag?.HoldsMin ?? 0);
+                passed += deeds[j].Minutes.High + (deeds[j].After.Any(a => a.Id == deeds[i].Id) ? deeds[j].Lag?.HoldsMin ?? 0 : 0);
             }
             if (deeds.Skip(i + 1).FirstOrDefault(d => next.Contains(d.Id.Step)) is { } then && passed > most)
             {

@@ -69,6 +69,12 @@ public static partial class Typed
         return minutes > 0 && rounded == 0 ? $"under {step:0} min" : Hours(rounded);
     }
 
+    /// <summary>A wait as a person says it: in hours up to two days, then in half days.</summary>
+    public static string Wait(double minutes) => minutes <= LongestInHours ? About(minutes)
+        : $"{(Math.Round(minutes / MinutesADay * 2, MidpointRounding.AwayFromZero) / 2).ToString("0.#", CultureInfo.InvariantCulture)} days";
+
+    private const double MinutesADay = 24 * 60, LongestInHours = 2 * MinutesADay;
+
     /// <summary>A sum and what eight in ten do not exceed: "3 h 15, and 4 h if it fights back".</summary>
     /// <param name="usual">Minutes it usually takes.</param>
     /// <param name="high">Minutes eight in ten do not exceed.</param>

@@ -213,7 +213,7 @@ public static class Words
         ? $"; and {titles.Count - most} more" : "");
 
     /// <summary>A wait: hours, or days when there are more than two.</summary>
-    public static string Wait(double minutes) => minutes > 48 * 60 ? $"{minutes / 1440:0.#} days" : Core.Units.Typed.Hours(minutes);
+    public static string Wait(double minutes) => Core.Units.Typed.Wait(minutes);
 
     /// <summary>How often a tool turns up.</summary>
     public static string Of(Core.Aim.Rarity rarity) => rarity switch { Core.Aim.Rarity.Common => "common, every market has one", Core.Aim.Rarity.Uncommon =>

@@ -27,9 +27,10 @@ public sealed class AmountTests
     {
         PlanQuestion q = Asking.Ask(KindIds.WoodenBenchPlane, AimKind.Work).With(ChoiceId.Wood, WayId.Shellac);
         double usual = Amount(q, StepKey.WoodShellac, SupplyIds.Shellac)!.Value;
-        usual.ShouldBeInRange(30, 50, "three coats of 0.83 mL on about 15 dm2");
+        usual.ShouldBeInRange(10, 20, "a coat of 0.83 mL on about 15 dm2");
         PlanQuestion thin = q with { Shop = q.Shop with { Assumptions = Assumptions.Standard.With("shellac_cover_m2_l", 24) } };
         Amount(thin, StepKey.WoodShellac, SupplyIds.Shellac)!.Value.ShouldBe(usual / 2, 3);
+        Planner.Plan(q).Count(d => d.Id.Step == StepKey.WoodShellac).ShouldBe(3, "each coat takes its own");
     }
 
     [Fact]

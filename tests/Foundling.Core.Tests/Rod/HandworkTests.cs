@@ -102,10 +102,10 @@ public sealed class HandworkTests
     [Fact]
     public void What_would_make_a_coat_too_late_is_not_put_before_it()
     {
-        PlanQuestion question = Asking.Ask(AimKind.Show, Asking.F(PartIds.Body, FindingKind.CoatingLoss, 4), Asking.F(PartIds.Tote, FindingKind.Crack, 2))
-            .With(ChoiceId.Coating, WayId.Respray);
+        // Oil is wiped off within a quarter of an hour: no long step fits between.
+        PlanQuestion question = Asking.Ask(AimKind.Work, Rusty);
         IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(question));
-        PlanStep slow = plan.Single(s => s.Key == StepKey.WoodGlue), coat = plan.Single(s => s.Key == StepKey.Coat2);
+        PlanStep slow = plan.Single(s => s.Key == StepKey.EdgeSave), coat = plan.Single(s => s.Key == StepKey.WoodOil);
         MoveResult moved = Handwork.Move(plan, slow.Key, coat.Key, question);
         moved.Forbidden.ShouldNotBeNull().ShouldContain("comes too late");
         moved.Deeds.Select(d => d.Id).ShouldBe(plan.Select(s => s.Key), "nothing moves");

@@ -132,12 +132,17 @@ public sealed class RandomPlanTests
 
     private static void CoatsKeepTheirWindow(IReadOnlyList<PlanStep> plan, Func<PlanStep, string> where)
     {
-        List<PlanStep> coats = [.. plan.Where(s => s.Key.Step is StepKey.CoatPrime or StepKey.Coat1 or StepKey.Coat2)];
-        foreach ((PlanStep first, PlanStep then) in coats.Zip(coats.Skip(1)))
+        foreach (PlanStep then in plan.Where(s => s.Key.Step is StepKey.Coat1 or StepKey.Coat2 or StepKey.WoodShellac or StepKey.WoodLacquer or StepKey.WoodWipe))
         {
-            (first.WaitMin > 0 && first.WaitMin <= first.Deed.Lag?.MostMin).ShouldBeTrue($"{where(first)} has no window for the next coat");
-            double between = plan.Where(s => s.Order > first.Order && s.Order < then.Order).Sum(s => s.Minutes.High + (s.WaitMin ?? 0));
-            (first.WaitMin!.Value + between).ShouldBeLessThanOrEqualTo(first.Deed.Lag!.MostMin!.Value, $"{where(then)} misses the window");
+            foreach (Follows after in then.Deed.After.Where(a => a.Lag is { Kind: LagKind.RecoatBefore or LagKind.WipeOff }))
+            {
+                PlanStep first = plan.Single(s => s.Key == after.Id);
+                (after.Lag!.LeastMin > 0 && !(after.Lag.LeastMin > after.Lag.MostMin)).ShouldBeTrue($"{where(first)} has no window for the next coat");
+                double between = plan.Where(s => s.Order > first.Order && s.Order < then.Order).Sum(s => s.Minutes.High);
+                (after.Lag.MostMin is null || after.Lag.LeastMin + between <= after.Lag.MostMin).ShouldBeTrue($"{where(then)} misses the window");
+            }
+            (then.Key.Of.Length == 0 && then.Key.Step is StepKey.Coat1 or StepKey.WoodShellac or StepKey.WoodLacquer || then.Deed.After.Any(a => a.Lag is not null))
+                .ShouldBeTrue($"{where(then)} waits for no coat");
         }
     }
 

@@ -111,40 +111,71 @@ internal static class CoatingRules
             How = "Press the tape down and seal its edge with the base colour, so that nothing creeps under. Plug threads.",
             Reason = "Paint under a seat lets it rock.", FinishTest = "Tape pressed down, edges cut clean.",
         }, Id),
+        PlanRule.One("degrease before the coat", "A film of oil lifts paint in sheets.", [Has, Asked, Way(WayId.Touch, WayId.Respray, WayId.Bake)], q =>
+            new Deed(StepKey.CoatDegrease, Stage.Coating, "Degrease what is to be coated", q.Minutes(StepKey.CoatDegrease, SurfaceWays.Coated(q)))
+        {
+            Parts = Parts(q), Needs = [q.On(SupplyIds.WhiteSpirit, SurfaceWays.Coated(q)), q.On(SupplyIds.CleanCloth, SurfaceWays.Coated(q))],
+            How = "A clean cloth, turned often, and not touched again with bare hands. Let it dry right off.",
+            Reason = "The oil that kept rust away keeps paint away too.", FinishTest = "A second cloth stays white.",
+            Cautions = [CautionId.Solvent, CautionId.Chlorinated],
+        }, Id),
         PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Strips], q =>
             new Deed(StepKey.CoatPrime, Stage.Coating, "One thin coat of primer on the bare metal", q.Minutes(StepKey.CoatPrime, SurfaceWays.Coated(q)))
         {
-            Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1, StepKey.Coat2),
+            Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1),
                 Needs = [q.On(SupplyIds.Primer, SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
-            How = "Degrease with a clean rag first, and do not touch it again.", Reason = "It holds the paint and keeps damp out.",
+            How = "Thin, from all sides, into the corners first.", Reason = "It holds the paint and keeps damp out.",
             FinishTest = "An even matt film.", Cautions = [CautionId.Spray],
         }, Id),
-        PlanRule.One("first coat", "Thin coats inside the recoat window.", [Has, Asked, Way(WayId.Respray)], q =>
-            new Deed(StepKey.Coat1, Stage.Coating, $"First thin coat of {Colour(q)}", q.Minutes(StepKey.Coat1, SurfaceWays.Coated(q)))
-        {
-            Parts = Parts(q), Lag = Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2),
-                Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
-            How = $"Two light passes. The next coat goes on before {Units.Typed.Hours(Enamel(q).RecoatUntilMin ?? 0)}, or after three days and a rub-down.",
-            Reason = "A thick coat sags and stays soft.", FinishTest = "Even, no runs.", Cautions = [CautionId.Spray], Undoable = false,
-        }, Id, 4),
-        PlanRule.One("second coat", "The second coat covers.", [Has, Asked, Way(WayId.Respray)], q =>
-            new Deed(StepKey.Coat2, Stage.Coating, $"Second thin coat of {Colour(q)}", q.Minutes(StepKey.Coat2, SurfaceWays.Coated(q)))
-        {
-            Parts = Parts(q), Lag = Lag.Cure(Enamel(q).CureMin, 60), Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
-            How = "As the first. Tape off while it is still soft.", Reason = "It wears from the edges, so there must be two.",
-            FinishTest = "Hard to the nail.", Cautions = [CautionId.Spray], Undoable = false,
-        }, Id, 8),
-        PlanRule.One("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], q =>
-            new Deed(StepKey.CoatBake, Stage.Coating, "Three thin coats of japanning, flashed off and baked between",
-                q.Minutes(StepKey.CoatBake, SurfaceWays.Coated(q)))
-        {
-            Parts = Parts(q), Lag = Lag.Cure(8 * 60, 60), Needs = [Need.Of(SupplyIds.Japanning, 80), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
-            How = "Let each coat flash off for half an hour, then raise the heat slowly, hold, and let it fall with the door shut.",
-            Reason = Parts(q).Any(p => q.Tool.Part(p) is { Finish: PartFinish.Japanned }) ? "It left the works baked."
-                : "Baked it stands more than the paint it had.", FinishTest = "Hard to the nail, even in raking light.", Cautions = [CautionId.Oven],
-            Undoable = false,
-        }, Id, 14),
+        new("coats of paint", "Thin coats inside the recoat window, each with its time.", [Has, Asked, Way(WayId.Respray)], Painted, Id, 12),
+        new("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], Baked, Id, 14),
     ];
+
+    private static IEnumerable<Deed> Painted(PlanQuestion q)
+    {
+        int coats = CoatWays.Count(q, ChoiceId.MetalCoats);
+        for (int coat = 1; coat <= coats; coat++)
+        {
+            bool last = coat == coats;
+            DeedId Key(int n) => n == 1 ? StepKey.Coat1 : n == 2 ? StepKey.Coat2 : new DeedId(StepKey.Coat2, $"{n}");
+            Lag lag = last ? Lag.Cure(Enamel(q).CureMin, 60) : Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2);
+            yield return new Deed(Key(coat), Stage.Coating, coats == 1 ? $"One thin coat of {Colour(q)}" : $"{CoatWays.Turn(coat)} thin coat of {Colour(q)}",
+                q.Minutes(coat == 1 ? StepKey.Coat1 : StepKey.Coat2, SurfaceWays.Coated(q)))
+            {
+                Parts = Parts(q), Lag = lag, Since = coat == 1 ? null : [new Follows(Key(coat - 1), "inside the recoat window")],
+                Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
+                How = (coat == 1 ? "Two light passes." : "As the first, across it.") + (last ? " Tape off while it is still soft."
+                    : $" The next coat goes on from {Typed.Wait(Enamel(q).RecoatFromMin)} to {Typed.Wait(Enamel(q).RecoatUntilMin!.Value)} after it, or again after "
+                        + $"{Typed.Wait(Enamel(q).AgainMin!.Value)} and a rub-down."),
+                Reason = coat == 1 ? "A thick coat sags and stays soft." : last ? "It wears from the edges, so one is not enough."
+                    : "Thin coats dry through.",
+                FinishTest = last ? "Hard to the nail." : "Even, no runs.", Cautions = [CautionId.Spray], Undoable = false,
+            };
+        }
+    }
+
+    private static IEnumerable<Deed> Baked(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        int coats = CoatWays.Count(q, ChoiceId.MetalCoats);
+        double flash = new Drying(a.JapanFlashOffMin, null, a.JapanFlashOffMin).In(q.TemperatureC, q.RelativeHumidityPercent).RecoatFromMin;
+        DeedId Key(int n) => n == 1 ? StepKey.CoatBake : new DeedId(StepKey.CoatBake, $"{n}");
+        for (int coat = 1; coat <= coats; coat++)
+        {
+            yield return new Deed(Key(coat), Stage.Coating, coats == 1 ? "One thin coat of japan, flashed off and baked"
+                : $"{CoatWays.Turn(coat)} thin coat of japan, flashed off and baked", q.Minutes(StepKey.CoatBake, SurfaceWays.Coated(q)))
+            {
+                Parts = Parts(q), Lag = Lag.Cure(flash + (a.JapanOvenHours * 60), flash),
+                Since = coat == 1 ? null : [new Follows(Key(coat - 1), "each coat is baked before the next")],
+                Needs = [q.On(SupplyIds.Japanning, SurfaceWays.Coated(q)), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
+                How = $"Let it flash off for {Typed.Wait(flash)}, then raise the heat slowly, hold, and let it fall with the door shut."
+                    + (coat > 1 ? " Rub nibs off first." : ""),
+                Reason = Parts(q).Any(p => q.Tool.Part(p) is { Finish: PartFinish.Japanned }) ? "It left the works baked."
+                    : "Baked it stands more than the paint it had.",
+                FinishTest = coat == coats ? "Hard to the nail, even in raking light." : "Hard to the nail.", Cautions = [CautionId.Oven], Undoable = false,
+            };
+        }
+    }
 
     private static Drying Prime(PlanQuestion q) => Drying.Primer(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
 }

@@ -1,3 +1,4 @@
+using Foundling.Core.Finishes;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
@@ -59,7 +60,7 @@ internal static class HandleRules
             [NotKeep, If("a handle is loose on its tang, and may stay on", q => LooseOnTang(q).Count > 0 && !q.Opened)], q => new Deed(StepKey.TangBed,
             Stage.Wood, $"Bed {Names(LooseOnTang(q))} on the tang with slow epoxy", q.Minutes(StepKey.TangBed))
         {
-            Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60),
+            Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(Adhesive.SlowEpoxy(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, 60),
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
             How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright. The sound handle "
                 + "stays on.", Reason = "The rivet is whole: opening it would cost more than it gives.", FinishTest = "No movement when twisted hard.",

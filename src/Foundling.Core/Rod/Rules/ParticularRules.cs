@@ -1,3 +1,4 @@
+using Foundling.Core.Finishes;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Safety;
@@ -51,7 +52,7 @@ internal static class ParticularRules
             new Deed(StepKey.Boxing, Stage.Wood, q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4 ? "Let in new boxing where it is gone"
             : "Glue the loose boxing back", q.Minutes(StepKey.Boxing, q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4 ? StepCase.Much : StepCase.Usual))
         {
-            Parts = [PartIds.Boxing], Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60),
+            Parts = [PartIds.Boxing], Lag = Lag.Cure(Adhesive.LiquidHide(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, 60),
             Needs = [Need.Of(SupplyIds.LiquidHideGlue, 6), Need.Of(SupplyIds.Clamps), Need.Of(SupplyIds.ScrapOfSoftwood)],
             How = q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4
                 ? "Hard fine wood, its grain on the same slant, left proud and brought down with a scraper of the opposite shape. No heat, no wet cloth "

@@ -86,7 +86,7 @@ internal static class SoakRules
         string watch = load.In.Any(q.Etched) ? " Look at the etch every half hour." : load.In.Any(p => SurfaceWays.IsCoated(p) && !SurfaceWays.Renews(q))
             ? " Coatings watched." : "";
         string more = time.Soaks > 1 ? $" {time.Soaks} soaks with a scrub between." : "";
-        string out_ = load.Early.Count > 0 ? $" The {Names(load.Early)} {Verb(load.Early, "comes", "come")} out after {Typed.About(load.EarlyHours * MinutesAnHour)}."
+        string out_ = load.Early.Count > 0 ? $" The {Names(load.Early)} {Verb(load.Early, "comes", "come")} out after {Typed.Wait(load.EarlyHours * MinutesAnHour)}."
             : "";
         yield return new Deed(Round(of, 1), Stage.Derust, $"Into {load.Mix.Name}: {q.Called(load.In)}", q.Minutes(StepKey.Soak))
         {
@@ -121,7 +121,7 @@ internal static class SoakRules
         SoakResult time = load.Time!;
         string warm = load.Mix.WarmC is double warmC ? $"mixed at {warmC:0} °C and left to cool" : $"at {q.TemperatureC:0} °C";
         string rust = load.Rust switch { RustLevel.Light => "light rust", RustLevel.Medium => "brown rust", _ => "crust" };
-        string about = Sentences.Start(Typed.About(time.SoakHours * MinutesAnHour)), all = time.Soaks > 1 ? $"{about} in all" : about;
+        string about = Sentences.Start(Typed.Wait(time.SoakHours * MinutesAnHour)), all = time.Soaks > 1 ? $"{about} in all" : about;
         string what = load.Mix.Share < 1 ? $"{all} {warm} loosen {rust}; the wheel takes what is left." : $"{all} {warm} for {rust}.";
         return $"{what} {Limited(load)}".TrimEnd();
     }

@@ -1,3 +1,4 @@
+using Foundling.Core.Units;
 using Foundling.Core.Aim;
 using Foundling.Core.Finishes;
 using Foundling.Core.Keys;
@@ -28,6 +29,12 @@ internal static class WoodRules
 
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
         && !(p.Is(PartIds.Haft) && c >= 3))];
+
+    private static Adhesive Glue(PlanQuestion q) => (q.Aim == AimKind.Keep ? Adhesive.LiquidHide(q.Shop.Assumptions)
+        : Adhesive.Wood(q.Shop.Assumptions)).In(q.TemperatureC);
+
+    private static string Cold(PlanQuestion q) => Glue(q).TooCold(q.TemperatureC)
+        ? $" At {q.TemperatureC:0} °C it does not hold: warm the shop and the wood to {Glue(q).LeastC:0} °C or more first." : "";
 
     // Where wood must grip, or must move, it stays bare.
     private static string Bare(PlanQuestion q) => q.Tool.Manner.Unfinished is { } bare ? $" None on {bare}." : "";
@@ -65,10 +72,11 @@ internal static class WoodRules
         PlanRule.One("glue a break", "A clean break holds better than the wood beside it.", [Has, If("wood is cracked or broken", q => Broken(q).Count > 0)],
             q => new Deed(StepKey.WoodGlue, Stage.Wood, $"Glue and clamp {Names(Broken(q))}", q.Minutes(StepKey.WoodGlue, Broken(q)))
         {
-            Parts = Ids(Broken(q)), Lag = Lag.Cure(q.Shop.Assumptions.GlueCureHours * 60, 60), Undoable = q.Aim == AimKind.Keep,
+            Parts = Ids(Broken(q)), Lag = Lag.Cure(Glue(q).CuredMin, Glue(q).ClampedMin), Undoable = q.Aim == AimKind.Keep,
             Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps),
                 Need.Of(SupplyIds.ScrapOfSoftwood)],
-            How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Clamps off after an hour, load after a day.",
+            How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Closed within {Math.Floor(Glue(q).OpenMin):0} min, clamps off "
+                + $"after {Typed.Wait(Glue(q).ClampedMin)}, load after {Typed.Wait(Glue(q).CuredMin)}.{Cold(q)}",
             Reason = "Glue before any finish, or it will not hold.", FinishTest = Bored(q) ? "No line to feel, bore free." : "No line to feel.",
         }, buys: 6),
         PlanRule.One("scrape the wood", "A new surface starts at clean wood.", [Has, Dry, Way(WayId.Shellac, WayId.Lacquer)], q =>
@@ -83,7 +91,7 @@ internal static class WoodRules
         PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
             new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", q.Minutes(StepKey.WoodStain, SurfaceWays.Wooden(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(60), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
+            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.",
         }, Id),
@@ -95,44 +103,67 @@ internal static class WoodRules
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
-        PlanRule.One("oil the wood", "Bare or thirsty wood cracks.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], q =>
-            new Deed(StepKey.WoodOil, Stage.Wood, "One thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Wooden(q)))
-        {
-            Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
-            Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
-            Reason = "It keeps the colour and sheds water.",
-            How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
-            FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
-        }, Id, 3),
-        PlanRule.One("wipe the oil off", "Oil left standing skins over and stays sticky.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], q =>
-            new Deed(StepKey.WoodWipe, Stage.Wood, "Wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe, SurfaceWays.Wooden(q)))
-        {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Oil)), Needs = [Need.Of(SupplyIds.LintFreeCloth, 1)],
-            How = "With a clean cloth, turned often, into every corner. Where it has gone tacky, fresh oil softens it: rub, and wipe again.",
-            Reason = "What the wood has not taken never dries hard.", FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
-        }, Id, 2),
+        new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], Oiled, Id, 5),
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax)], q =>
             new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Wooden(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(15), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Wax)), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
-        PlanRule.One("shellac the wood", "Thin coats, an hour apart.", [Has, Dry, Way(WayId.Shellac)], q =>
-            new Deed(StepKey.WoodShellac, Stage.Wood, "Three thin coats of shellac, rubbed down between", q.Minutes(StepKey.WoodShellac, SurfaceWays.Wooden(q)))
-        {
-            Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Shellac), In(q, Drying.Shellac)),
-            Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Wooden(q), 3), Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LintFreeCloth, 1)],
-            How = "Small parts spin on a mandrel in the drill press. A coat an hour, wool between." + Bare(q), Reason = "An even shine as it was sold.",
-            FinishTest = "No bare spot in raking light.", Cautions = [CautionId.Solvent, CautionId.Rotating], Undoable = false,
-        }, Id, 8),
-        PlanRule.One("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodLacquer, Stage.Wood, "Three thin coats of lacquer", q.Minutes(StepKey.WoodLacquer, SurfaceWays.Wooden(q)))
-        {
-            Parts = Parts(q), Lag = Lag.Cure(3 * In(q, Drying.Lacquer), In(q, Drying.Lacquer)),
-                Needs = [q.On(SupplyIds.Lacquer, SurfaceWays.Wooden(q), 3), Need.Of(SupplyIds.SprayGear)],
-            How = "Light passes. Wool between, wax at the end." + Bare(q), Reason = "Hard, clear and even.", FinishTest = "No bare spot in raking light.",
-            Cautions = [CautionId.Spray], Undoable = false,
-        }, Id, 8),
+        new("shellac the wood", "Thin coats, each dry before the next.", [Has, Dry, Way(WayId.Shellac)], q => Coated(q, StepKey.WoodShellac, "shellac",
+            SupplyIds.Shellac, Drying.Shellac, "Small parts spin on a mandrel in the drill press.", "An even shine as it was sold.",
+            [CautionId.Solvent, CautionId.Rotating], Need.Of(SupplyIds.LintFreeCloth, 1)), Id, 8),
+        new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, StepKey.WoodLacquer, "lacquer",
+            SupplyIds.Lacquer, Drying.Lacquer, "Light passes.", "Hard, clear and even.", [CautionId.Spray], Need.Of(SupplyIds.SprayGear)), Id, 8),
     ];
+
+    private static DeedId Coat(StepKey step, int coat) => coat == 1 ? step : new DeedId(step, $"{coat}");
+
+    private static IEnumerable<Deed> Oiled(PlanQuestion q)
+    {
+        int coats = CoatWays.Count(q, ChoiceId.WoodCoats);
+        for (int coat = 1; coat <= coats; coat++)
+        {
+            yield return new Deed(Coat(StepKey.WoodOil, coat), Stage.Wood, coats == 1 ? "One thin coat of oil on the wood"
+                : $"{CoatWays.Turn(coat)} thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Wooden(q)))
+            {
+                Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
+                Since = coat == 1 ? null : [new Follows(Coat(StepKey.WoodWipe, coat - 1), "the coat before has dried")],
+                Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                Reason = coat == 1 ? "It keeps the colour and sheds water." : "One coat dries patchy.",
+                How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
+                FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
+            };
+            yield return new Deed(Coat(StepKey.WoodWipe, coat), Stage.Wood, "Wipe off all the oil that stands",
+                q.Minutes(StepKey.WoodWipe, SurfaceWays.Wooden(q)))
+            {
+                Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Oil)), Needs = [Need.Of(SupplyIds.LintFreeCloth, 1)],
+                Since = [new Follows(Coat(StepKey.WoodOil, coat), "it stands a while, then it is wiped off")],
+                How = "With a clean cloth, turned often, into every corner. Where it has gone tacky, fresh oil softens it: rub, and wipe again.",
+                Reason = "What the wood has not taken never dries hard.", FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
+            };
+        }
+    }
+
+    private static IEnumerable<Deed> Coated(PlanQuestion q, StepKey step, string finish, SupplyId supply, Func<Assumptions, Drying> drying, string how,
+        string reason, IReadOnlyList<CautionId> cautions, Need with)
+    {
+        int coats = CoatWays.Count(q, ChoiceId.WoodCoats);
+        Drying dries = drying(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
+        for (int coat = 1; coat <= coats; coat++)
+        {
+            bool last = coat == coats;
+            yield return new Deed(Coat(step, coat), Stage.Wood, coats == 1 ? $"One thin coat of {finish}" : $"{CoatWays.Turn(coat)} thin coat of {finish}",
+                q.Minutes(step, SurfaceWays.Wooden(q), coat == 1 ? StepCase.Usual : StepCase.Much))
+            {
+                Parts = Parts(q), Lag = last ? Lag.Cure(dries.CureMin, dries.RecoatFromMin) : Lag.Recoat(dries.RecoatFromMin, dries.RecoatUntilMin, step),
+                Since = coat == 1 ? null : [new Follows(Coat(step, coat - 1), "the coat before is dry")],
+                Needs = coat == 1 ? [q.On(supply, SurfaceWays.Wooden(q)), with]
+                    : [q.On(supply, SurfaceWays.Wooden(q)), with, Need.Of(SupplyIds.SteelWool, 1)],
+                How = (coat == 1 ? how : "Rub down with wool, dust off, then as the first.") + (last ? " Wax it once it is hard." : "") + Bare(q), Reason = reason,
+                FinishTest = last ? "No bare spot in raking light." : "Dry, no drag under the finger.", Cautions = cautions, Undoable = false,
+            };
+        }
+    }
 }

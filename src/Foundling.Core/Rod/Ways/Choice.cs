@@ -90,7 +90,8 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
 public static class Choices
 {
     /// <summary>Every choice, in the order of the work.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SurfaceWays.Coating, SurfaceWays.Wood, .. EdgeWays.All,
+    public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SurfaceWays.Coating, CoatWays.Metal,
+        SurfaceWays.Wood, CoatWays.Wood, .. EdgeWays.All,
         .. SoleWays.All];
 
     private static readonly Dictionary<ChoiceId, Choice> ById = All.ToDictionary(c => c.Id);
