@@ -286,6 +286,10 @@ public enum StepKey
     [Takes("shorten the rod", 3, 8, 20)]
     RodShorten,
 
+    /// <summary>Draw up a nut that was only loose.</summary>
+    [Takes("draw up a loose nut", 0.5, Piece = 0.5)]
+    RodTighten,
+
     /// <summary>Seat a handle on its tang.</summary>
     [Deed(DeedKind.Cure), Takes("seat a handle on its tang", 8, 15, 30)]
     TangBed,
@@ -395,8 +399,12 @@ public enum StepKey
     [Takes("bring the nuts in line", 0, Piece = 1)]
     SawNuts,
 
-    /// <summary>Oil stiff threads.</summary>
-    [Deed(DeedKind.Soak), Takes("oil stiff threads", 1, Piece = 0.5)]
+    /// <summary>Oil and work what is stiff.</summary>
+    [Takes("oil and work what is stiff", 1, Piece = 1)]
+    FreeStiff,
+
+    /// <summary>Oil stuck threads.</summary>
+    [Deed(DeedKind.Soak), Takes("oil stuck threads", 1, Piece = 0.5)]
     FreeOil,
 
     /// <summary>The right driver.</summary>

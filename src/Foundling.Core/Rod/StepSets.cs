@@ -18,11 +18,11 @@ internal static class StepSets
 {
     /// <summary>Steps of rungs of the ladder for stuck parts.</summary>
     public static readonly StepSet Free = new(
-        StepKey.FreeOil, StepKey.FreeDriver, StepKey.FreeClamp, StepKey.FreeShock, StepKey.FreeHeat, StepKey.FreePins, StepKey.FreeStop);
+        StepKey.FreeStiff, StepKey.FreeOil, StepKey.FreeDriver, StepKey.FreeClamp, StepKey.FreeShock, StepKey.FreeHeat, StepKey.FreePins, StepKey.FreeStop);
 
     /// <summary>Steps of pictures of how it sat.</summary>
     public static readonly StepSet Photo = new(
-        StepKey.PhotoPins, StepKey.PhotoChuck);
+        StepKey.PhotoPins);
 
     /// <summary>Steps of washing.</summary>
     public static readonly StepSet Wash = new(
@@ -63,12 +63,16 @@ internal static class StepSets
 
     /// <summary>Steps of wood.</summary>
     public static readonly StepSet Wood = new(
-        StepKey.WoodDry, StepKey.WoodFind, StepKey.WoodClean, StepKey.WoodGlue, StepKey.WoodScrape, StepKey.WoodStain, StepKey.WoodRevive,
+        StepKey.WoodDry, StepKey.WoodClean, StepKey.WoodGlue, StepKey.WoodScrape, StepKey.WoodStain, StepKey.WoodRevive,
         StepKey.WoodOil, StepKey.WoodWipe, StepKey.WoodWax, StepKey.WoodShellac, StepKey.WoodLacquer);
 
     /// <summary>Steps of rods of totes and knobs.</summary>
     public static readonly StepSet Rod = new(
-        StepKey.RodWhy, StepKey.RodShorten);
+        StepKey.RodShorten);
+
+    /// <summary>Steps of small parts.</summary>
+    public static readonly StepSet Small = new(
+        StepKey.Screws, StepKey.SlotsDress, StepKey.Tabs, StepKey.Knurl, StepKey.Brass, StepKey.Mushroom, StepKey.UndoRepair, StepKey.Straighten);
 
     /// <summary>Steps of hafts.</summary>
     public static readonly StepSet Haft = new(
@@ -90,7 +94,7 @@ internal static class StepSets
     public static readonly StepSet Saw = new(
         StepKey.SawStraight, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.SawCover, StepKey.SawBack, StepKey.SawNuts);
 
-    /// <summary>Steps of setting.</summary>
-    public static readonly StepSet Set = new(
-        StepKey.SetCap, StepKey.SetMouth, StepKey.SetPivot, StepKey.SetStops);
+    /// <summary>Steps of setting that come after the last honing.</summary>
+    public static readonly StepSet SetLast = new(
+        StepKey.SetPivot, StepKey.SetStops);
 }

@@ -108,6 +108,24 @@ public static class SupplyIds
     /// <summary>Strop.</summary>
     public static readonly SupplyId Strop = SupplyId.Of("strop");
 
+    /// <summary>Spanners that fit.</summary>
+    public static readonly SupplyId Spanners = SupplyId.Of("spanners");
+
+    /// <summary>Pliers.</summary>
+    public static readonly SupplyId Pliers = SupplyId.Of("pliers");
+
+    /// <summary>Hacksaw.</summary>
+    public static readonly SupplyId Hacksaw = SupplyId.Of("hacksaw");
+
+    /// <summary>Hand saw.</summary>
+    public static readonly SupplyId HandSaw = SupplyId.Of("hand-saw");
+
+    /// <summary>Rasp.</summary>
+    public static readonly SupplyId Rasp = SupplyId.Of("rasp");
+
+    /// <summary>Bench plane.</summary>
+    public static readonly SupplyId BenchPlane = SupplyId.Of("bench-plane");
+
     /// <summary>Honing jig.</summary>
     public static readonly SupplyId HoningJig = SupplyId.Of("honing-jig");
 

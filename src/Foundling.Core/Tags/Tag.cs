@@ -309,13 +309,17 @@ public sealed class Tag
         (KinColour ?? KinShadow ?? KinFit) is null || !Has(PartIds.Wedge) ? null : new Origin.Kinship(KinColour, KinShadow, KinFit);
 
     /// <summary>What is known of it now.</summary>
-    public Facts Facts() => new(Tool(), [.. Standing().Select(f => f.Fact())])
+    public Facts Facts() => Facts(Tool());
+
+    /// <summary>What is known of it now, where its kind may be in no book.</summary>
+    /// <param name="tool">Its kind as this tool has it.</param>
+    public Facts Facts(ToolKind tool) => new(tool, [.. Findings.Where(f => tool.Made(f.Part) && !Findings.Any(f.GivesWayTo)).Select(f => f.Fact())])
     {
         Build = new Build(LengthMm, IronWidthMm, SoleWidthMm, MouthFrontMm, Purpose, Hand),
-        Readings = [.. Measurements.Where(m => Has(m.Part)).Select(m => m.Fact()).OfType<Reading>()],
+        Readings = [.. Measurements.Where(m => tool.Made(m.Part)).Select(m => m.Fact()).OfType<Reading>()],
         Surveys = [.. Surveys.Select(s => s.Input)],
         Looks = [.. Looks.Select(l => l.ToObservation())],
-        Kinship = Kinship(),
+        Kinship = tool.Made(PartIds.Wedge) ? Kinship() : null,
         Tried = Tried,
     };
 

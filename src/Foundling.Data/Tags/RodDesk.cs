@@ -30,15 +30,15 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     /// <param name="book">The pattern book, which says which parts are odd.</param>
     public static PlanQuestion Ask(Tag tag, AimKind aim, ShopContext shop, PatternBook book) => new(tag.Facts(), aim, shop)
     {
-        TagWays = Choices.Read(tag.Ways), Odd = Odd(tag, book, shop.Assumptions),
+        TagWays = Choices.Read(tag.Ways), PartWays = Choices.ReadParts(tag.Ways, tag.Tool()), Odd = OddOf(tag, tag.Tool(), book, shop.Assumptions),
     };
 
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
-    private static HashSet<PartId> Odd(Tag tag, PatternBook book, Assumptions assumptions) =>
+    internal static HashSet<PartId> OddOf(Tag tag, ToolKind tool, PatternBook book, Assumptions assumptions) =>
     [
-        .. TagBook.Date(tag, book, assumptions)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [],
-        .. PartRules.OddByKinship(tag.Kinship(), assumptions),
-        .. tag.Tool().Parts.Where(p => p.Stand == PartStand.FromAnother).Select(p => p.Id),
+        .. tag.Looks.Count == 0 || !ToolCatalogue.Knows(tag.Kind) ? [] : TagBook.Date(tag, book, assumptions)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [],
+        .. PartRules.OddByKinship(tool.Made(PartIds.Wedge) ? tag.Kinship() : null, assumptions),
+        .. tool.Parts.Where(p => p.Stand == PartStand.FromAnother).Select(p => p.Id),
     ];
 
     /// <summary>Chooses an aim and plans for it, keeping what is done and what was changed by hand.</summary>

@@ -2,6 +2,9 @@ using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Gauges;
 using Foundling.Core.Keys;
+using Foundling.Core.Origin;
+using Foundling.Core.Shop;
+using Foundling.Data.Judgements;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Foundling.Web.Door;
@@ -14,22 +17,34 @@ internal static class GaugeApi
     public static void Map(WebApplication app)
     {
         app.MapGet("/api/gauges", () => Results.Json(
-                GaugeCatalogue.All.Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)), OpenJson.Options))
+                GaugeCatalogue.All.Concat(Judging.All.Select(j => j.Gauge)).Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)), OpenJson.Options))
             .WithSummary("Lists the gauges.").Produces<IEnumerable<GaugeListing>>();
         foreach (Gauge gauge in GaugeCatalogue.All)
         {
-            app.MapPost(gauge.Path, (HttpRequest request, PatternShelf patterns, ShopDesk shop) => Run(gauge, request, patterns, shop))
-                .WithSummary(gauge.About).WithTags(gauge.File).WithName($"{gauge.File}_{gauge.Calculation}")
-                .Accepts(gauge.Input, "application/json")
-                .Produces(200, gauge.Output, "application/json").ProducesProblem(400).ProducesProblem(415);
+            Lead(app, gauge, (request, patterns, shop) => Run(gauge, request, patterns, shop));
+        }
+        foreach ((Gauge gauge, Func<object, ShopContext, PatternBook, object> judge) in Judging.All)
+        {
+            Lead(app, gauge, async (request, patterns, shop) =>
+            {
+                ShopContext here = await shop.Context(request.HttpContext.RequestAborted);
+                return await Run(gauge with { Run = (input, context) => judge(input, here, context.Book) }, request, patterns, shop);
+            });
         }
         // What is not JSON is not led to a gauge at all, so it ends here.
         app.MapPost("/api/gauges/{file}/{calculation}", (string file, string calculation) => GaugeCatalogue.Find(file, calculation) is null
+            && Judging.All.All(j => j.Gauge.File != file || j.Gauge.Calculation != calculation)
             ? Problem(new InputException("unknown_gauge", "calculation", $"{file}/{calculation}", "one of the gauges at /api/gauges",
                 $"There is no gauge {file}/{calculation}."), 404)
             : Fault.Of(415).AsProblem()).ExcludeFromDescription();
         app.Map("/api/{**rest}", () => Fault.Of(404).AsProblem()).ExcludeFromDescription();
     }
+
+    private static void Lead(WebApplication app, Gauge gauge, Func<HttpRequest, PatternShelf, ShopDesk, Task<IResult>> answer) =>
+        app.MapPost(gauge.Path, (HttpRequest request, PatternShelf patterns, ShopDesk shop) => answer(request, patterns, shop))
+            .WithSummary(gauge.About).WithTags(gauge.File).WithName($"{gauge.File}_{gauge.Calculation}")
+            .Accepts(gauge.Input, "application/json")
+            .Produces(200, gauge.Output, "application/json").ProducesProblem(400).ProducesProblem(415);
 
     private static async Task<IResult> Run(Gauge gauge, HttpRequest request, PatternShelf patterns, ShopDesk shop)
     {

@@ -129,7 +129,7 @@ public sealed class GateTests
         work.BuysMost!.Id.ShouldBe(StepKey.EdgeHone);
         work.BuysShare.ShouldBeInRange(0.1, 0.4);
         work.StopAfter.ShouldNotBeNull();
-        work.StopMinutes.ShouldBe(work.Steps.Take(work.Steps.ToList().IndexOf(work.StopAfter!) + 1).Sum(s => s.Minutes.Likely), 1e-9);
+        work.StopMinutes.ShouldBe(work.Steps.Take(work.Steps.ToList().IndexOf(work.StopAfter!) + 1).Sum(s => PlanTotals.Likely(s, Assumptions.Standard)), 1e-9);
         AimReview.Of(Ask(AimKind.Work, Rusty), null, Rarity.Common).WorthAfter.ShouldBeNull();
         SurfaceLoss.Of(show.Steps).ShouldNotContain(SurfaceId.SomePatina);
     }

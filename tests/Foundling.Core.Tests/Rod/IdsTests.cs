@@ -1,3 +1,5 @@
+using Foundling.Core.State;
+using Foundling.Core.Units;
 using System.Reflection;
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
@@ -23,6 +25,12 @@ public sealed class IdsTests
         Constants<MeasureId>(typeof(MeasureIds)).ShouldAllBe(m => MeasureKinds.Find(m) != null);
     }
 
+    // No gap under the nut of a loose tote.
+    private static PlanQuestion Tight(PlanQuestion q) => q with
+    {
+        Facts = q.Facts with { Readings = [new Reading(PartIds.Tote, MeasureIds.HandleGap, new Quantity(0, Unit.Millimetres), Instrument.Feeler)] },
+    };
+
     [Fact]
     public void Every_condition_can_be_asked_of_every_tool_and_holds_for_some()
     {
@@ -32,6 +40,7 @@ public sealed class IdsTests
             .. ToolCatalogue.Kinds.SelectMany(k => Enum.GetValues<AimKind>().Select(a => Asking.Ask(k.Id, a,
                 [.. k.Parts.SelectMany(p => Faults.For(k, p).Where(f => f != FindingKind.Missing).Select(f => Asking.F(p.Id, f, 3)))]))),
             .. Enumerable.Range(0, 3000).Select(_ => Asking.Random(random)),
+            Tight(Asking.Ask(AimKind.Work, Asking.F(PartIds.Tote, FindingKind.Looseness, 2))),
         ];
         Planner.Rules.Count.ShouldBeGreaterThan(100);
         foreach (PlanRule rule in Planner.Rules)

@@ -31,7 +31,7 @@ public sealed class ParticularTests
     {
         IReadOnlyList<Deed> plan = Plan(KindIds.ShoulderPlane, AimKind.Work, Asking.F(PartIds.Body, FindingKind.OutOfSquare, 2));
         foreach ((StepKey before, StepKey after) in new[] { (StepKey.Assemble, StepKey.CheekCheck), (StepKey.Tension, StepKey.CheekCheck),
-            (StepKey.CheekCheck, StepKey.CheekLap), (StepKey.CheekLap, StepKey.SoleLap), (StepKey.SoleLap, StepKey.SetMouth) })
+            (StepKey.CheekCheck, StepKey.CheekLap), (StepKey.CheekLap, StepKey.SoleLap), (StepKey.SetMouth, StepKey.CheekLap) })
         {
             At(plan, before).ShouldBeLessThan(At(plan, after), $"{before} before {after}");
         }

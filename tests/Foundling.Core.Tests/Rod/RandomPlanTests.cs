@@ -79,6 +79,7 @@ public sealed class RandomPlanTests
         BareEdgesAreCovered(plan, Where);
         CoatsKeepTheirWindow(plan, Where);
         Lapping(plan, question.Tool);
+        FindingsAreAnswered(plan, question);
         if (question.Aim == AimKind.Keep)
         {
             Assert.True(plan.All(s => s.Undoable), $"{question.Tool.Id}: Keep does nothing that cannot be undone");
@@ -143,6 +144,18 @@ public sealed class RandomPlanTests
             }
             (then.Key.Of.Length == 0 && then.Key.Step is StepKey.Coat1 or StepKey.WoodShellac or StepKey.WoodLacquer || then.Deed.After.Any(a => a.Lag is not null))
                 .ShouldBeTrue($"{where(then)} waits for no coat");
+        }
+    }
+
+    private static void FindingsAreAnswered(IReadOnlyList<PlanStep> plan, PlanQuestion question)
+    {
+        IReadOnlyList<FindingAnswer> answers = FindingAnswers.Of(question, [.. plan.Select(s => s.Deed)]);
+        foreach (Found found in question.Findings.Where(f => f.Severity >= 2 && f.Kind != FindingKind.Mark && question.Tool.Part(f.Part) is not null))
+        {
+            FindingAnswer answer = answers.Single(a => ReferenceEquals(a.Finding, found));
+            (answer.By.Count > 0 == answer.WhyNot is null).ShouldBeTrue();
+            answer.By.ShouldAllBe(id => plan.Any(s => s.Key == id));
+            (answer.WhyNot is null || answer.WhyNot.EndsWith('.')).ShouldBeTrue();
         }
     }
 

@@ -1,3 +1,5 @@
+using Foundling.Core.State;
+using Foundling.Core.Units;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
@@ -36,8 +38,9 @@ public sealed class RuleTests
         ["points of the pad screws", "keyhole-saw Work", "pad-screws", "hand-saw Work"],
         ["teeth of the jaws", "pipe-wrench Work", "jaw-teeth", "adjustable-wrench Work"],
         ["sprung jaws", "open-spanner Work large_end:Worn:2", "jaw-spread", "open-spanner Work"],
-        ["oil stiff threads", "metal-bench-plane Work frog_screws:Seizure:1", "free-oil", "metal-bench-plane Work"],
-        ["the right driver", "metal-bench-plane Work frog_screws:Seizure:2", "free-driver", "metal-bench-plane Work adjuster:Seizure:2"],
+        ["oil and work what is stiff", "metal-bench-plane Work frog_screws:Seizure:1", "free-stiff", "metal-bench-plane Work frog_screws:Seizure:2"],
+        ["oil stuck threads", "metal-bench-plane Work frog_screws:Seizure:2", "free-oil", "metal-bench-plane Work frog_screws:Seizure:1"],
+        ["the grip that fits the joint", "metal-bench-plane Work frog_screws:Seizure:2", "free-driver", "metal-bench-plane Work adjuster:Seizure:2"],
         ["clamp in soft wood", "metal-bench-plane Work adjuster:Seizure:2", "free-clamp", "metal-bench-plane Work"],
         ["shock", "metal-bench-plane Work frog_screws:Seizure:3", "free-shock", "metal-bench-plane Keep frog_screws:Seizure:3"],
         ["heat", "brace Work quill:Seizure:3", "free-heat", "pruner Work spring:Seizure:3"],
@@ -88,6 +91,7 @@ public sealed class RuleTests
         ["coats of paint", "metal-bench-plane Own", "coat-2", "metal-bench-plane Work"],
         ["japan and bake", "metal-bench-plane Show body:CoatingLoss:2", "coat-bake", "metal-bench-plane Show"],
         ["dry damp wood", "metal-bench-plane Work tote:Damp:2", "wood-dry", "metal-bench-plane Work"],
+        ["draw up the nut", "metal-bench-plane Work tote:Looseness:2 tote.handle_gap=0", "rod-tighten", "metal-bench-plane Work tote:Looseness:2"],
         ["find out the old finish", "metal-bench-plane Work", "wood-find", "spokeshave Work"],
         ["clean the wood", "metal-bench-plane Work", "wood-clean", "spokeshave Work"],
         ["glue a break", "metal-bench-plane Work tote:Crack:2", "wood-glue", "metal-bench-plane Work"],
@@ -187,11 +191,15 @@ public sealed class RuleTests
     private static PlanQuestion Read(string tool)
     {
         string[] words = tool.Split(' ');
-        string[] set = [.. words.Where(w => w.Contains('='))];
-        return Asking.Ask(KindId.Of(words[0]), Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
+        string[] set = [.. words.Where(w => w.Contains('=') && !w.Contains('.'))];
+        Reading[] readings = [.. words.Where(w => w.Contains('=') && w.Contains('.')).Select(w => w.Split('.', '=')).Select(w => new Reading(PartId.Of(w[0]),
+            MeasureId.Of(w[1]), new Quantity(double.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), Unit.Millimetres), Instrument.Feeler))];
+        PlanQuestion asked = Asking.Ask(KindId.Of(words[0]), Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
             Asking.F(PartId.Of(w[0]), Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture),
-                w.Length > 3))]) with
+                w.Length > 3))]);
+        return asked with
         {
+            Facts = asked.Facts with { Readings = readings },
             TagWays = Choices.Read(set), Odd = set.Where(s => s.StartsWith("odd=", StringComparison.Ordinal)).Select(s => PartId.Of(s[4..])).ToHashSet(),
         };
     }

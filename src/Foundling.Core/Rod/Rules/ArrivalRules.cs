@@ -32,7 +32,9 @@ internal static class ArrivalRules
         return noted.Count == 0 ? "Note how it is set" : $"Note {Sentences.List(noted)}";
     }
 
-    private static IEnumerable<PartDef> Pins(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.TaperedPin);
+    // A pin that mostly stays on is photographed too when it must be driven.
+    private static IEnumerable<PartDef> Pins(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.TaperedPin
+        || p.Fastener == Fastening.Pin && q.Worst(FindingKind.Seizure, p.Id) >= 2);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -43,7 +45,7 @@ internal static class ArrivalRules
             Reason = "Before and after, and the marks, in case cleaning takes one.", FinishTest = "Every mark can be read in a picture.",
         }, buys: 1),
         PlanRule.One("pin orientations", "A tapered pin comes out one way, and goes back the same way.",
-            [If("it has a tapered pin", q => q.Present.Any(p => p.Joint == Joint.TaperedPin))], q => new Deed(StepKey.PhotoPins, Stage.AsFound,
+            [If("it has a tapered pin, or a pin that must be driven", q => Pins(q).Any())], q => new Deed(StepKey.PhotoPins, Stage.AsFound,
             $"Photograph both ends of the pins: {Names(Pins(q))}", q.Minutes(StepKey.PhotoPins, Pins(q)))
         {
             Parts = Ids(Pins(q)), Needs = [Need.Of(SupplyIds.CameraAndRule)],
@@ -51,7 +53,7 @@ internal static class ArrivalRules
             Reason = "Driven the wrong way it jams or splits its seat.", FinishTest = "The thick end of each pin is marked in a picture.",
         }),
         PlanRule.One("chuck order", "The inner parts of a chuck fit one way.", [If("it has a chuck", q => q.Has(PartIds.Chuck))], q =>
-            new Deed(StepKey.PhotoChuck, Stage.AsFound, "Photograph the chuck as its parts come out", q.Minutes(StepKey.PhotoChuck))
+            new Deed(StepKey.PhotoChuck, Stage.Apart, "Open the chuck and photograph its parts as they come out", q.Minutes(StepKey.PhotoChuck))
         {
             Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.CameraAndRule)],
                 How = "Lay the pieces in a row on white paper as they leave it.",

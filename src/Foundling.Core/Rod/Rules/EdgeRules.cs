@@ -68,7 +68,10 @@ internal static class EdgeRules
     private static Work Wide(PlanQuestion q) => Work.Wide(q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Edges.Count()));
 
     // A back that is pitted or under crust is not nearly flat any more.
-    private static bool Rough(PlanQuestion q) => q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;
+    private static bool Rough(PlanQuestion q) => !Shimmed(q) && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;
+
+    // A shim saves flattening: the back need only be reasonably flat, and every honing from then on keeps the shim.
+    private static bool Shimmed(PlanQuestion q) => Pitted.Holds(q) && Backed.Holds(q) && q.Way(ChoiceId.Back) is WayId.Shim or WayId.Lift;
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
@@ -78,6 +81,8 @@ internal static class EdgeRules
             ? "The flat face stays flat: only the burr is taken off it." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
         q.Tool.Edge == EdgeForm.Profiled ? "Slips of each radius for its members; on the flat nothing but the burr. Then held against the sole." : "",
+        Shimmed(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place." : "The burr comes off with the back lifted as before."
+            : "",
         q.Tool.Manner.Honing ?? "",
         Choices.Find(ChoiceId.Corners).Asked(q)
             ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
@@ -104,7 +109,8 @@ internal static class EdgeRules
                 : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),
-        PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2)], q =>
+        PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2),
+            If("it is not ground back past its pits already", q => !(Pitted.Holds(q) && Backed.Holds(q) && q.Way(ChoiceId.Back) == WayId.Grind))], q =>
             new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
             ? "Grind both bevels alike" : "Grind the bevel", q.Minutes(StepKey.EdgeGrind, Wide(q), Damage(q) >= 3 ? StepCase.Much : StepCase.Usual))
         {
@@ -188,9 +194,10 @@ internal static class EdgeRules
             WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", q.Minutes(StepKey.EdgeSave,
                 StepCase.Shim))
             {
-                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate)], Cautions = [CautionId.BareEdge],
+                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.FineStone)], Cautions = [CautionId.BareEdge],
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
-                How = "Shim under the far end, stroke crosswise until the shine passes the pits. From now on always with the shim." + Steel(q),
+                How = "The back reasonably flat first. Shim under the far end, stroke crosswise until the shine passes the pits, the last strokes on the finest stone. "
+                    + "From now on always with the shim." + Steel(q),
                 Reason = "The least metal, and the pits stay behind the edge.",
             },
             WayId.Lift => new Deed(StepKey.EdgeSave, Stage.Edge, "Lift the back a hair and lap past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Lift))

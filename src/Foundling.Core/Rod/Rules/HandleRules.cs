@@ -38,16 +38,19 @@ internal static class HandleRules
     [
         PlanRule.One("why is it loose", "A loose nut and a rod that bottoms feel alike.",
             [NotKeep, If("a handle on a rod is loose, and its gap was not measured", q => LooseOnRod(q).Count > 0 && Gap(q) is null)], q =>
-            new Deed(StepKey.RodWhy, Stage.Wood, $"Find out why {Names(LooseOnRod(q))} {Verb(LooseOnRod(q))} loose: nut or rod", q.Minutes(StepKey.RodWhy))
+            new Deed(StepKey.RodWhy, Stage.AsFound, $"Find out why {Names(LooseOnRod(q))} {Verb(LooseOnRod(q))} loose: nut or rod", q.Minutes(StepKey.RodWhy))
         {
             Parts = Ids(LooseOnRod(q)), Needs = [Need.Of(SupplyIds.FittedScrewdrivers), Need.Of(SupplyIds.StraightedgeAndFeelers)],
             How = "Tighten the nut. If it stops and the wood still turns, wood has shrunk and the rod bottoms: measure the gap.",
             Reason = "Forcing the nut splits the wood.", FinishTest = "The gap stands on the tag, or it is tight.",
         }),
         PlanRule.One("shorten the rod", "Wood shrinks, so a rod bottoms before the wood is tight.",
-            [NotKeep, If("a handle on a rod is loose", q => LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) || Gap(q) > 0)], q =>
-            new Deed(StepKey.RodShorten, Stage.Wood, $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", q.Minutes(StepKey.RodShorten))
+            [NotKeep, If("a handle on a rod is loose, and it was not only the nut", q => Gap(q) is double gap ? gap > 0
+                : LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2))], q =>
+            new Deed(StepKey.RodShorten, Stage.Wood, Gap(q) is null ? $"If the rod bottoms: shorten the rod of {Names(LooseOnRod(q))} in small bites"
+                : $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", q.Minutes(StepKey.RodShorten))
         {
+            OnlyIfNeeded = Gap(q) is null,
             Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })],
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + q.Shop.Assumptions.RodClearanceMm) / 2:0.0#} mm first, refit and look, "
@@ -56,6 +59,15 @@ internal static class HandleRules
             Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.", Undoable = false,
             MetalRemovedMm = (Gap(q) ?? 1) + q.Shop.Assumptions.RodClearanceMm,
         }, buys: 5),
+        PlanRule.One("draw up the nut", "A nut that was only loose wants drawing up and nothing else.",
+            [NotKeep, If("no gap was found under the nut of a loose handle", q => LooseOnRod(q).Count > 0 && Gap(q) is 0)], q =>
+            new Deed(StepKey.RodTighten, Stage.Together, $"Draw up the nut of {Names(LooseOnRod(q))}: it was only loose",
+                q.Minutes(StepKey.RodTighten, LooseOnRod(q)))
+        {
+            Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })], Needs = [Need.Of(SupplyIds.FittedScrewdrivers)],
+            How = "A drop of oil on the thread, firm by hand, and no more: the wood splits before the rod gives.",
+            Reason = "No gap was found under it, so the rod does not bottom.", FinishTest = "It does not turn in the hand.",
+        }, buys: 3),
         PlanRule.One("seat a handle on its tang", "A handle that turns is bedded, not driven harder.",
             [NotKeep, If("a handle is loose on its tang, and may stay on", q => LooseOnTang(q).Count > 0 && !q.Opened)], q => new Deed(StepKey.TangBed,
             Stage.Wood, $"Bed {Names(LooseOnTang(q))} on the tang with slow epoxy", q.Minutes(StepKey.TangBed))

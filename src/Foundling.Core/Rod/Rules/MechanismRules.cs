@@ -37,7 +37,7 @@ internal static class MechanismRules
             Parts = Ids(Gears(q)),
             Needs = [Need.Of(SupplyIds.WhiteSpirit, 30), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.Grease, 2)],
             How = "A pointed stick for the roots. Turn it through by hand and feel for one rough tooth. A smear of grease, no more.",
-            Reason = "Grit in the mesh wears both.", FinishTest = "It runs on by itself when spun.", Cautions = [CautionId.Solvent, CautionId.Rotating],
+            Reason = "Grit in the mesh wears both.", FinishTest = "Every root is clean, and no tooth catches the nail.", Cautions = [CautionId.Solvent],
         }, buys: 14),
         PlanRule.One("chuck", "Jaws hold only when they slide.", [There(PartIds.Chuck, "chuck")], q =>
             new Deed(StepKey.ChuckClean, Stage.Mechanism, q.Worst(FindingKind.Seizure, PartIds.Chuck, PartIds.ChuckJaws) >= 3
@@ -46,7 +46,7 @@ internal static class MechanismRules
             Parts = [PartIds.Chuck, PartIds.ChuckJaws],
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "By the picture of its parts. Springs whole, jaws matched, cone clean. Dry graphite where grit is about.",
-            Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Jaws open by themselves and close on a hair.", Cautions = [CautionId.Spring],
+            Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Pushed with a thumb, the jaws slide home in the cone and spring back.", Cautions = [CautionId.Spring],
         }, buys: 18),
         PlanRule.One("ratchet", "A pawl that misses throws the hand.", [There(PartIds.Ratchet, "ratchet")], q =>
             new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked",
@@ -55,7 +55,7 @@ internal static class MechanismRules
             Parts = Ids(q.Those(PartIds.Ratchet, PartIds.Pawl, PartIds.CamRing)),
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.SoftBrush)],
             How = $"{(q.Has(PartIds.CamRing) ? "Cam ring through all its stops. " : "")}Thin oil only: grease holds the pawls up.",
-            Reason = "It must hold in both directions and let go in the middle.", FinishTest = "It clicks both ways and holds under the hand.",
+            Reason = "It must hold in both directions and let go in the middle.", FinishTest = "Each pawl drops by itself into every tooth.",
             Cautions = [CautionId.Spring],
         }, buys: 10),
         PlanRule.One("knurl and slide", "A wrench is a screw that must run.", [Of(Family.Wrench),
@@ -66,7 +66,7 @@ internal static class MechanismRules
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
             How = q.Tool.Made(PartIds.HeelPin) ? "Thread of the jaw with a brass brush, clean to its shank. No paint in the window; the knurl is never sanded."
                 : "Thread of the jaw with a brush, slide with a strip of wood and cloth.", Reason = "Packed grit reads as wear.",
-            FinishTest = "One finger runs it from end to end.", Cautions = [CautionId.Spring],
+            FinishTest = "No grit on a white cloth drawn along thread and slide.", Cautions = [CautionId.Spring],
         }, buys: 12),
         PlanRule.One("play in the jaw", "Play is shared by knurl, spindle and slide.", [NotKeep, Of(Family.Wrench),
             If("its jaw is not made to rock", q => q.Tool.Made(PartIds.Spindle)),
@@ -89,7 +89,7 @@ internal static class MechanismRules
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.Grease, 2)],
             How = q.Has(PartIds.Bolts) ? "Bores by a roll of cloth. Worn bolts are changed in pairs."
                 : "The bore by a roll of cloth, its faces with the brush.",
-            Reason = "Play at the pivot doubles at the edge.", FinishTest = "It opens under its own weight.",
+            Reason = "Play at the pivot doubles at the edge.", FinishTest = "The pin turns in its bore by finger and thumb, without rocking.",
         }, buys: 10),
         PlanRule.One("spring", "A tired spring tires the hand.", [There(PartIds.Spring, "spring"),
             If("the spring does not go into the bath with the rest", q => q.SoakLoad.All(p => !p.Is(PartIds.Spring)))], q => new Deed(StepKey.SpringClean,

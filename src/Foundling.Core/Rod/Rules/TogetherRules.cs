@@ -73,12 +73,12 @@ internal static class TogetherRules
                 q.Minutes(StepKey.FinalHone))
         {
             Parts = Ids(q.Edges), Needs = [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)], How = q.Tool.HasBed
-                ? "A dozen strokes, then into the plane, drawn back."
+                ? $"A dozen strokes, {(q.Has(PartIds.CapIron) ? "the cap iron back to the setting it had, " : "")}then into the plane, drawn back. Nothing else is moved."
                 : "A dozen strokes, then back in its place, drawn back.",
             Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Order, 4),
         PlanRule.One("set the cap", "Set-back by purpose.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>
-            new Deed(StepKey.SetCap, Stage.Tune, "Swing on the cap iron and set it back",
+            new Deed(StepKey.SetCap, Stage.Together, "Swing on the cap iron and set it back",
             q.Minutes(StepKey.SetCap, q.Way(ChoiceId.Cap) == WayId.Hard ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.CapIron, PartIds.Iron],
@@ -87,7 +87,7 @@ internal static class TogetherRules
         }, ChoiceId.Cap, 3),
         PlanRule.One("set the mouth", "Square and as open as the work needs.", [NotKeep,
             If("its mouth is set by its frog or its toe", q => q.Tool.MouthMoves)], q =>
-            new Deed(StepKey.SetMouth, Stage.Tune, q.Tool.Made(PartIds.ToePlate) ? "Set the toe and the mouth"
+            new Deed(StepKey.SetMouth, Stage.Together, q.Tool.Made(PartIds.ToePlate) ? "Set the toe and the mouth"
                 : "Set the frog square and the mouth to its work", q.Minutes(StepKey.SetMouth))
         {
             Parts = [.. new[] { PartIds.Frog, PartIds.ToePlate, PartIds.Body }.Where(q.Has)], Needs = [Need.Of(SupplyIds.SmallRule)],

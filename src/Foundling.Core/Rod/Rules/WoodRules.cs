@@ -39,6 +39,10 @@ internal static class WoodRules
     // Where wood must grip, or must move, it stays bare.
     private static string Bare(PlanQuestion q) => q.Tool.Manner.Unfinished is { } bare ? $" None on {bare}." : "";
 
+    // What is scraped off anyway need not be known, and oiled wood has no film on it.
+    private static List<PartDef> Filmed(PlanQuestion q) => q.Way(Id) is WayId.Shellac or WayId.Lacquer ? []
+        : [.. SurfaceWays.OldWood(q).Where(p => p.Finish == PartFinish.Varnished)];
+
     private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
 
     private static Drying Wipe(PlanQuestion q) => Drying.OilWipeOff(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
@@ -55,10 +59,11 @@ internal static class WoodRules
             How = "Off the ground, out of sun and away from a stove. Weigh it each week: dry when it loses no more.", Reason = "Dried fast it splits.",
             FinishTest = "No lighter than last week.",
         }),
-        PlanRule.One("find out the old finish", "What softens it says what it is, and what may go over it.", [HasOld], q =>
-            new Deed(StepKey.WoodFind, Stage.Wood, "Find out what the old finish on the wood is", q.Minutes(StepKey.WoodFind))
+        PlanRule.One("find out the old finish", "What softens it says what it is, and what may go over it.", [HasOld,
+            If("it has an old finish that stays on", q => Filmed(q).Count > 0)], q =>
+            new Deed(StepKey.WoodFind, Stage.Wash, "Find out what the old finish on the wood is", q.Minutes(StepKey.WoodFind))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.Alcohol, 5), Need.Of(SupplyIds.WhiteSpirit, 5), Need.Of(SupplyIds.CleanCloth, 1)],
+            Parts = Ids(Filmed(q)), Needs = [Need.Of(SupplyIds.Alcohol, 5), Need.Of(SupplyIds.WhiteSpirit, 5), Need.Of(SupplyIds.CleanCloth, 1)],
             How = "On a hidden spot: alcohol softens shellac, lacquer thinner lacquer, neither oil or varnish; white spirit lifts only wax and grime.",
             Reason = "Cleaned with the wrong one it comes off.", FinishTest = "It is written on the tag.", Cautions = [CautionId.Solvent],
         }),

@@ -1,5 +1,7 @@
+using System.Text.RegularExpressions;
 using Foundling.Core.Keys;
 using Foundling.Core.Stores;
+using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod.Ways;
 
@@ -87,7 +89,7 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
 }
 
 /// <summary>All choices.</summary>
-public static class Choices
+public static partial class Choices
 {
     /// <summary>Every choice, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SurfaceWays.Coating, CoatWays.Metal,
@@ -111,6 +113,41 @@ public static class Choices
             .Select(k => (Choice: KeyText.Read<ChoiceId>(k[0]), Way: KeyText.Read<WayId>(k[1])))
             .Where(k => k.Choice is ChoiceId choice && k.Way is WayId way && ById[choice].Ways.Any(w => w.Id == way))
             .GroupBy(k => k.Choice!.Value).ToDictionary(g => g.Key, g => g.Last().Way!.Value);
+
+    /// <summary>Reads ways to take rust off single parts, kept as "rust.part=way"; what the tool or the book has not is left out.</summary>
+    /// <param name="kept">What is kept.</param>
+    /// <param name="tool">The tool.</param>
+    public static IReadOnlyDictionary<PartId, WayId> ReadParts(IEnumerable<string> kept, ToolKind tool) =>
+        kept.Select(k => PartWay().Match(k)).Where(m => m.Success)
+            .Select(m => (Part: PartId.Of(m.Groups["part"].Value), Way: KeyText.Read<WayId>(m.Groups["way"].Value)))
+            .Where(k => tool.Made(k.Part) && k.Way is WayId way && RustWays.Choice.Ways.Any(w => w.Id == way))
+            .GroupBy(k => k.Part).ToDictionary(g => g.Key, g => g.Last().Way!.Value);
+
+    [GeneratedRegex(@"^rust\.(?<part>[a-z0-9_]{1,40})=(?<way>[a-z0-9-]{1,40})\z")]
+    private static partial Regex PartWay();
+
+    /// <summary>Refuses a kept way that the book or the tool has not.</summary>
+    /// <param name="kept">"choice=way", or "rust.part=way".</param>
+    /// <param name="tool">The tool.</param>
+    /// <exception cref="InputException">No such choice, part or way.</exception>
+    public static void Judge(string kept, ToolKind tool)
+    {
+        string[] halves = kept.Split('=');
+        string[] left = halves[0].Split('.');
+        Choice choice = Read(left[0]);
+        choice.Read(halves.Length == 2 ? halves[1] : null);
+        if (left.Length > 2 || (left.Length == 2 && (choice.Id != RustWays.Id || !tool.Made(PartId.Of(left[1])))))
+        {
+            throw new InputException("unknown_part", "ways", kept, "rust.part=way", $"\"{Units.Shorten.To(kept, 60)}\" names no part of this tool.");
+        }
+    }
+
+    /// <summary>Keeps the way rust comes off a part among those kept; no way takes it back.</summary>
+    public static List<string> KeepPart(IEnumerable<string> kept, PartId part, WayId? way)
+    {
+        List<string> others = [.. kept.Where(k => !k.StartsWith($"rust.{part}=", StringComparison.Ordinal))];
+        return way is WayId taken ? [.. others, $"rust.{part}={KeyText.Of(RustWays.Choice.Find(taken).Id)}"] : others;
+    }
 
     /// <summary>Why a way was chosen, from reasons kept as "choice=words"; null when nothing was said.</summary>
     public static string? ReasonFor(IEnumerable<string> kept, ChoiceId choice) =>
