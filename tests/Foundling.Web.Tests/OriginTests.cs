@@ -39,7 +39,7 @@ public sealed class OriginTests(DemoHost host) : IClassFixture<DemoHost>
         page = await Follow(visitor, await visitor.Submit(page, "details.look:has(input[value=mouth_plate]) form[action*='handler=Aside']",
             new() { ["reason"] = "WhenApart" }));
         page.QuerySelectorAll("h2").ShouldContain(h => h.TextContent == "When it is apart");
-        (await visitor.Page("/tag/40/rod")).QuerySelector("#step-look-again")!.TextContent.ShouldContain("1 look kept for when it is apart");
+        (await visitor.Page("/tag/40/rod")).QuerySelector("#step-wash")!.TextContent.ShouldContain("1 look kept for when it is apart");
     }
 
     [Fact]

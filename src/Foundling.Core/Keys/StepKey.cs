@@ -211,6 +211,7 @@ public enum StepKey
     /// <summary>Flatten the back.</summary>
     [Deed(DeedKind.Hone), Takes("flatten the back", 3, 5, 15, MetalMm = 0.03)]
     [Takes("flatten the back", 5, 15, 40, StepCase.Much, MetalMm = 0.03)]
+    [Takes("flatten the back", 2, 4, 8, StepCase.Little)]
     EdgeBack,
 
     /// <summary>Grind.</summary>
@@ -604,7 +605,7 @@ public enum StepKey
     WashPaint,
 
     /// <summary>Degrease.</summary>
-    [Takes("degrease", 1, Dm2 = 0.6)]
+    [Deed(DeedKind.ByHand, DeedRoom.State), Takes("degrease", 1, Dm2 = 0.6)]
     Wash,
 
     /// <summary>Wash plated screws by hand.</summary>

@@ -258,6 +258,7 @@ public static class OrderRules
         new(StepKey.BurrFile, StepKey.BurrTurn, "file and hone before the burr is turned"),
         new(StepKey.EdgeHone, StepKey.EdgeCover, "a bare honed edge is covered at once"),
         new(StepKey.BurrTurn, StepKey.EdgeCover, "a turned burr is covered at once"),
+        new(StepKey.EdgeBack, StepKey.HookTrue, "the flat first, then the hook it runs against"),
         new(StepKey.HookTrue, StepKey.EdgeHone, "the hook before the blade that runs against it"),
         new(StepKey.EdgeCover, StepKey.Assemble, "hands work round the edge from here on", HoneFirst),
         new(StepKey.EdgeCover, StepKey.HaftHang, "the edge before the haft"),

@@ -3,7 +3,6 @@ using Foundling.Core.Units;
 using System.Reflection;
 using Foundling.Core.Aim;
 using Foundling.Core.Rod;
-using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 

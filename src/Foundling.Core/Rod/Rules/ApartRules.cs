@@ -19,7 +19,8 @@ internal static class ApartRules
 
     private static readonly Cond LiesApart = If("it comes apart, or a joint is opened", q => q.Tool.ComesApart || q.Opened);
 
-    private static readonly Cond Many = If("more parts come off than one sees at a glance",
+    /// <summary>Counting and looking are steps of their own where there is more than one takes in at a glance; else they belong to the step before.</summary>
+    internal static readonly Cond Many = If("more parts come off than one sees at a glance",
         q => q.Present.Count(p => !p.OnePiece && !p.InSet) > q.Shop.Assumptions.GlanceParts);
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened)
@@ -37,7 +38,7 @@ internal static class ApartRules
             q.Present.Any(p => p.Joint == Joint.ReverseThread)
                 ? $"The {Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))} has a reverse thread: turn it the other way." : "",
             q.Present.Any(p => p.Joint == Joint.TaperedPin) ? "Tapered pins: from the thin end, with a punch that fits." : "",
-            q.Present.Any(p => p.Joint == Joint.SplitNut) ? "Soft brass nuts: a driver that fills the slot." : "",
+            q.Present.Any(p => p.Joint == Joint.SplitNut) ? "Soft brass nuts: a driver that fills the slot, then a soft drift for the bolts." : "",
         ];
         return string.Join(" ", notes.Where(n => n.Length > 0));
     }

@@ -48,6 +48,14 @@ internal static class CoatingRules
     private static string Beneath(PlanQuestion q) => SurfaceWays.Coated(q).FirstOrDefault(p => p.Under is not null) is { } over
         ? $" Under the coat on the {over.Name} lies {BuildWords.Beneath(over.Under!.Value)}: stop at it and look before going on." : "";
 
+    /// <summary>Where a colour survives: under what was screwed, driven or drawn over it.</summary>
+    private static string Hidden(PlanQuestion q)
+    {
+        string[] over = [.. q.Present.Where(p => p.Is(PartIds.Frog, PartIds.Strap, PartIds.UpperGrip, PartIds.LowerGrip, PartIds.Gear, PartIds.LeverCap, PartIds.Tote,
+            PartIds.SideHandle)).Select(p => p.Name).Take(2)];
+        return over.Length == 0 ? "seats and washers" : Sentences.List([.. over, "seats"]);
+    }
+
     private static SupplyId Paint(PlanQuestion q) => q.Aim == AimKind.Own ? SupplyIds.EnamelInTheShopsColour
         : Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour;
 
@@ -83,8 +91,7 @@ internal static class CoatingRules
         {
             Parts = Parts(q),
             How = q.Aim == AimKind.Own ? "A dab on scrap beside the last tool dressed like it, dry, in daylight."
-                : q.Tool.Made(PartIds.Frog) ? "Look under frog and seats: there it was never in the light."
-                : "Look under seats and caps: there it was never in the light.", Reason = "It is settled before anything is stripped.",
+                : $"Look under {Hidden(q)}: there it was never in the light.", Reason = "It is settled before anything is stripped.",
             FinishTest = "A dry dab beside the old one, in daylight.",
         }, Id),
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips,

@@ -42,6 +42,13 @@ internal static class EdgeRules
     private static string Unknown(PlanQuestion q) => Feature.Find(FeatureIds.Cannel)!.On(q.Tool) && !q.Tool.Is(FormIds.OutCannel)
         ? " Ground inside, it is the outside that is kept true." : "";
 
+    /// <summary>The whole back guides the tool: a chisel, where no part of it may be lifted or left high.</summary>
+    private static bool Guides(PlanQuestion q) => q.Tool.Edge == EdgeForm.BackAndBevel && q.Tool.Family == Family.EdgeTool
+        && q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null && q.Tool.Manner.Back is null;
+
+    /// <summary>Nobody sees the polish of what works at the bottom of a groove.</summary>
+    private static bool GritThatCuts(PlanQuestion q) => q.Tool.HasSkate;
+
     private static string Backing(PlanQuestion q) => q.Tool.Is(FormIds.InCannel)
         ? "Lengthwise on a flat plate, rolled over its curve, in the last 15 mm. It carries no bevel."
         : q.Tool.Manner.Back is { } back ? back + Unknown(q) : (q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace
@@ -78,7 +85,7 @@ internal static class EdgeRules
         q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
             : "Freehand, elbows in; marker on the bevel for the first strokes.",
         Shaped(q) ? "" : q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
-            ? "The flat face stays flat: only the burr is taken off it." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
+            ? "The flat face stays flat: only the burr is taken off it." : q.Tool.Edge == EdgeForm.Toothed ? "One flat bevel." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
         q.Tool.Edge == EdgeForm.Profiled ? "Slips of each radius for its members; on the flat nothing but the burr. Then held against the sole." : "",
         Shimmed(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place." : "The burr comes off with the back lifted as before."
@@ -87,7 +94,7 @@ internal static class EdgeRules
         Choices.Find(ChoiceId.Corners).Asked(q)
             ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
-        q.Tool.HasSkate || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
+        GritThatCuts(q) || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
             : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 
@@ -100,10 +107,10 @@ internal static class EdgeRules
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked, Causes.Asked(Back)], q =>
             new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"True the {Face(q)} behind the edge"
-                : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much : StepCase.Usual))
+                : Guides(q) ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much : StepCase.Usual))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1),
-                q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(SupplyIds.FineStone)],
+                q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(GritThatCuts(q) ? SupplyIds.MediumStone : SupplyIds.FineStone)],
             How = Backing(q),
             Reason = $"{Back(q)} {(q.Tool.Edge == EdgeForm.Curved ? "Where it is rough the edge is a saw, however the bevel shines."
                 : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
@@ -129,14 +136,15 @@ internal static class EdgeRules
             MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),
         }, buys: 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground, Worked], q =>
-            new Deed(StepKey.EdgeHone, Stage.Edge, "Hone until a burr turns, then strop",
+            new Deed(StepKey.EdgeHone, Stage.Edge, GritThatCuts(q) ? "Hone until a burr turns, at the grit that cuts" : "Hone until a burr turns, then strop",
             q.Minutes(StepKey.EdgeHone, Wide(q), q.Tool.Edge == EdgeForm.TwoBevels ? StepCase.Much : StepCase.Usual))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q),
             Needs =
             [
-                Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone), .. Shaped(q) ? [Need.Of(SupplyIds.SlipStones)] : Array.Empty<Need>(),
-                Need.Of(SupplyIds.Strop), .. q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.HoningCompound, 2)] : Array.Empty<Need>(),
+                Need.Of(SupplyIds.MediumStone), .. GritThatCuts(q) ? [] : new[] { Need.Of(SupplyIds.FineStone) },
+                .. Shaped(q) ? [Need.Of(SupplyIds.SlipStones)] : Array.Empty<Need>(), .. GritThatCuts(q) ? [] : new[] { Need.Of(SupplyIds.Strop) },
+                .. GritThatCuts(q) ? [] : q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.HoningCompound, 2)] : Array.Empty<Need>(),
             ],
             How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
@@ -206,11 +214,13 @@ internal static class EdgeRules
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Lift),
                 How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
             },
-            _ => new Deed(StepKey.EdgeSave, Stage.Edge, $"{(q.Tool.Edge == EdgeForm.Curved ? "Stone" : "Lap")} the pits out of the last part of the {Face(q)}",
+            _ => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"Stone the pits out of the last part of the {Face(q)}"
+                : Guides(q) ? $"Lap the pits out of the {Face(q)}" : $"Lap the pits out of the last part of the {Face(q)}",
                 q.Minutes(StepKey.EdgeSave, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
             {
                 Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
-                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : "Only the last 12 mm, on a flat plate, fresh paper often.")
+                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : Guides(q) ? "The whole back on a flat plate, never lifted, fresh paper often."
+                    : "Only the last 12 mm, on a flat plate, fresh paper often.")
                     + " Stop when the line at the edge is clean." + Steel(q),
                 Cautions = [CautionId.BareEdge], MetalRemovedMm = q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",

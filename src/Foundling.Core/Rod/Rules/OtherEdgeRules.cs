@@ -14,14 +14,28 @@ internal static class OtherEdgeRules
 
     private static List<PartId> Parts(PlanQuestion q) => Ids(q.Edges);
 
+    /// <summary>Why a scraper iron is filed at once; null while its bevel may still be good.</summary>
+    private static string? Filed(PlanQuestion q) => Damage(q) >= 2 ? "A nick in the edge is a line in every scraping."
+        : q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id)) >= 3 ? "No burr stands over a pit at the edge."
+        : q.WorstOn(FindingKind.Rust, q.Tool.Edges.Select(p => p.Id)) >= 3 ? "No burr comes up from a rusted bevel." : null;
+
+    private static string? Hook(PlanQuestion q) => Causes.Of(q, [FindingKind.EdgeDamage, FindingKind.Worn, FindingKind.Bent, FindingKind.Burred,
+        FindingKind.Pitting], 2, PartIds.Anvil);
+
+    private static bool Rough(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id)) >= 2
+        || q.WorstOn(FindingKind.Rust, q.Tool.Edges.Select(p => p.Id)) >= 3;
+
+    private static readonly Cond Untried = If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well || Damage(q) >= 2);
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("file the scraper's bevel", "The burr can only be as straight as what it is turned from.", [NotKeep, Edge(EdgeForm.Burr)], q =>
-            new Deed(StepKey.BurrFile, Stage.Edge, "File the scraper iron to 45° and hone it", q.Minutes(StepKey.BurrFile))
+            new Deed(StepKey.BurrFile, Stage.Edge, Filed(q) is null ? "If the burr no longer comes up: file the scraper iron to 45° and hone it"
+                : "File the scraper iron to 45° and hone it", q.Minutes(StepKey.BurrFile))
         {
-            Block = Block.HonedAndCovered, Parts = Parts(q),
+            OnlyIfNeeded = Filed(q) is null, Block = Block.HonedAndCovered, Parts = Parts(q),
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
-            How = "File straight across, hone bevel and flat side until no file mark shows.", Reason = "Only when the burr no longer comes up.",
+            How = "File straight across, hone bevel and flat side until no file mark shows.", Reason = Filed(q) ?? "The burr is renewed from the bevel there is; filing is for when it no longer comes up.",
             FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile),
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
@@ -39,29 +53,39 @@ internal static class OtherEdgeRules
             FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("spare the grooves", "A toothed iron lives by its grooves.", [NotKeep, Edge(EdgeForm.Toothed)], q =>
-            new Deed(StepKey.EdgeTeeth, Stage.Edge, "Clean the grooved face without lapping it", q.Minutes(StepKey.EdgeTeeth))
+            new Deed(StepKey.EdgeTeeth, Stage.Edge, "Clean the grooved face, and flatten it only as far as the teeth allow", q.Minutes(StepKey.EdgeTeeth))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 2)],
-            How = "Brush along the grooves. Flattened only as far as the teeth stay deeper than 0.2 mm.", Reason = "Lapped teeth do not come back.",
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.FineStone)],
+            How = "Brush along the grooves, then a few strokes on the stone, no more than leaves the teeth deeper than 0.2 mm.", Reason = "Lapped teeth do not come back.",
             FinishTest = "Every groove clean to its root.", Cautions = [CautionId.BareEdge],
         }, buys: 8),
-        PlanRule.One("hone the bypass blade", "One bevel, and a flat that stays flat.", [NotKeep, Edge(EdgeForm.Bypass)], q =>
+        PlanRule.One("the flat of the bypass blade", "Flat side and hook are nine tenths of it.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
+            new Deed(StepKey.EdgeBack, Stage.Edge, q.Has(PartIds.Anvil) ? "Rub the flat side of the blade and the face of the hook clean and flat"
+                : "Rub the flat side of the blade clean and flat", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much
+                : StepCase.Little))
+        {
+            Parts = [.. Parts(q), .. new[] { PartIds.Anvil }.Where(q.Has)], Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
+            How = "The whole flat side down on the stone, until sap and rust are gone and the shine runs up to the edge. Never tilted: a bevel on this side opens a gap.",
+            Reason = "It shears where flat meets hook: what sticks there folds the twig in.", FinishTest = "One even shine along the edge.",
+            Cautions = [CautionId.BareEdge], Undoable = !Rough(q), MetalRemovedMm = Rough(q) ? q.Metal(StepKey.EdgeBack) : 0,
+        }, buys: 30),
+        PlanRule.One("hone the bypass blade", "A light touch to the bevel, after flat side and hook.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
             new Deed(StepKey.EdgeHone, Stage.Edge, Damage(q) >= 2 ? "File the nicks out of the blade and hone its bevel" : "Hone the bevel of the blade",
             q.Minutes(StepKey.EdgeHone, Damage(q) >= 2 ? StepCase.Nicks : StepCase.Blade))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone)],
-            How = "Along the curve, bevel only. On the flat nothing but the burr is taken off.",
-            Reason = "It shears against the hook; a second bevel opens a gap.", FinishTest = "It cuts thin paper along its whole length.",
+            How = "Along the curve, on the bevel; a hair steeper at the edge does no harm there. On the flat nothing but the burr is taken off.",
+            Reason = "A bevel on the flat side would open a gap; on the bevel side it does not.", FinishTest = "It cuts thin paper along its whole length.",
             Cautions = [CautionId.BareEdge], Undoable = Damage(q) < 2, MetalRemovedMm = Damage(q) >= 2 ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
-        }, buys: 28),
-        PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook")], q =>
+        }, buys: 10),
+        PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook"), Untried, Causes.Asked(Hook)], q =>
             new Deed(StepKey.HookTrue, Stage.Edge, "True the inner face of the hook", q.Minutes(StepKey.HookTrue))
         {
             Parts = [PartIds.Anvil], Needs = [Need.Of(SupplyIds.FineFile)], How = "Flat against the blade, edge crisp, no more.",
-                Reason = "A round hook folds the twig in.",
+                Reason = $"{Hook(q)} A round hook folds the twig in.",
             FinishTest = "No light between blade and hook as it closes.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.HookTrue),
-        }, buys: 6),
-        PlanRule.One("cover the blade", "A pruner opens by itself.", [NotKeep, Edge(EdgeForm.Bypass)], q =>
+        }, buys: 16),
+        PlanRule.One("cover the blade", "A pruner opens by itself.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
             new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",

@@ -20,8 +20,10 @@ internal static class SawRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("watch the etch", "An etch is the only papers a saw has.", [Saw, Found(FindingKind.Mark, 1, PartIds.Plate)], q =>
-            new Deed(StepKey.EtchFind, Stage.Wash, "Find the edges of the etch and mark them on a picture", q.Minutes(StepKey.EtchFind))
+        PlanRule.One("watch the etch", "An etch is the only papers a saw has.", [Saw, If("it has an etch, or rust that may hide one",
+            q => q.Worst(FindingKind.Mark, PartIds.Plate) >= 1 || q.Worst(FindingKind.Rust, PartIds.Plate) >= 2)], q =>
+            new Deed(StepKey.EtchFind, Stage.Wash, q.Worst(FindingKind.Mark, PartIds.Plate) >= 1 ? "Find the edges of the etch and mark them on a picture"
+                : $"Look for an etch before anything coarse touches the {Plate(q)}", q.Minutes(StepKey.EtchFind))
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.Lens), Need.Of(SupplyIds.CameraAndRule), Need.Of(SupplyIds.LightOil, 2)],
             How = "Wet it with oil, light from the side, and trace what shows. Stop wherever a line appears.",
@@ -51,7 +53,8 @@ internal static class SawRules
             new Deed(StepKey.SawFile, Stage.Edge, "File the teeth", (q.Minutes(StepKey.SawFile, StepCase.Each) * Feet(q)).Whole())
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawFiles), Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.Marker, 1)],
-            How = "Every second gullet from one side, then from the other; same strokes each. Rake and fleam as the guide strip says.",
+            How = "Rip or crosscut is known first: it decides rake and fleam, and the guide strip says which. Every second gullet from one side, then from the other; "
+                + "same strokes each.",
             Reason = "Teeth do the work, the rest is a handle.", FinishTest = "No light from any point.", Cautions = [CautionId.Teeth], Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.SawFile, StepCase.Each),
         }, buys: 28),

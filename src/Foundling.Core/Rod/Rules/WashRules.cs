@@ -54,7 +54,8 @@ internal static class WashRules
                 Needs = [q.On(SupplyIds.WhiteSpirit, q.Ferrous), Need.Of(SupplyIds.SoftBrush),
                     q.On(SupplyIds.CleanCloth, q.Ferrous)],
             How = "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
-            Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading.", Cautions = [CautionId.Solvent],
+            Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading."
+                + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."), Cautions = [CautionId.Solvent],
         }, buys: 7),
         PlanRule.One("wash plated screws by hand", "Dull plating may be cadmium.",
             [If("a plated fastener is losing its plating", q => q.Present.Any(q.DullPlate))], q => new Deed(StepKey.WashPlated, Stage.Wash,
@@ -72,7 +73,7 @@ internal static class WashRules
             How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.",
             FinishTest = "A white cloth stays white.",
         }),
-        PlanRule.One("look again when clean", "Dirt reads as coating, and marks surface.", [Always], q =>
+        PlanRule.One("look again when clean", "Dirt reads as coating, and marks surface.", [ApartRules.Many], q =>
             new Deed(StepKey.LookAgain, Stage.Wash, "Look again now that it is clean", q.Minutes(StepKey.LookAgain, q.Present))
         {
             Needs = [Need.Of(SupplyIds.Lens)], How = "Cracks with the lens, marks in raking light. New marks go to Origin, new damage to State.",

@@ -39,6 +39,9 @@ public enum ChosenBy
 
     /// <summary>It was chosen for this tool.</summary>
     Tag,
+
+    /// <summary>What the book advises is closed, and the nearest in kind stands in for it.</summary>
+    StandIn,
 }
 
 /// <summary>A question practitioners answer differently.</summary>
@@ -68,7 +71,22 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
     private InputException Unknown(string? way) => new("unknown_way", KeyText.Of(Id), way, string.Join(", ", Ways.Select(w => KeyText.Of(w.Id))),
         $"\"{way}\" is no way to answer \"{Question}\".");
 
-    /// <summary>The way taken: the wish for this tool, else the shop's, else the advice; a closed one gives way to the next open one.</summary>
+    /// <summary>Ways that come nearest to one that is closed, the nearest first.</summary>
+    private static readonly Dictionary<WayId, WayId[]> Near = new()
+    {
+        [WayId.Chelating] = [WayId.Citric, WayId.VinegarHalf, WayId.Abrasive], [WayId.Citric] = [WayId.Chelating, WayId.Vinegar, WayId.Abrasive],
+        [WayId.CitricWarm] = [WayId.Citric, WayId.Chelating], [WayId.Vinegar] = [WayId.Citric, WayId.Chelating],
+        [WayId.VinegarHalf] = [WayId.Vinegar, WayId.Chelating], [WayId.Electrolysis] = [WayId.Chelating, WayId.Citric],
+        [WayId.SoakWheel] = [WayId.Wire, WayId.Citric], [WayId.Wire] = [WayId.Abrasive, WayId.SoakWheel], [WayId.Abrasive] = [WayId.Scrape],
+        [WayId.Scrape] = [WayId.Abrasive], [WayId.Blast] = [WayId.BlastCoarse, WayId.Wire], [WayId.BlastCoarse] = [WayId.Blast, WayId.Wire],
+        [WayId.Bake] = [WayId.Respray, WayId.Touch], [WayId.Respray] = [WayId.Touch], [WayId.Touch] = [WayId.Seal, WayId.Respray], [WayId.Seal] = [WayId.Leave],
+        [WayId.Shellac] = [WayId.Lacquer, WayId.OilWax, WayId.Revive], [WayId.Lacquer] = [WayId.Shellac, WayId.OilWax], [WayId.OilWax] = [WayId.Oil, WayId.Wax],
+        [WayId.Oil] = [WayId.OilWax, WayId.Wax], [WayId.Revive] = [WayId.Wax], [WayId.Wax] = [WayId.Leave],
+        [WayId.Grind] = [WayId.Lap, WayId.Shim], [WayId.Lap] = [WayId.Grind, WayId.Lift], [WayId.Shim] = [WayId.Lift, WayId.Lap], [WayId.Lift] = [WayId.Shim,
+            WayId.Lap], [WayId.Jig] = [WayId.Freehand],
+    };
+
+    /// <summary>The way taken: the wish for this tool, else the shop's, else the advice; a closed one gives way to the nearest open one.</summary>
     public Way Take(PlanQuestion q) => Taken(q).Way;
 
     /// <summary>The way taken and who chose it.</summary>
@@ -84,7 +102,12 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
             return (shops, ChosenBy.Shop);
         }
         Way advised = Find(Advice(q).Way);
-        return (advised.Blocked(q) is null ? advised : Ways.FirstOrDefault(w => w.Blocked(q) is null) ?? advised, ChosenBy.Book);
+        if (advised.Blocked(q) is null)
+        {
+            return (advised, ChosenBy.Book);
+        }
+        Way? nearest = Near.GetValueOrDefault(advised.Id, []).Select(n => Ways.FirstOrDefault(w => w.Id == n)).FirstOrDefault(w => w is not null && w.Blocked(q) is null);
+        return (nearest ?? Ways.FirstOrDefault(w => w.Blocked(q) is null) ?? advised, ChosenBy.StandIn);
     }
 }
 

@@ -13,6 +13,10 @@ public static class EdgeWays
     /// <summary>Edges that are ground and honed are there and are to be worked.</summary>
     public static bool Cuts(PlanQuestion q) => q.Aim != AimKind.Keep && q.Edges.Any();
 
+    /// <summary>Edges there are that are ground and honed to an angle: not jaws that meet, blades that pass a hook, or burrs.</summary>
+    private static bool Honed(PlanQuestion q) => Cuts(q) && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.TwoBevels or EdgeForm.Toothed
+        or EdgeForm.Curved or EdgeForm.Profiled;
+
     /// <summary>Worst pitting on a cutting part.</summary>
     public static int Pits(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id));
 
@@ -31,7 +35,7 @@ public static class EdgeWays
     ], q => Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * q.Shop.Assumptions.SharpeningsWorthSaving
         ? (WayId.Grind, "Pits that reach the edge are too deep to lap, and there is steel to spare.") : (WayId.Lap, "It costs minutes, not steel."));
 
-    private static readonly Choice Hold = new(ChoiceId.Hold, "Bevels are honed", "how the angle is held", Cuts,
+    private static readonly Choice Hold = new(ChoiceId.Hold, "Bevels are honed", "how the angle is held", Honed,
     [
         new(WayId.Freehand, "freehand", "quick once learned"),
         new(WayId.Jig, "in a jig", "the same angle every time") { Kit = [SupplyIds.HoningJig], Closed = q =>
@@ -59,7 +63,7 @@ public static class EdgeWays
         _ => (WayId.Eased, "Corners that dig leave tracks."),
     });
 
-    private static readonly Choice Grit = new(ChoiceId.Grit, "The last grit", "where honing stops", Cuts,
+    private static readonly Choice Grit = new(ChoiceId.Grit, "The last grit", "where honing stops", Honed,
     [
         new(WayId.Cuts, "goes as far as it takes to cut", "the user's"),
         new(WayId.Shines, "goes on until it shines", "for show, and for end grain"),

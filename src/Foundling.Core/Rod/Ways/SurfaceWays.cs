@@ -51,8 +51,8 @@ public static class SurfaceWays
         new(WayId.Respray, "resprayed cold", "over the sound coat, or after a strip", Coating: "covered or stripped") { Closed = q => q.Aim == AimKind.Keep
             ? KeepSays : null },
         new(WayId.Bake, "stripped and baked anew", "as the works did it", "goes from coated faces", "fill a little", "stripped") { Kit = [SupplyIds.ShopOven],
-            Closed = q => q.Aim == AimKind.Keep ? KeepSays : Coated(q).Any(p => p.Finish == PartFinish.Painted && p.Material == Material.Steel)
-            && Coated(q).All(p => p.Finish == PartFinish.Painted) ? "It was painted cold when it was made." : null },
+            Closed = q => q.Aim == AimKind.Keep ? KeepSays : Coated(q).All(p => p.Finish == PartFinish.Painted)
+            ? "It was painted cold when it was made." : null },
     ], q => q.Aim switch
     {
         AimKind.Keep => CoatingLoss(q) >= 1 ? (WayId.Seal, "A lifting edge lets damp creep under.") : (WayId.Leave, "It is whole."),
