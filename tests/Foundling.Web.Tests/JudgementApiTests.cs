@@ -59,7 +59,9 @@ public sealed class JudgementApiTests(DemoHost host) : IClassFixture<DemoHost>
     [Fact]
     public async Task Ways_stand_side_by_side_open_and_closed()
     {
-        (_, JsonElement ways) = await Ask("rod/ways", """{ "tag": { "kind": "chisel", "findings": [{ "part": "blade", "kind": "rust", "severity": 2 }] }, "choice": "rust" }""");
+        (_, JsonElement ways) = await Ask("rod/ways", """
+            { "tag": { "kind": "chisel", "findings": [{ "part": "blade", "kind": "rust", "severity": 2 }] }, "choice": "rust" }
+            """);
         JsonElement rust = ways.GetProperty("choices").EnumerateArray().Single();
         List<JsonElement> all = [.. rust.GetProperty("ways").EnumerateArray()];
         all.Single(w => w.GetProperty("way").GetString() == "citric").GetProperty("blocked").GetString()!.ShouldContain("cannot be parted from the");
@@ -76,7 +78,9 @@ public sealed class JudgementApiTests(DemoHost host) : IClassFixture<DemoHost>
         aims.GetProperty("advised").GetString().ShouldBe("work");
         aims.GetProperty("aims").EnumerateArray().Select(a => a.GetProperty("aim").GetString()).ShouldBe(["keep", "work", "show", "own"]);
         aims.GetProperty("aims")[0].GetProperty("final").GetArrayLength().ShouldBe(0, "Keep does nothing that cannot be undone");
-        (_, JsonElement triage) = await Ask("state/triage", """{ "tag": { "kind": "hand-saw", "findings": [{ "part": "plate", "kind": "bent", "severity": 4 }] } }""");
+        (_, JsonElement triage) = await Ask("state/triage", """
+            { "tag": { "kind": "hand-saw", "findings": [{ "part": "plate", "kind": "bent", "severity": 4 }] } }
+            """);
         triage.GetProperty("verdict").GetString().ShouldNotBe("restore");
         (_, JsonElement stall) = await Ask("stall/verdict", $$"""{ "tag": { {{Plane}} }, "asking_price": 500, "shop": { "hour_rate": 0 } }""");
         stall.GetProperty("worth_buying_at_asking").GetBoolean().ShouldBeFalse();
@@ -120,7 +124,8 @@ public sealed class JudgementApiTests(DemoHost host) : IClassFixture<DemoHost>
     [Fact]
     public async Task They_are_listed_with_the_gauges_and_documented()
     {
-        string list = await (await host.Visit().Send(new HttpRequestMessage(HttpMethod.Get, "/api/gauges"))).Content.ReadAsStringAsync(), docs = await File.ReadAllTextAsync(Tree.Path("docs", "formats.md"));
+        string list = await (await host.Visit().Send(new HttpRequestMessage(HttpMethod.Get, "/api/gauges"))).Content.ReadAsStringAsync(),
+            docs = await File.ReadAllTextAsync(Tree.Path("docs", "formats.md"));
         foreach ((Core.Gauges.Gauge gauge, _) in Judging.All)
         {
             list.ShouldContain(gauge.Path);

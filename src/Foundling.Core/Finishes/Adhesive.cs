@@ -17,7 +17,8 @@ public sealed record Adhesive(string Name, double OpenMin, double ClampedMin, do
     public static Adhesive LiquidHide(Assumptions a) => Of("liquid hide glue", a.LiquidHideOpenMin, a.LiquidHideClampedHours, a.GlueCureHours);
 
     /// <summary>White or yellow wood glue.</summary>
-    public static Adhesive Wood(Assumptions a) => Of("wood glue", a.WoodGlueOpenMin, a.WoodGlueClampedHours, a.GlueCureHours) with { LeastC = a.WoodGlueLeastC };
+    public static Adhesive Wood(Assumptions a) => Of("wood glue", a.WoodGlueOpenMin, a.WoodGlueClampedHours,
+        a.GlueCureHours) with { LeastC = a.WoodGlueLeastC };
 
     /// <summary>Slow epoxy.</summary>
     public static Adhesive SlowEpoxy(Assumptions a) => Of("slow epoxy", a.SlowEpoxyOpenMin, a.SlowEpoxyClampedHours, a.GlueCureHours);

@@ -21,6 +21,7 @@ public sealed record Unfit(IReadOnlyList<string> In, IReadOnlyList<string> Out, 
 public static class Handwork
 {
     private const int MostTitle = 200, MostReason = 300;
+    private const double MostWaitMin = 90 * 24 * 60;
 
     /// <summary>
     /// Makes a fresh plan and keeps what is done or left out, and what was added, split and moved by hand. A step that was
@@ -170,24 +171,27 @@ public static class Handwork
     /// <param name="reason">Why; may be left out.</param>
     /// <param name="behind">The step it goes behind; null for before every open step.</param>
     /// <param name="assumptions">How much quicker or slower a step of one's own may go.</param>
+    /// <param name="waitMin">Minutes that pass by themselves after it; 0 for none. They hold what comes later on the parts of the step it is put behind.</param>
     /// <exception cref="InputException">No title, or minutes that cannot be.</exception>
     public static IReadOnlyList<Deed> Add(IReadOnlyList<PlanStep> steps, string? title, Stage stage, double likelyMin, string? reason, DeedId? behind,
-        Assumptions assumptions)
+        Assumptions assumptions, double waitMin = 0)
     {
         string text = Named(title, "title", "Say what the step is.");
         Check.Within(likelyMin, 0.5, 6000, "minutes");
+        Check.Within(waitMin, 0, MostWaitMin, "wait");
         int free = steps.Where(s => s.Key.Step == StepKey.Own).Select(s => int.TryParse(s.Key.Of, out int n) ? n : 0).DefaultIfEmpty(0).Max() + 1;
         var deed = new Deed(new DeedId(StepKey.Own, $"{free}"), stage, text, Math.Round(likelyMin * assumptions.OwnLowShare, 1), likelyMin,
             Math.Round(likelyMin * assumptions.OwnHighTimes, 1))
         {
-            Hand = StepHand.Added, First = behind is null, Behind = behind,
+            Hand = StepHand.Added, First = behind is null, Behind = behind, Lag = waitMin > 0 ? Lag.Cure(waitMin) : null,
+            Parts = waitMin > 0 ? steps.FirstOrDefault(s => s.Key == behind)?.Parts ?? [] : [],
             Reason = string.IsNullOrWhiteSpace(reason) ? "Added by hand." : Shorten.To(reason, MostReason), FinishTest = "You say so.",
         };
         List<Deed> all = [.. steps.Select(s => s.Deed)];
         int at = behind is null ? steps.ToList().FindIndex(s => s.State == StepState.Open) is var i and >= 0 ? i : all.Count
             : all.FindIndex(s => s.Id == behind) is var b and >= 0 ? EndOfUnit(all, b) : all.Count;
         all.Insert(at, deed);
-        return all;
+        return [.. all.Select((d, i) => i > at && Planner.Waited(deed, d) is { } bond ? d with { After = [.. d.After, bond] } : d)];
     }
 
     /// <summary>Splits an open step: a second piece with its own name and minutes comes right behind it. The wait stays with the last piece.</summary>

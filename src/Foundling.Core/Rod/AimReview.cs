@@ -22,7 +22,8 @@ namespace Foundling.Core.Rod;
 /// <param name="StopAfter">The step after which four fifths of the result are there; null when that is the end.</param>
 /// <param name="StopMinutes">Hands-on minutes up to there, likely.</param>
 public sealed record AimReview(
-    AimKind Aim, IReadOnlyList<Deed> Steps, TotalsResult Minutes, double WaitMin, double ElapsedMin, double MaterialsCost, double MetalMm, IReadOnlyList<string> Lost,
+    AimKind Aim, IReadOnlyList<Deed> Steps, TotalsResult Minutes, double WaitMin, double ElapsedMin, double MaterialsCost, double MetalMm,
+        IReadOnlyList<string> Lost,
         double LostShare, IReadOnlyList<Deed> Final,
     double? WorthAfter, Deed? BuysMost, double BuysShare, Deed? StopAfter, double StopMinutes)
 {

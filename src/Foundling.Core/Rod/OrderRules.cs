@@ -169,6 +169,7 @@ public static class OrderRules
         new(StepKey.WoodClean, StepKey.WoodLacquer, "clean before finish"),
         new(StepKey.WoodScrape, StepKey.WoodStain, "scrape before stain"),
         new(StepKey.WoodScrape, StepKey.WoodShellac, "scrape before finish"),
+        new(StepKey.WoodScrape, StepKey.WoodOil, "scrape before finish"),
         new(StepKey.WoodScrape, StepKey.WoodLacquer, "scrape before finish"),
         new(StepKey.WoodStain, StepKey.WoodRevive, "stain before finish", Soft: true),
         new(StepKey.WoodStain, StepKey.WoodOil, "stain before oil", Soft: true),

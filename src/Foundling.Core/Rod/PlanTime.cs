@@ -9,8 +9,8 @@ namespace Foundling.Core.Rod;
 public sealed record TimedDeed(Deed Deed, double StartMin, double EndMin, double ReadyMin, bool Longest);
 
 /// <summary>
-/// How long a plan takes from its first step to its last, waits among it: the longest way through its edges. A wait holds what comes after it and nothing else. One
-/// who has one pair of hands and other tools to work on takes longer.
+/// How long a plan takes from its first step to its last, waits among it: the longest way through its edges. A wait holds what comes after it and
+/// nothing else. One who has one pair of hands and other tools to work on takes longer.
 /// </summary>
 public static class PlanTime
 {
@@ -19,8 +19,8 @@ public static class PlanTime
     public static double Elapsed(IReadOnlyList<Deed> deeds) => Lay(deeds).Select(t => t.ReadyMin).DefaultIfEmpty(0).Max();
 
     /// <summary>
-    /// Lays the deeds of a plan out in time. A deed for a case that may never come up takes none; a look again months ahead keeps nothing. Deeds of an unbroken block
-    /// follow one another.
+    /// Lays the deeds of a plan out in time. A deed for a case that may never come up takes none; a look again months ahead keeps nothing. Deeds of an
+    /// unbroken block follow one another.
     /// </summary>
     /// <param name="deeds">The deeds, in an order their edges allow.</param>
     public static IReadOnlyList<TimedDeed> Lay(IReadOnlyList<Deed> deeds)

@@ -126,12 +126,23 @@ public static class Planner
         return null;
     }
 
+    /// <summary>What a step of a person's own with a wait keeps: work on the same parts; a look is never kept. Null for nothing.</summary>
+    /// <param name="early">The step of one's own.</param>
+    /// <param name="late">A deed that comes later.</param>
+    internal static Follows? Waited(Deed early, Deed late) => early.Id.Step == StepKey.Own && early.Lag is { } lag && late.Kind != DeedKind.Look
+        && (early.Parts.Count == 0 || late.Parts.Count == 0 || early.Parts.Intersect(late.Parts).Any())
+            ? new Follows(early.Id, "what was added by hand is given its time", lag) : null;
+
     private static Follows? Bond(Deed early, Deed late, PlanQuestion? question)
     {
         if (Chained(early, late) is { } own)
         {
             // Of a deed that was split the wait is its last piece's.
             return own with { Id = early.Id, Lag = early.Lag is null ? null : own.Lag ?? early.Lag };
+        }
+        if (Waited(early, late) is { } waited)
+        {
+            return waited;
         }
         // A piece split off comes behind the piece before it; the wait of a whole is that of its last piece.
         string? why = early.Id.Whole == late.Id.Whole ? "the first piece comes first"

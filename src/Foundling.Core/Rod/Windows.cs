@@ -12,8 +12,8 @@ public sealed record MissedWindow(DeedId First, DeedId Then, string Sentence);
 public static class Windows
 {
     /// <summary>
-    /// Windows that close before their deed comes, when the hands-on work between takes as long as it may; what waits by itself meanwhile holds nobody up. A bath is
-    /// none of them: what is lifted out is lifted when its time has come, whatever else is being done.
+    /// Windows that close before their deed comes, when the hands-on work between takes as long as it may; what waits by itself meanwhile holds nobody
+    /// up. A bath is none of them: what is lifted out is lifted when its time has come, whatever else is being done.
     /// </summary>
     /// <param name="deeds">The deeds in their order.</param>
     public static IReadOnlyList<MissedWindow> Missed(IReadOnlyList<Deed> deeds)

@@ -41,8 +41,10 @@ public static partial class Typed
 
     /// <summary>Reads a duration.</summary>
     /// <exception cref="InputException">Not a time.</exception>
-    public static double Minutes(string? text) => TryMinutes((text ?? "").Trim(), out double value) ? value
-        : throw new InputException("not_a_time", "minutes", text, "minutes",
+    /// <param name="text">What was typed.</param>
+    /// <param name="field">The field it was typed into.</param>
+    public static double Minutes(string? text, string field = "minutes") => TryMinutes((text ?? "").Trim(), out double value) ? value
+        : throw new InputException("not_a_time", field, text, "minutes",
             $"\"{Shorten.To(text, 40)}\" is not a time. Type minutes such as 25, or hours such as 1:30.");
 
     /// <summary>Minutes as hours and minutes: <c>1 h 30</c>, <c>25 min</c>.</summary>

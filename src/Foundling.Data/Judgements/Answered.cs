@@ -139,7 +139,8 @@ public sealed record WaysAnswer(AimKind Aim, IReadOnlyList<ChoiceSaid> Choices);
 /// <param name="BuysShare">Share of the result it buys.</param>
 /// <param name="StopAfter">The step after which most of the result is there; null for none before the end.</param>
 public sealed record AimSaid(AimKind Aim, int Steps, MinutesSaid Minutes, double ElapsedMin, double WaitingMin, double MaterialsCost, double MetalMm,
-    IReadOnlyList<string> SurfacesLost, double LostShare, IReadOnlyList<DeedId> Final, double? WorthAfter, DeedId? BuysMost, double BuysShare, DeedId? StopAfter);
+    IReadOnlyList<string> SurfacesLost, double LostShare, IReadOnlyList<DeedId> Final, double? WorthAfter, DeedId? BuysMost, double BuysShare,
+        DeedId? StopAfter);
 
 /// <summary>The aims side by side.</summary>
 /// <param name="Advised">The aim the book would take.</param>

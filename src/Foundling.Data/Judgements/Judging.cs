@@ -57,7 +57,8 @@ public static class Judging
         ShopContext shop = Shop(other, here);
         return new PlanQuestion(tag.Facts(tool), aim ?? body.Aim ?? AimKind.Work, shop)
         {
-            TagWays = Choices.Read(Known(body.Ways, tool)), PartWays = Choices.ReadParts(body.Ways, tool), Odd = RodDesk.OddOf(tag, tool, book, shop.Assumptions),
+            TagWays = Choices.Read(Known(body.Ways, tool)), PartWays = Choices.ReadParts(body.Ways, tool), Odd = RodDesk.OddOf(tag, tool, book,
+                shop.Assumptions),
         };
     }
 
@@ -140,7 +141,8 @@ public static class Judging
             [.. Choices.All.Where(c => c.Asked(q)).Select(c => new WayTaken(c.Id, c.Taken(q).Way.Id, c.Taken(q).By, c.Advice(q).Why))],
             [.. PlanTime.Lay(plan).Select(t => Step(t, a))], Said(PlanTotals.Of(plan, a)), PlanTime.Elapsed(plan), PlanTime.Waiting(plan),
             [.. plan.SelectMany(d => d.Needs).GroupBy(n => n.Item).Select(g => new NeedSaid(g.Key, g.First().Name, g.First().Kit,
-                g.First().Kit ? null : g.Sum(n => n.Amount ?? 0), g.First().Unit, g.Any(n => n.UsedUp is not null) ? g.Sum(n => n.UsedUp ?? n.Amount ?? 0) : null))],
+                g.First().Kit ? null : g.Sum(n => n.Amount ?? 0), g.First().Unit, g.Any(n => n.UsedUp is not null) ? g.Sum(n => n.UsedUp ?? n.Amount ?? 0)
+                    : null))],
             plan.Sum(d => Needs.Cost(d, a)),
             [.. FindingAnswers.Of(q, plan).Select(f => new FindingSaid(f.Finding.Part, f.Finding.Kind, f.Finding.Severity, f.By, f.WhyNot))]);
     }
@@ -156,7 +158,8 @@ public static class Judging
 
     private static WaysAnswer Ways(PlanQuestion q, Core.Keys.ChoiceId? only) => new(q.Aim,
         [.. Choices.All.Where(c => (only is null || c.Id == only) && c.Asked(q)).Select(c => new ChoiceSaid(c.Id, c.Question, c.Taken(q).By, c.Advice(q).Why,
-            [.. WayReview.Of(c, q).Select(w => new WaySaid(w.Way.Id, w.Way.Name, w.Way.School, w.Taken, w.Blocked, w.Minutes is { } m ? Said(m) : null, w.WaitMin,
+            [.. WayReview.Of(c, q).Select(w => new WaySaid(w.Way.Id, w.Way.Name, w.Way.School, w.Taken, w.Blocked, w.Minutes is { } m ? Said(m) : null,
+                w.WaitMin,
                 w.Cost, [.. w.Change?.Added.Select(d => d.Id) ?? []], [.. w.Change?.Gone.Select(d => d.Id) ?? []],
                 [.. w.Change?.Changed.Select(d => d.Id) ?? []], w.Change?.Minutes ?? 0))]))]);
 

@@ -36,7 +36,8 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
     internal static HashSet<PartId> OddOf(Tag tag, ToolKind tool, PatternBook book, Assumptions assumptions) =>
     [
-        .. tag.Looks.Count == 0 || !ToolCatalogue.Knows(tag.Kind) ? [] : TagBook.Date(tag, book, assumptions)?.PartLabel.Where(p => p.Value == "odd").Select(p => PartId.Of(p.Key)) ?? [],
+        .. tag.Looks.Count == 0 || !ToolCatalogue.Knows(tag.Kind) ? [] : TagBook.Date(tag, book, assumptions)?.PartLabel.Where(p => p.Value == "odd")
+            .Select(p => PartId.Of(p.Key)) ?? [],
         .. PartRules.OddByKinship(tool.Made(PartIds.Wedge) ? tag.Kinship() : null, assumptions),
         .. tool.Parts.Where(p => p.Stand == PartStand.FromAnother).Select(p => p.Id),
     ];
@@ -71,6 +72,23 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         tag.WayReasons = Choices.KeepReason(tag.WayReasons, asked.Id, null);
         string why = $"{asked.Question.ToLowerInvariant()}: {taken?.Name ?? "as the book advises"}";
         await Aim(tag, aim, why, cancel).ConfigureAwait(false);
+    }
+
+    /// <summary>Chooses the way rust comes off one part, or takes that back, and plans anew.</summary>
+    /// <exception cref="InputException">No such part or way, or one that would harm it.</exception>
+    public async Task ChooseFor(Tag tag, PartId part, string? way, CancellationToken cancel = default)
+    {
+        AimKind aim = tag.Aim ?? AimKind.Work;
+        PlanQuestion question = await Question(tag, aim, cancel).ConfigureAwait(false);
+        PartDef of = question.Rusty.FirstOrDefault(p => p.Id == part) ?? throw new InputException("unknown_part", "part", part.Value, "a rusty part",
+            "That part has no rust that pays for more than a wipe.");
+        Way? taken = string.IsNullOrEmpty(way) ? null : RustWays.Choice.Read(way);
+        if (taken is not null && (taken.Kit.Any(question.Lacking.Contains) ? taken.Blocked(question) : RustWays.Closed(question, taken.Id, of)) is string shut)
+        {
+            throw new InputException("way_blocked", "way", way, "an open way", $"{taken.Name}, {of.Name}: {shut}");
+        }
+        tag.Ways = Choices.KeepPart(tag.Ways, part, taken?.Id);
+        await Aim(tag, aim, $"rust comes off the {of.Name} by: {taken?.Name ?? "the way of the rest"}", cancel).ConfigureAwait(false);
     }
 
     /// <summary>Keeps a rod that was changed.</summary>

@@ -17,7 +17,8 @@ internal static class GaugeApi
     public static void Map(WebApplication app)
     {
         app.MapGet("/api/gauges", () => Results.Json(
-                GaugeCatalogue.All.Concat(Judging.All.Select(j => j.Gauge)).Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)), OpenJson.Options))
+                GaugeCatalogue.All.Concat(Judging.All.Select(j => j.Gauge)).Select(g => new GaugeListing(g.File, g.Calculation, g.Path, g.About)),
+                    OpenJson.Options))
             .WithSummary("Lists the gauges.").Produces<IEnumerable<GaugeListing>>();
         foreach (Gauge gauge in GaugeCatalogue.All)
         {

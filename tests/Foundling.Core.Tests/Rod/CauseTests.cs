@@ -16,7 +16,8 @@ public sealed class CauseTests
     private static PlanQuestion Rocking(double mm, params Found[] found)
     {
         PlanQuestion q = Asking.Ask(AimKind.Show, found);
-        return q with { Facts = q.Facts with { Readings = [new Reading(PartIds.Frog, MeasureIds.Rock, new Quantity(mm, Unit.Millimetres), Instrument.Feeler)] } };
+        return q with { Facts = q.Facts with { Readings = [new Reading(PartIds.Frog, MeasureIds.Rock, new Quantity(mm, Unit.Millimetres),
+            Instrument.Feeler)] } };
     }
 
     private static PlanQuestion Surveyed(double hollowMm, AimKind aim, params Found[] found)

@@ -14,7 +14,7 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>What a person changes on a rod, and that a fresh plan keeps it.</summary>
 public sealed class HandworkTests
 {
-    private static readonly PlanQuestion Question = Ask(AimKind.Work, Rusty);
+    private static readonly PlanQuestion Question = Ask(AimKind.Work, Rusty).With(ChoiceId.Wood, WayId.Oil);
 
     private static int AtDeed(IReadOnlyList<Deed> plan, DeedId key) => plan.ToList().FindIndex(s => s.Id == key);
 
@@ -103,7 +103,7 @@ public sealed class HandworkTests
     public void What_would_make_a_coat_too_late_is_not_put_before_it()
     {
         // Oil is wiped off within a quarter of an hour: no long step fits between.
-        PlanQuestion question = Asking.Ask(AimKind.Work, Rusty);
+        PlanQuestion question = Asking.Ask(AimKind.Work, Rusty).With(ChoiceId.Wood, WayId.Oil);
         IReadOnlyList<PlanStep> plan = PlanStep.Fresh(Planner.Plan(question));
         PlanStep slow = plan.Single(s => s.Key == StepKey.EdgeSave), coat = plan.Single(s => s.Key == StepKey.WoodOil);
         MoveResult moved = Handwork.Move(plan, slow.Key, coat.Key, question);

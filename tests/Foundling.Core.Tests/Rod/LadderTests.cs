@@ -70,6 +70,7 @@ public sealed class LadderTests
     {
         List<Deed> plan = [.. Plan("hand-drill", "chuck", 3)];
         int At(StepKey key) => plan.FindIndex(d => d.Id.Step == key);
-        (At(StepKey.FreeStop) < At(StepKey.PhotoChuck) && At(StepKey.Apart) < At(StepKey.PhotoChuck) && At(StepKey.PhotoChuck) < At(StepKey.Wash)).ShouldBeTrue();
+        (At(StepKey.FreeStop) < At(StepKey.PhotoChuck) && At(StepKey.Apart) < At(StepKey.PhotoChuck) && At(StepKey.PhotoChuck) < At(StepKey.Wash))
+            .ShouldBeTrue();
     }
 }

@@ -37,7 +37,8 @@ public sealed class OrderTests
     [Fact]
     public void Wood_is_worked_while_iron_soaks_and_nothing_touches_what_is_in_the_bath()
     {
-        Tag tag = Planned(Ask(AimKind.Work, [.. Rusty.Where(f => f is not { Kind: FindingKind.Rust, Severity: > 2 }), F(PartIds.Body, FindingKind.Rust, 2)]) with
+        Tag tag = Planned(Ask(AimKind.Work, [.. Rusty.Where(f => f is not { Kind: FindingKind.Rust, Severity: > 2 }), F(PartIds.Body, FindingKind.Rust,
+            2)]) with
         {
             TemperatureC = 20,
         });

@@ -124,7 +124,8 @@ public sealed class ParticularTests
         Called(p => p.Material is Material.Wood or Material.Brass).ShouldBe("all brass and all wood");
         Called(p => p.Is(PartIds.Body, PartIds.Frog)).ShouldBe("body and frog");
         Found[] rusty = [.. q.Tool.Parts.Where(p => p.Ferrous).Select(p => Asking.F(p.Id, FindingKind.Rust, 2))];
-        Planner.Plan(Asking.Ask(KindIds.MetalBenchPlane, AimKind.Work, rusty)).Single(d => d.Id.Step == StepKey.Soak).Title.ShouldBe("Into the chelating bath: all iron and steel");
+        Planner.Plan(Asking.Ask(KindIds.MetalBenchPlane, AimKind.Work, rusty)).Single(d => d.Id.Step == StepKey.Soak).Title
+            .ShouldBe("Into the chelating bath: all iron and steel");
         // Whatever is named is what is meant, and nothing else.
         var random = new Random(5);
         for (int i = 0; i < 2000; i++)

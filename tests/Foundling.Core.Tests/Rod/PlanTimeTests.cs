@@ -53,7 +53,8 @@ public sealed class PlanTimeTests
                 foreach (Follows edge in late.Deed.After)
                 {
                     TimedDeed early = laid.Single(t => t.Deed.Id == edge.Id);
-                    late.StartMin.ShouldBeGreaterThanOrEqualTo(early.EndMin + (edge.Lag?.HoldsMin ?? 0) - 1e-6, $"seed {seed}: {late.Deed.Id} before {edge.Id}");
+                    late.StartMin.ShouldBeGreaterThanOrEqualTo(early.EndMin + (edge.Lag?.HoldsMin ?? 0) - 1e-6,
+                        $"seed {seed}: {late.Deed.Id} before {edge.Id}");
                 }
             }
         }
@@ -90,7 +91,8 @@ public sealed class PlanTimeTests
     [Fact]
     public void Oil_in_two_coats_dries_between_and_is_wiped_off_twice()
     {
-        PlanQuestion q = Ask(AimKind.Show).With(ChoiceId.Wood, WayId.Oil).With(ChoiceId.WoodCoats, WayId.TwoCoats) with { TemperatureC = 20, RelativeHumidityPercent = 50 };
+        PlanQuestion q = Ask(AimKind.Show).With(ChoiceId.Wood, WayId.Oil).With(ChoiceId.WoodCoats, WayId.TwoCoats) with { TemperatureC = 20,
+            RelativeHumidityPercent = 50 };
         List<Deed> plan = [.. Planner.Plan(q).Where(d => d.Id.Step is StepKey.WoodOil or StepKey.WoodWipe)];
         plan.Select(d => d.Id.ToString()).ShouldBe(["wood-oil", "wood-wipe", "wood-oil:2", "wood-wipe:2"]);
         plan[2].After.Single(a => a.Id == plan[1].Id).Lag!.LeastMin.ShouldBe(24 * 60);

@@ -76,7 +76,8 @@ public sealed class PlannerTests
         {
             plan[At(plan, key)].Cautions.ShouldNotBeEmpty(key);
         }
-        PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty))).First(s => s.Key == StepKey.WoodOil).Cautions.ShouldBe([Core.Safety.CautionId.OilyRags]);
+        PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Wood, WayId.Oil))).First(s => s.Key == StepKey.WoodOil).Cautions
+            .ShouldBe([Core.Safety.CautionId.OilyRags]);
     }
 
     [Fact]

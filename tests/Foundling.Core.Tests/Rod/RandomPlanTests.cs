@@ -142,7 +142,8 @@ public sealed class RandomPlanTests
                 double between = plan.Where(s => s.Order > first.Order && s.Order < then.Order).Sum(s => s.Minutes.High);
                 (after.Lag.MostMin is null || after.Lag.LeastMin + between <= after.Lag.MostMin).ShouldBeTrue($"{where(then)} misses the window");
             }
-            (then.Key.Of.Length == 0 && then.Key.Step is StepKey.Coat1 or StepKey.WoodShellac or StepKey.WoodLacquer || then.Deed.After.Any(a => a.Lag is not null))
+            (then.Key.Of.Length == 0 && then.Key.Step is StepKey.Coat1 or StepKey.WoodShellac or StepKey.WoodLacquer || then.Deed.After.Any(a =>
+                a.Lag is not null))
                 .ShouldBeTrue($"{where(then)} waits for no coat");
         }
     }

@@ -63,7 +63,8 @@ public sealed class RuleTests
         ["look again when clean", "metal-bench-plane Work", "look-again", "chisel Work"],
         ["keep out of the bath", "metal-bench-plane Work body:Rust:2", "keep-out", "metal-bench-plane Work"],
         ["soak", "metal-bench-plane Work body:Rust:2", "soak", "metal-bench-plane Work"],
-        ["out before the rest", "metal-bench-plane Work body:Rust:4 body:CoatingLoss:4 iron:Rust:2 rust=citric", "soak-early", "metal-bench-plane Work body:Rust:2"],
+        ["out before the rest", "metal-bench-plane Work body:Rust:4 body:CoatingLoss:4 iron:Rust:2 rust=citric", "soak-early",
+            "metal-bench-plane Work body:Rust:2"],
         ["unbroken block out of the bath", "metal-bench-plane Work body:Rust:2", "soak-lift", "metal-bench-plane Work"],
         ["wire wheel", "metal-bench-plane Work body:Rust:2 rust=wire", "derust-wire", "metal-bench-plane Work body:Rust:2"],
         ["fine abrasive and oil", "metal-bench-plane Work body:Rust:2 rust=abrasive", "derust-abrasive", "metal-bench-plane Work body:Rust:2"],
@@ -98,7 +99,7 @@ public sealed class RuleTests
         ["scrape the wood", "metal-bench-plane Show", "wood-scrape", "metal-bench-plane Work"],
         ["stain the dings", "metal-bench-plane Show", "wood-stain", "metal-bench-plane Work"],
         ["revive the finish", "metal-bench-plane Work wood=revive", "wood-revive", "metal-bench-plane Work"],
-        ["oil the wood", "metal-bench-plane Work", "wood-oil", "metal-bench-plane Keep"],
+        ["oil the wood", "metal-bench-plane Work tote:CoatingLoss:3", "wood-oil", "metal-bench-plane Keep"],
         ["wax the wood", "metal-bench-plane Keep", "wood-wax", "metal-bench-plane Work"],
         ["shellac the wood", "metal-bench-plane Show", "wood-shellac", "metal-bench-plane Work"],
         ["lacquer the wood", "metal-bench-plane Work wood=lacquer", "wood-lacquer", "metal-bench-plane Work"],
@@ -195,7 +196,8 @@ public sealed class RuleTests
         string[] set = [.. words.Where(w => w.Contains('=') && !w.Contains('.'))];
         Reading[] readings = [.. words.Where(w => w.Contains('=') && w.Contains('.')).Select(w => w.Split('.', '=')).Select(w => new Reading(PartId.Of(w[0]),
             MeasureId.Of(w[1]), new Quantity(double.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture), Unit.Millimetres), Instrument.Feeler))];
-        PlanQuestion asked = Asking.Ask(KindId.Of(words[0]), Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':')).Select(w =>
+        PlanQuestion asked = Asking.Ask(KindId.Of(words[0]), Enum.Parse<AimKind>(words[1]), [.. words.Where(w => w.Contains(':')).Select(w => w.Split(':'))
+            .Select(w =>
             Asking.F(PartId.Of(w[0]), Enum.Parse<Core.Tools.FindingKind>(w[1]), int.Parse(w[2], System.Globalization.CultureInfo.InvariantCulture),
                 w.Length > 3))]);
         return asked with

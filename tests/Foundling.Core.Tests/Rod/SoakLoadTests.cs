@@ -50,7 +50,8 @@ public sealed class SoakLoadTests
         {
             TemperatureC = 20, LengthMm = 245,
         };
-        q = q.With(RustWays.Id, WayId.Citric).With(ChoiceId.Coating, WayId.Respray) with { Findings = [.. q.Findings, F(PartIds.Body, FindingKind.CoatingLoss, 4)] };
+        q = q.With(RustWays.Id, WayId.Citric).With(ChoiceId.Coating, WayId.Respray) with { Findings = [.. q.Findings, F(PartIds.Body, FindingKind.CoatingLoss,
+            4)] };
         SoakLoad load = q.RustPlan.Loads.ShouldHaveSingleItem();
         load.Main.Select(p => p.Id).ShouldBe([PartIds.Body]);
         load.Early.Select(p => p.Id).ShouldBe([PartIds.Iron]);

@@ -53,7 +53,8 @@ public sealed class WaitEndTests
         Waits.Holds(FirstCoat, Noon.AddHours(2)).ShouldBeFalse();
         Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat1)).ShouldBeFalse();
         Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat2)).ShouldBeTrue();
-        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat2) with { Id = new DeedId(StepKey.Coat2, Piece: 2) }).ShouldBeTrue("a piece of the next coat is the next coat");
+        Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.Coat2) with { Id = new DeedId(StepKey.Coat2, Piece: 2) })
+            .ShouldBeTrue("a piece of the next coat is the next coat");
         Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.CoatMask)).ShouldBeFalse("masking is no coat");
         Waits.EndedBy(FirstCoat, Rods.Deed(StepKey.CoatPrime)).ShouldBeFalse("primer lies under it");
         Wait cured = Standing(StepKey.Coat2, Lag.Cure(48 * 60), 48, null);

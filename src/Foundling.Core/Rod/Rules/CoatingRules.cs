@@ -51,7 +51,8 @@ internal static class CoatingRules
     /// <summary>Where a colour survives: under what was screwed, driven or drawn over it.</summary>
     private static string Hidden(PlanQuestion q)
     {
-        string[] over = [.. q.Present.Where(p => p.Is(PartIds.Frog, PartIds.Strap, PartIds.UpperGrip, PartIds.LowerGrip, PartIds.Gear, PartIds.LeverCap, PartIds.Tote,
+        string[] over = [.. q.Present.Where(p => p.Is(PartIds.Frog, PartIds.Strap, PartIds.UpperGrip, PartIds.LowerGrip, PartIds.Gear, PartIds.LeverCap,
+            PartIds.Tote,
             PartIds.SideHandle)).Select(p => p.Name).Take(2)];
         return over.Length == 0 ? "seats and washers" : Sentences.List([.. over, "seats"]);
     }
@@ -152,7 +153,8 @@ internal static class CoatingRules
                 Parts = Parts(q), Lag = lag, Since = coat == 1 ? null : [new Follows(Key(coat - 1), "inside the recoat window")],
                 Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
                 How = (coat == 1 ? "Two light passes." : "As the first, across it.") + (last ? " Tape off while it is still soft."
-                    : $" The next coat goes on from {Typed.Wait(Enamel(q).RecoatFromMin)} to {Typed.Wait(Enamel(q).RecoatUntilMin!.Value)} after it, or again after "
+                    : $" The next coat goes on from {Typed.Wait(Enamel(q).RecoatFromMin)} to {Typed.Wait(Enamel(q).RecoatUntilMin!.Value)} after it, or "
+                        + "again after "
                         + $"{Typed.Wait(Enamel(q).AgainMin!.Value)} and a rub-down."),
                 Reason = coat == 1 ? "A thick coat sags and stays soft." : last ? "It wears from the edges, so one is not enough."
                     : "Thin coats dry through.",

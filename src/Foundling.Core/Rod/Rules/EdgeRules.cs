@@ -85,10 +85,12 @@ internal static class EdgeRules
         q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
             : "Freehand, elbows in; marker on the bevel for the first strokes.",
         Shaped(q) ? "" : q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
-            ? "The flat face stays flat: only the burr is taken off it." : q.Tool.Edge == EdgeForm.Toothed ? "One flat bevel." : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
+            ? "The flat face stays flat: only the burr is taken off it." : q.Tool.Edge == EdgeForm.Toothed ? "One flat bevel."
+                : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
         q.Tool.Edge == EdgeForm.Profiled ? "Slips of each radius for its members; on the flat nothing but the burr. Then held against the sole." : "",
-        Shimmed(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place." : "The burr comes off with the back lifted as before."
+        Shimmed(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place."
+            : "The burr comes off with the back lifted as before."
             : "",
         q.Tool.Manner.Honing ?? "",
         Choices.Find(ChoiceId.Corners).Asked(q)
@@ -107,7 +109,8 @@ internal static class EdgeRules
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked, Causes.Asked(Back)], q =>
             new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"True the {Face(q)} behind the edge"
-                : Guides(q) ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much : StepCase.Usual))
+                : Guides(q) ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much
+                    : StepCase.Usual))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1),
                 q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(GritThatCuts(q) ? SupplyIds.MediumStone : SupplyIds.FineStone)],
@@ -204,7 +207,8 @@ internal static class EdgeRules
             {
                 Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.FineStone)], Cautions = [CautionId.BareEdge],
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
-                How = "The back reasonably flat first. Shim under the far end, stroke crosswise until the shine passes the pits, the last strokes on the finest stone. "
+                How = "The back reasonably flat first. Shim under the far end, stroke crosswise until the shine passes the pits, the last strokes on the "
+                    + "finest stone. "
                     + "From now on always with the shim." + Steel(q),
                 Reason = "The least metal, and the pits stay behind the edge.",
             },

@@ -58,7 +58,8 @@ internal static class FinishRules
         {
             Needs = [q.On(SupplyIds.PasteWax, q.Ferrous), q.On(SupplyIds.LightOil, q.Ferrous),
                 Need.Of(SupplyIds.LintFreeCloth, 1)],
-                How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(Finishes.Drying.Wax(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent).RecoatFromMin),
+                How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(Finishes.Drying.Wax(q.Shop.Assumptions).In(q.TemperatureC,
+                    q.RelativeHumidityPercent).RecoatFromMin),
             Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),

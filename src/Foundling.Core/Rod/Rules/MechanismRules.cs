@@ -46,7 +46,8 @@ internal static class MechanismRules
             Parts = [PartIds.Chuck, PartIds.ChuckJaws],
                 Needs = [Need.Of(SupplyIds.WhiteSpirit, 20), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "By the picture of its parts. Springs whole, jaws matched, cone clean. Dry graphite where grit is about.",
-            Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Pushed with a thumb, the jaws slide home in the cone and spring back.", Cautions = [CautionId.Spring],
+            Reason = "A jaw that hangs lets the bit run out.", FinishTest = "Pushed with a thumb, the jaws slide home in the cone and spring back.",
+            Cautions = [CautionId.Spring],
         }, buys: 18),
         PlanRule.One("ratchet", "A pawl that misses throws the hand.", [There(PartIds.Ratchet, "ratchet")], q =>
             new Deed(StepKey.RatchetClean, Stage.Mechanism, $"Free {(q.Has(PartIds.Pawl) ? "ratchet and pawls" : "the ratchet")}, both ways and locked",

@@ -35,7 +35,8 @@ internal static class OtherEdgeRules
         {
             OnlyIfNeeded = Filed(q) is null, Block = Block.HonedAndCovered, Parts = Parts(q),
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
-            How = "File straight across, hone bevel and flat side until no file mark shows.", Reason = Filed(q) ?? "The burr is renewed from the bevel there is; filing is for when it no longer comes up.",
+            How = "File straight across, hone bevel and flat side until no file mark shows.",
+            Reason = Filed(q) ?? "The burr is renewed from the bevel there is; filing is for when it no longer comes up.",
             FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile),
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
@@ -56,7 +57,8 @@ internal static class OtherEdgeRules
             new Deed(StepKey.EdgeTeeth, Stage.Edge, "Clean the grooved face, and flatten it only as far as the teeth allow", q.Minutes(StepKey.EdgeTeeth))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.FineStone)],
-            How = "Brush along the grooves, then a few strokes on the stone, no more than leaves the teeth deeper than 0.2 mm.", Reason = "Lapped teeth do not come back.",
+            How = "Brush along the grooves, then a few strokes on the stone, no more than leaves the teeth deeper than 0.2 mm.",
+            Reason = "Lapped teeth do not come back.",
             FinishTest = "Every groove clean to its root.", Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("the flat of the bypass blade", "Flat side and hook are nine tenths of it.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
@@ -65,7 +67,8 @@ internal static class OtherEdgeRules
                 : StepCase.Little))
         {
             Parts = [.. Parts(q), .. new[] { PartIds.Anvil }.Where(q.Has)], Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.FineStone)],
-            How = "The whole flat side down on the stone, until sap and rust are gone and the shine runs up to the edge. Never tilted: a bevel on this side opens a gap.",
+            How = "The whole flat side down on the stone, until sap and rust are gone and the shine runs up to the edge. Never tilted: a bevel on this side "
+                + "opens a gap.",
             Reason = "It shears where flat meets hook: what sticks there folds the twig in.", FinishTest = "One even shine along the edge.",
             Cautions = [CautionId.BareEdge], Undoable = !Rough(q), MetalRemovedMm = Rough(q) ? q.Metal(StepKey.EdgeBack) : 0,
         }, buys: 30),
@@ -78,7 +81,8 @@ internal static class OtherEdgeRules
             Reason = "A bevel on the flat side would open a gap; on the bevel side it does not.", FinishTest = "It cuts thin paper along its whole length.",
             Cautions = [CautionId.BareEdge], Undoable = Damage(q) < 2, MetalRemovedMm = Damage(q) >= 2 ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
         }, buys: 10),
-        PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook"), Untried, Causes.Asked(Hook)], q =>
+        PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook"), Untried,
+            Causes.Asked(Hook)], q =>
             new Deed(StepKey.HookTrue, Stage.Edge, "True the inner face of the hook", q.Minutes(StepKey.HookTrue))
         {
             Parts = [PartIds.Anvil], Needs = [Need.Of(SupplyIds.FineFile)], How = "Flat against the blade, edge crisp, no more.",

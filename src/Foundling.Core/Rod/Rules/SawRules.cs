@@ -53,7 +53,8 @@ internal static class SawRules
             new Deed(StepKey.SawFile, Stage.Edge, "File the teeth", (q.Minutes(StepKey.SawFile, StepCase.Each) * Feet(q)).Whole())
         {
             Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawFiles), Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.Marker, 1)],
-            How = "Rip or crosscut is known first: it decides rake and fleam, and the guide strip says which. Every second gullet from one side, then from the other; "
+            How = "Rip or crosscut is known first: it decides rake and fleam, and the guide strip says which. Every second gullet from one side, then from "
+                + "the other; "
                 + "same strokes each.",
             Reason = "Teeth do the work, the rest is a handle.", FinishTest = "No light from any point.", Cautions = [CautionId.Teeth], Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.SawFile, StepCase.Each),

@@ -10,8 +10,8 @@ using static Foundling.Core.Rod.When;
 namespace Foundling.Core.Rod.Rules;
 
 /// <summary>
-/// The ladder for parts that will not move. What is only stiff gets oil and is worked; what sits gets oil, time, and the right grip for its joint; only what oil and
-/// time do not move gets the further rungs, each when the one before did not do it, and stopping is one of them.
+/// The ladder for parts that will not move. What is only stiff gets oil and is worked; what sits gets oil, time,
+/// and the right grip for its joint; only what oil and time do not move gets the further rungs, each when the one before did not do it, and stopping is one of them.
 /// </summary>
 internal static class SeizedRules
 {
@@ -48,7 +48,8 @@ internal static class SeizedRules
 
     private static List<PartDef> Gripped(PlanQuestion q, int degree) => [.. Stuck(q, degree).Where(p => GripOf(q, p) == Grip.Round)];
 
-    private static List<PartDef> Shockable(PlanQuestion q) => [.. Stuck(q, BeyondOil).Where(p => p.Material is not (Material.Wood or Material.Soft or Material.Brass)
+    private static List<PartDef> Shockable(PlanQuestion q) => [.. Stuck(q, BeyondOil)
+        .Where(p => p.Material is not (Material.Wood or Material.Soft or Material.Brass)
         && GripOf(q, p) is not (Grip.Rivet or Grip.Wedge))];
 
     /// <summary>Which way a reverse thread loosens, said before anybody leans on it.</summary>
@@ -59,7 +60,8 @@ internal static class SeizedRules
     [
         PlanRule.One("oil and work what is stiff", "What is only stiff is dry, not stuck.",
             [If("a part of metal is stiff and no more", q => Oiled(q, Stiff, Stiff).Count > 0)], q =>
-            new Deed(StepKey.FreeStiff, Stage.Apart, $"Oil and work {Names(Oiled(q, Stiff, Stiff))} to and fro", q.Minutes(StepKey.FreeStiff, Oiled(q, Stiff, Stiff)))
+            new Deed(StepKey.FreeStiff, Stage.Apart, $"Oil and work {Names(Oiled(q, Stiff, Stiff))} to and fro", q.Minutes(StepKey.FreeStiff, Oiled(q, Stiff,
+                Stiff)))
         {
             Parts = Ids(Oiled(q, Stiff, Stiff)), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.CleanCloth, 1)],
             How = Reverse(Oiled(q, Stiff, Stiff)) + "A drop at the thread or pivot, to and fro, wipe off what it brings out, and again. Kept off wood.",
@@ -67,7 +69,8 @@ internal static class SeizedRules
         }, buys: 2),
         PlanRule.One("oil stuck threads", "Oil and time free most threads and spoil none.",
             [If("a part of metal sits fast", q => Oiled(q, Sits, HeatTried).Count > 0)], q =>
-            new Deed(StepKey.FreeOil, Stage.Apart, $"Penetrating oil on {Names(Oiled(q, Sits, HeatTried))}", q.Minutes(StepKey.FreeOil, Oiled(q, Sits, HeatTried)))
+            new Deed(StepKey.FreeOil, Stage.Apart, $"Penetrating oil on {Names(Oiled(q, Sits, HeatTried))}", q.Minutes(StepKey.FreeOil, Oiled(q, Sits,
+                HeatTried)))
         {
             Parts = Ids(Oiled(q, Sits, HeatTried)),
             Lag = Lag.Cure(Oiled(q, BeyondOil, HeatTried).Count > 0 ? LongOilMin : ShortOilMin, LookMin),
@@ -83,7 +86,8 @@ internal static class SeizedRules
             $"Clamp {Names(Gripped(q, Sits))} in soft wood and turn", q.Minutes(StepKey.FreeClamp))
         {
             Parts = Ids(Gripped(q, Sits)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.ScrapOfSoftwood)],
-            How = Reverse(Gripped(q, Sits)) + "Bore a hole of its size in softwood, saw it across, and close the vice on the two halves. Knurling must not slip.",
+            How = Reverse(Gripped(q, Sits)) + "Bore a hole of its size in softwood, saw it across, and close the vice on the two halves. Knurling must not "
+                + "slip.",
             Reason = "Plier marks never come out of a knurl.", FinishTest = "It has moved a quarter turn, no mark on it.", Cautions = [CautionId.StuckScrew],
         }),
         PlanRule.One("shock", "A sharp tap breaks rust that a long pull only bends.",
@@ -117,7 +121,8 @@ internal static class SeizedRules
             SurfaceLost = SurfaceId.Shell, Cautions = [CautionId.Rotating],
         }),
         PlanRule.One("stop", "A tool that works stuck is better than a broken one.", [Found(FindingKind.Seizure, BeyondOil)], q =>
-            new Deed(StepKey.FreeStop, Stage.Apart, $"If {Names(Stuck(q, BeyondOil))} still will not move: stop, and plan without it", q.Minutes(StepKey.FreeStop))
+            new Deed(StepKey.FreeStop, Stage.Apart, $"If {Names(Stuck(q, BeyondOil))} still will not move: stop, and plan without it",
+                q.Minutes(StepKey.FreeStop))
         {
             OnlyIfNeeded = true,
             Parts = Ids(Stuck(q, BeyondOil)), How = "Leave it as it is, clean round it, write it on the tag. A machine shop may do more.",
@@ -135,7 +140,8 @@ internal static class SeizedRules
                 "A driver that fills the slot turns what a loose one tears.", "It has moved a quarter turn.",
                 [Need.Of(SupplyIds.FittedScrewdrivers), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)]),
             Grip.Hexagon => ($"Start {names} with a spanner that fits",
-                $"{(parts.Any(p => p.Joint == Joint.LockTab) ? "Bend the lock tab flat first. " : "")}Ring or open end that fits the flats, pulled towards you, its head held. "
+                $"{(parts.Any(p => p.Joint == Joint.LockTab) ? "Bend the lock tab flat first. " : "")}Ring or open end that fits the flats, pulled towards "
+                    + "you, its head held. "
                     + "Tighten a hair, then loosen.",
                 "A spanner that is too wide rounds the corners.", "It has moved a quarter turn.",
                 new[] { Need.Of(SupplyIds.Spanners), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws) }),
@@ -143,17 +149,20 @@ internal static class SeizedRules
                 "Both prongs in the slots, pressed down hard, and turned slowly. Hold the head on the far side still.",
                 "Soft brass tears at the first slip.", "It has moved a quarter turn, the slots whole.", [Need.Of(SupplyIds.SplitNutDriver)]),
             Grip.Pin => ($"Drive {(one ? "the pin of " : "the pins of ")}{names} out from the thin end",
-                "Photograph both ends first: the thin end is struck, the thick end leads out. Punch a hair thinner than the pin, the far side on a block with a hole, "
+                "Photograph both ends first: the thin end is struck, the thick end leads out. Punch a hair thinner than the pin, the far side on a block "
+                    + "with a hole, "
                     + "one sharp blow.",
                 "Struck at the thick end it jams for good.", "It has moved out on the thick side.",
                 [Need.Of(SupplyIds.PinPunches), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.ScrapOfHardwood)]),
             Grip.Wedge => ($"Free {names} by a blow in the right place",
-                (q.Tool.Family == Family.Plane ? "Strike the heel of the body, or its button, never the iron; " : "Strike the end it was driven from, through wood; ")
+                (q.Tool.Family == Family.Plane ? "Strike the heel of the body, or its button, never the iron; "
+                    : "Strike the end it was driven from, through wood; ")
                     + "tap the wedge sideways on both cheeks between. A wedge swollen fast is left by the stove's warm side, not wetted and not oiled.",
                 "A wedge is let go by the jump of the body, not pulled.", $"{(one ? "It lifts" : "They lift")} out by hand.", [Need.Of(SupplyIds.Mallet)]),
             Grip.Rivet => ($"Work {names} free where {(one ? "it is" : "they are")}",
                 "Oil, and small moves to and fro by hand; a thin blade of wood under it. The rivet or pin stays: no hammer on it.",
-                "What is riveted comes off only once.", "It swings through its whole way.", [Need.Of(SupplyIds.PenetratingOil, 2), Need.Of(SupplyIds.WoodenScraper)]),
+                "What is riveted comes off only once.", "It swings through its whole way.", [Need.Of(SupplyIds.PenetratingOil, 2),
+                    Need.Of(SupplyIds.WoodenScraper)]),
             _ => ($"Work {names} loose in soft jaws", "Held in soft jaws close to the joint, to and fro with a leather strip round it, oil in between.",
                 "What once slid here is held by rust and gum.", "It has moved through its whole way.",
                 [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PenetratingOil, 2)]),

@@ -43,7 +43,8 @@ internal static class SoakRules
             return [];
         }
         HashSet<PartId> byHand = [.. q.RustPlan.Rest.Select(k => k.Part.Id)];
-        return q.Present.Except(q.Discarded).Where(p => !q.SoakLoad.Contains(p) && (byHand.Contains(p.Id) || !p.Ferrous || !q.Limit(first.Mix.Kind, p).Allowed));
+        return q.Present.Except(q.Discarded).Where(p => !q.SoakLoad.Contains(p) && (byHand.Contains(p.Id) || !p.Ferrous || !q.Limit(first.Mix.Kind,
+            p).Allowed));
     }
 
     /// <summary>What only its limit keeps out might go in after all: in how many soaks, and what it costs by hand.</summary>
@@ -86,7 +87,8 @@ internal static class SoakRules
         string watch = load.In.Any(q.Etched) ? " Look at the etch every half hour." : load.In.Any(p => SurfaceWays.IsCoated(p) && !SurfaceWays.Renews(q))
             ? " Coatings watched." : "";
         string more = time.Soaks > 1 ? $" {time.Soaks} soaks with a scrub between." : "";
-        string out_ = load.Early.Count > 0 ? $" The {Names(load.Early)} {Verb(load.Early, "comes", "come")} out after {Typed.Wait(load.EarlyHours * MinutesAnHour)}."
+        string out_ = load.Early.Count > 0 ? $" The {Names(load.Early)} {Verb(load.Early, "comes", "come")} out after "
+            + $"{Typed.Wait(load.EarlyHours * MinutesAnHour)}."
             : "";
         yield return new Deed(Round(of, 1), Stage.Derust, $"Into {load.Mix.Name}: {q.Called(load.In)}", q.Minutes(StepKey.Soak))
         {
@@ -127,7 +129,8 @@ internal static class SoakRules
     }
 
     private static IReadOnlyList<CautionId> Sharp(PlanQuestion q, IReadOnlyList<PartDef> parts) =>
-        parts.Any(p => p.Is(PartIds.Plate)) && q.Tool.Family == Family.Saw ? [CautionId.Teeth] : parts.Any(p => q.Edges.Contains(p)) ? [CautionId.BareEdge] : [];
+        parts.Any(p => p.Is(PartIds.Plate)) && q.Tool.Family == Family.Saw ? [CautionId.Teeth] : parts.Any(p => q.Edges.Contains(p)) ? [CautionId.BareEdge]
+            : [];
 
     /// <summary>What the bath is made of, and how much of that this load uses up: what can do more is not paid for by one tool.</summary>
     private static List<Need> Mixed(PlanQuestion q, SoakLoad load)
@@ -141,7 +144,8 @@ internal static class SoakRules
                 double grams = Math.Ceiling(Mixing.Of(new MixingInput(Acid.Citric, litres * MlInL, percent)).CitricG!.Value);
                 return [Part(SupplyIds.CitricAcid, grams, Spent(Acid.Citric, grams, iron, a).Spent)];
             case { Kind: BathKind.Acetic, Percent: double percent }:
-                double vinegar = Math.Ceiling(Mixing.Of(new MixingInput(Acid.Acetic, litres * MlInL, percent, Math.Max(percent, a.AcidPercent))).VinegarMl!.Value
+                double vinegar = Math.Ceiling(Mixing.Of(new MixingInput(Acid.Acetic, litres * MlInL, percent, Math.Clamp(a.AcidPercent, percent,
+                    100))).VinegarMl!.Value
                     / MlInL * 10) / 10;
                 return [Part(SupplyIds.Vinegar, vinegar, Spent(Acid.Acetic, AcidG(load), iron, a).Spent)];
             case { Kind: BathKind.Electrolysis }:
@@ -184,7 +188,8 @@ internal static class SoakRules
             Parts = Ids(load.Early), Since = [new Follows(Round(of, 1), "it has had its time", Lag.Bath(at, most, null, StepKey.SoakEarly))],
             Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), q.On(SupplyIds.CleanCloth, load.Early), q.On(SupplyIds.LightOil, load.Early)],
             How = $"Scrub, rinse{(load.Mix.IsAcid ? ", dip in soda water, rinse again" : "")}, dry and oil in one go, within {within:0} min.",
-            Reason = $"Out by {Typed.Hours(most ?? at)}: {Sentences.Middle(load.EarlyLimit.Reason ?? "its time is up")}. Kept out, it would be about {q.Minutes(StepKey.DerustRest, load.Early).Likely:0.#} min by hand.",
+            Reason = $"Out by {Typed.Hours(most ?? at)}: {Sentences.Middle(load.EarlyLimit.Reason ?? "its time is up")}. Kept out, it would be about "
+                + $"{q.Minutes(StepKey.DerustRest, load.Early).Likely:0.#} min by hand.",
             FinishTest = "Clean, dry and oiled; the rest still covered.", Cautions = [Caution(load.Mix), .. Sharp(q, load.Early)],
         };
     }
@@ -198,7 +203,8 @@ internal static class SoakRules
         DeedId last = Round(of, load.Time!.Soaks);
         yield return new Deed(new DeedId(StepKey.SoakLift, of), Stage.Derust, "Lift out, scrub off the black, rinse", q.Minutes(StepKey.SoakLift, load.Main))
         {
-            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)], Since = [new Follows(last, "the bath first"), .. FirstOut(of, load)],
+            Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)], Since = [new Follows(last, "the bath first"),
+                .. FirstOut(of, load)],
             How = "Along the length, under running water, into every corner.",
             Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.",
             Cautions = [Caution(load.Mix), .. sharp],
@@ -209,7 +215,8 @@ internal static class SoakRules
                 q.Minutes(StepKey.SoakNeutralise))
             {
                 Block = Block.OutOfTheBath, Parts = parts, Needs = [new Need(SupplyIds.BakingSoda, Soda(q, load), HandNeutral)],
-                How = "A tablespoon to the litre, then rinse once more. The rest of the soda is for the bath itself when it is done with: in portions, until the "
+                How = "A tablespoon to the litre, then rinse once more. The rest of the soda is for the bath itself when it is done with: in portions, until "
+                    + "the "
                     + "fizzing stops.",
                 Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.", Cautions = sharp,
             };

@@ -74,7 +74,8 @@ internal static class TogetherRules
         {
             Parts = Ids(q.Edges), Needs = q.Tool.HasSkate ? [Need.Of(SupplyIds.MediumStone)] : [Need.Of(SupplyIds.FineStone), Need.Of(SupplyIds.Strop)],
             How = q.Tool.HasBed
-                ? $"A dozen strokes, {(q.Has(PartIds.CapIron) ? "the cap iron back to the setting it had, " : "")}then into the plane, drawn back. Nothing else is moved."
+                ? $"A dozen strokes, {(q.Has(PartIds.CapIron) ? "the cap iron back to the setting it had, " : "")}then into the plane, drawn back. Nothing "
+                    + "else is moved."
                 : "A dozen strokes, then back in its place, drawn back.",
             Reason = "Handling dulls; a minute brings it back.", FinishTest = "Cuts end grain of soft wood clean.", Cautions = [CautionId.BareEdge],
         }, ChoiceId.Order, 4),

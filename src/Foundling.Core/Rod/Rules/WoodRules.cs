@@ -16,13 +16,13 @@ internal static class WoodRules
 {
     private const ChoiceId Id = ChoiceId.Wood;
 
-    private static readonly Cond Has = If("it has wood", q => SurfaceWays.Wooden(q).Any());
+    private static readonly Cond Has = If("it has wood", q => SurfaceWays.Finished(q).Any());
 
     private static readonly Cond HasOld = If("it has wood that stays", q => SurfaceWays.OldWood(q).Any());
 
     private static readonly Cond Dry = If("the wood is dry", q => q.WorstOn(FindingKind.Damp, SurfaceWays.Wooden(q).Select(p => p.Id)) < 2);
 
-    private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Wooden(q));
+    private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Finished(q));
 
     /// <summary>True when a broken part is bored for a rod or a bolt.</summary>
     private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
@@ -37,11 +37,12 @@ internal static class WoodRules
         ? $" At {q.TemperatureC:0} °C it does not hold: warm the shop and the wood to {Glue(q).LeastC:0} °C or more first." : "";
 
     // Where wood must grip, or must move, it stays bare.
-    private static string Bare(PlanQuestion q) => q.Tool.Manner.Unfinished is { } bare ? $" None on {bare}." : "";
+    private static string Bare(PlanQuestion q) => (q.Tool.Manner.Unfinished is { } bare ? $" None on {bare}." : "")
+        + (HandleRules.HungAnew(q) && !q.Tool.TightensItself ? " Below the eye only: above it the wood stays dry until it is wedged." : "");
 
     // What is scraped off anyway need not be known, and oiled wood has no film on it.
-    private static List<PartDef> Filmed(PlanQuestion q) => q.Way(Id) is WayId.Shellac or WayId.Lacquer ? []
-        : [.. SurfaceWays.OldWood(q).Where(p => p.Finish == PartFinish.Varnished)];
+    private static List<PartDef> Filmed(PlanQuestion q) =>
+        [.. SurfaceWays.OldWood(q).Where(p => p.Finish == PartFinish.Varnished).Except(SurfaceWays.Scraped(q))];
 
     private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
 
@@ -80,39 +81,44 @@ internal static class WoodRules
             Parts = Ids(Broken(q)), Lag = Lag.Cure(Glue(q).CuredMin, Glue(q).ClampedMin), Undoable = q.Aim == AimKind.Keep,
             Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps),
                 Need.Of(SupplyIds.ScrapOfSoftwood)],
-            How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Closed within {Math.Floor(Glue(q).OpenMin):0} min, clamps off "
+            How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Closed within {Math.Floor(Glue(q).OpenMin):0} min, "
+                + "clamps off "
                 + $"after {Typed.Wait(Glue(q).ClampedMin)}, load after {Typed.Wait(Glue(q).CuredMin)}.{Cold(q)}",
             Reason = "Glue before any finish, or it will not hold.", FinishTest = Bored(q) ? "No line to feel, bore free." : "No line to feel.",
         }, buys: 6),
-        PlanRule.One("scrape the wood", "A new surface starts at clean wood.", [Has, Dry, Way(WayId.Shellac, WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodScrape, Stage.Wood, "Scrape the old finish off the wood", q.Minutes(StepKey.WoodScrape, SurfaceWays.Wooden(q)))
+        PlanRule.One("scrape the wood", "A new surface starts at clean wood.", [Has, Dry, If("an old finish is in the way of the new one",
+            q => SurfaceWays.Scraped(q).Any())], q =>
+            new Deed(StepKey.WoodScrape, Stage.Wood, $"Scrape the old finish off {Names(SurfaceWays.Scraped(q))}",
+                q.Minutes(StepKey.WoodScrape, SurfaceWays.Scraped(q)))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
+            Parts = Ids(SurfaceWays.Scraped(q)), Needs = [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
             How = "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
-            Reason = "The old finish is too far gone for what is asked.", FinishTest = "Even in raking light.", Cautions = [CautionId.WoodDust],
+            Reason = q.Way(Id) is WayId.Oil or WayId.OilWax ? "Oil does not go through varnish." : "The old finish is too far gone for what is asked.",
+            FinishTest = "Even in raking light.", Cautions = [CautionId.WoodDust],
                 Undoable = false,
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
         PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", q.Minutes(StepKey.WoodStain, SurfaceWays.Wooden(q)))
+            new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", q.Minutes(StepKey.WoodStain, SurfaceWays.Finished(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.",
         }, Id),
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
-            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Wooden(q)))
+            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Finished(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30),
-                Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
         new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], Oiled, Id, 5),
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax)], q =>
-            new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Wooden(q)))
+            new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Finished(q)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Wax)), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Wax)), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth,
+                1)],
                 How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
@@ -131,17 +137,17 @@ internal static class WoodRules
         for (int coat = 1; coat <= coats; coat++)
         {
             yield return new Deed(Coat(StepKey.WoodOil, coat), Stage.Wood, coats == 1 ? "One thin coat of oil on the wood"
-                : $"{CoatWays.Turn(coat)} thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Wooden(q)))
+                : $"{CoatWays.Turn(coat)} thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Finished(q)))
             {
                 Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
                 Since = coat == 1 ? null : [new Follows(Coat(StepKey.WoodWipe, coat - 1), "the coat before has dried")],
-                Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Wooden(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 Reason = coat == 1 ? "It keeps the colour and sheds water." : "One coat dries patchy.",
                 How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
                 FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
             };
             yield return new Deed(Coat(StepKey.WoodWipe, coat), Stage.Wood, "Wipe off all the oil that stands",
-                q.Minutes(StepKey.WoodWipe, SurfaceWays.Wooden(q)))
+                q.Minutes(StepKey.WoodWipe, SurfaceWays.Finished(q)))
             {
                 Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Oil)), Needs = [Need.Of(SupplyIds.LintFreeCloth, 1)],
                 Since = [new Follows(Coat(StepKey.WoodOil, coat), "it stands a while, then it is wiped off")],
@@ -160,13 +166,14 @@ internal static class WoodRules
         {
             bool last = coat == coats;
             yield return new Deed(Coat(step, coat), Stage.Wood, coats == 1 ? $"One thin coat of {finish}" : $"{CoatWays.Turn(coat)} thin coat of {finish}",
-                q.Minutes(step, SurfaceWays.Wooden(q), coat == 1 ? StepCase.Usual : StepCase.Much))
+                q.Minutes(step, SurfaceWays.Finished(q), coat == 1 ? StepCase.Usual : StepCase.Much))
             {
                 Parts = Parts(q), Lag = last ? Lag.Cure(dries.CureMin, dries.RecoatFromMin) : Lag.Recoat(dries.RecoatFromMin, dries.RecoatUntilMin, step),
                 Since = coat == 1 ? null : [new Follows(Coat(step, coat - 1), "the coat before is dry")],
-                Needs = coat == 1 ? [q.On(supply, SurfaceWays.Wooden(q)), with]
-                    : [q.On(supply, SurfaceWays.Wooden(q)), with, Need.Of(SupplyIds.SteelWool, 1)],
-                How = (coat == 1 ? how : "Rub down with wool, dust off, then as the first.") + (last ? " Wax it once it is hard." : "") + Bare(q), Reason = reason,
+                Needs = coat == 1 ? [q.On(supply, SurfaceWays.Finished(q)), with]
+                    : [q.On(supply, SurfaceWays.Finished(q)), with, Need.Of(SupplyIds.SteelWool, 1)],
+                How = (coat == 1 ? how : "Rub down with wool, dust off, then as the first.") + (last ? " Wax it once it is hard." : "") + Bare(q),
+                Reason = reason,
                 FinishTest = last ? "No bare spot in raking light." : "Dry, no drag under the finger.", Cautions = cautions, Undoable = false,
             };
         }

@@ -30,15 +30,22 @@ public sealed record BathMix(BathKind Kind, double? Percent = null, double? Warm
     /// <summary>The bath of a way, as this shop mixes it; null for a way that uses none.</summary>
     /// <param name="way">A way to take rust off.</param>
     /// <param name="a">Strength and warmth.</param>
-    public static BathMix? Of(WayId way, Assumptions a) => way switch
+    public static BathMix? Of(WayId way, Assumptions a)
     {
-        WayId.Chelating => new BathMix(BathKind.Chelating),
-        WayId.Citric => new BathMix(BathKind.Citric, a.AcidPercent),
-        WayId.CitricWarm or WayId.Dip => new BathMix(BathKind.Citric, a.AcidPercent, a.WarmBathC),
-        WayId.SoakWheel => new BathMix(BathKind.Citric, a.AcidPercent, Share: a.SoakWheelShare),
-        WayId.Vinegar => new BathMix(BathKind.Acetic, a.AcidPercent),
-        WayId.VinegarHalf => new BathMix(BathKind.Acetic, a.AcidPercent / 2),
-        WayId.Electrolysis => new BathMix(BathKind.Electrolysis),
-        _ => null,
-    };
+        // Water is neither frozen nor boiling, whatever a shop assumes.
+        double percent = Math.Clamp(a.AcidPercent, LeastPercent, 100), warm = Math.Clamp(a.WarmBathC, 1, HottestC);
+        return way switch
+        {
+            WayId.Chelating => new BathMix(BathKind.Chelating),
+            WayId.Citric => new BathMix(BathKind.Citric, percent),
+            WayId.CitricWarm or WayId.Dip => new BathMix(BathKind.Citric, percent, warm),
+            WayId.SoakWheel => new BathMix(BathKind.Citric, percent, Share: Math.Clamp(a.SoakWheelShare, LeastPercent, 1)),
+            WayId.Vinegar => new BathMix(BathKind.Acetic, percent),
+            WayId.VinegarHalf => new BathMix(BathKind.Acetic, percent / 2),
+            WayId.Electrolysis => new BathMix(BathKind.Electrolysis),
+            _ => null,
+        };
+    }
+
+    private const double LeastPercent = 0.02, HottestC = 90;
 }

@@ -69,6 +69,7 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
             : part.IsFastener ? "Blasting eats threads and the fit of pins"
             : part.Material == Material.EdgeSteel ? "Blasting roughens the faces that make the edge"
             : q.Worst(FindingKind.Mark, part.Id) >= 2 ? "Blasting blurs a mark that should be kept"
+            : part.Finish == PartFinish.Plated ? "Blasting strips plating"
             : SurfaceWays.IsCoated(part) && !Renewed(q) ? "Blasting takes the coating, which stays" : null,
         _ => null,
     };

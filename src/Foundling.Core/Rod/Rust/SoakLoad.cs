@@ -95,7 +95,8 @@ public sealed record SoakLoad
         }
         if (lots.Count == 0)
         {
-            return new SoakLoad { Way = way, Mix = mix, Out = kept, Closed = kept.Count == 0 ? "Nothing rusty enough to soak." : $"{Sentences.Start(kept[0].Why)}." };
+            return new SoakLoad { Way = way, Mix = mix, Out = kept, Closed = kept.Count == 0 ? "Nothing rusty enough to soak."
+                : $"{Sentences.Start(kept[0].Why)}." };
         }
         BathVolumeInput tub = Lying([.. lots.SelectMany(l => l.Parts)], q.Extents, a);
         double litres = Math.Ceiling(BathVolume.Of(tub, a).LiquidMl / MlInL * 10) / 10;

@@ -106,7 +106,8 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
         {
             return (advised, ChosenBy.Book);
         }
-        Way? nearest = Near.GetValueOrDefault(advised.Id, []).Select(n => Ways.FirstOrDefault(w => w.Id == n)).FirstOrDefault(w => w is not null && w.Blocked(q) is null);
+        Way? nearest = Near.GetValueOrDefault(advised.Id, []).Select(n => Ways.FirstOrDefault(w => w.Id == n)).FirstOrDefault(w => w is not null
+            && w.Blocked(q) is null);
         return (nearest ?? Ways.FirstOrDefault(w => w.Blocked(q) is null) ?? advised, ChosenBy.StandIn);
     }
 }
@@ -163,6 +164,18 @@ public static partial class Choices
         {
             throw new InputException("unknown_part", "ways", kept, "rust.part=way", $"\"{Units.Shorten.To(kept, 60)}\" names no part of this tool.");
         }
+    }
+
+    /// <summary>Reads a way of a part kept as "rust.part=way"; no way means as the rest. Null for what is no such thing.</summary>
+    public static (PartId Part, WayId? Way)? ReadPart(string kept)
+    {
+        if (PartWay().Match(kept) is { Success: true } match && KeyText.Read<WayId>(match.Groups["way"].Value) is WayId way
+            && RustWays.Choice.Ways.Any(w => w.Id == way))
+        {
+            return (PartId.Of(match.Groups["part"].Value), way);
+        }
+        string[] halves = kept.Split('=');
+        return halves is [['r', 'u', 's', 't', '.', .. { Length: > 0 and < 41 } part], ""] ? (PartId.Of(part), null) : null;
     }
 
     /// <summary>Keeps the way rust comes off a part among those kept; no way takes it back.</summary>

@@ -18,7 +18,8 @@ public static class CoatWays
         new(WayId.TwoCoats, "two", "covers, and wears evenly"),
         new(WayId.ThreeCoats, "three", "japan, which is thin; paint that is looked at"),
         new(WayId.FourCoats, "four", "to fill small pits"),
-    ], q => q.Way(ChoiceId.Coating) == WayId.Bake ? (WayId.ThreeCoats, "Japan goes on thin.") : (WayId.TwoCoats, "It wears from the edges, so there must be two."));
+    ], q => q.Way(ChoiceId.Coating) == WayId.Bake ? (WayId.ThreeCoats, "Japan goes on thin.") : (WayId.TwoCoats,
+        "It wears from the edges, so there must be two."));
 
     /// <summary>Coats of oil, shellac or lacquer on wood.</summary>
     public static Choice Wood { get; } = new(ChoiceId.WoodCoats, "Coats on the wood", "how many coats of oil, shellac or lacquer",

@@ -28,8 +28,24 @@ public static class SurfaceWays
     /// <summary>Wooden parts that are there.</summary>
     public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Wood);
 
+    /// <summary>Wood that is finished: what is there, and a new haft in the place of one that is gone.</summary>
+    public static IEnumerable<PartDef> Finished(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material == Material.Wood
+        && (q.Has(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q))));
+
     /// <summary>Wooden parts that are there and stay.</summary>
     public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);
+
+    /// <summary>How much of the finish of the wood is gone, 0 to 4; a new haft has none.</summary>
+    public static int FinishLoss(PlanQuestion q) => Rules.HandleRules.HungAnew(q) ? FindingScales.Worst
+        : q.WorstOn(FindingKind.CoatingLoss, OldWood(q).Select(p => p.Id));
+
+    /// <summary>Wood whose old film comes off: all of it for a new film, what is varnished for oil, which does not go through varnish.</summary>
+    public static IEnumerable<PartDef> Scraped(PlanQuestion q) => q.Aim == AimKind.Keep ? [] : q.Way(ChoiceId.Wood) switch
+    {
+        WayId.Shellac or WayId.Lacquer => OldWood(q),
+        WayId.Oil or WayId.OilWax => OldWood(q).Where(p => p.Finish == PartFinish.Varnished),
+        _ => [],
+    };
 
     /// <summary>Old darkening of iron.</summary>
     public static Choice Dark { get; } = new(ChoiceId.Dark, "Old darkening is", "whether smooth dark iron is left or taken bright", q => q.Aim != AimKind.Keep
@@ -69,13 +85,14 @@ public static class SurfaceWays
     };
 
     /// <summary>The finish of wood.</summary>
-    public static Choice Wood { get; } = new(ChoiceId.Wood, "Wood is", "what happens to the old finish and what comes after", q => Wooden(q).Any(),
+    public static Choice Wood { get; } = new(ChoiceId.Wood, "Wood is", "what happens to the old finish and what comes after", q => Finished(q).Any(),
     [
         new(WayId.Leave, "cleaned and left", "the old surface stays"),
         new(WayId.Wax, "cleaned and waxed", "nothing that cannot come off"),
         new(WayId.Revive, "revived", "clean, stain the dings, a thin coat over the old", Coating: "old finish stays under it") { Closed = q =>
             q.Aim == AimKind.Keep ? KeepSays : null },
-        new(WayId.Oil, "oiled", "feeds the wood, easily renewed") { Closed = q => q.Aim == AimKind.Keep && q.WorstOn(FindingKind.CoatingLoss,
+        new(WayId.Oil, "oiled", "sheds water, easily renewed; varnish is scraped off first") { Closed = q => q.Aim == AimKind.Keep
+            && q.WorstOn(FindingKind.CoatingLoss,
             Wooden(q).Select(p => p.Id)) < 3 ? KeepSays : null },
         new(WayId.OilWax, "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
         new(WayId.Shellac, "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep
@@ -88,7 +105,12 @@ public static class SurfaceWays
         AimKind.Show => OldWood(q).All(p => p.Finish is PartFinish.Oiled or PartFinish.Bare) ? (WayId.OilWax, "It left the works oiled.")
             : (WayId.Shellac, "It left the works with a shine."),
         AimKind.Own => (WayId.OilWax, "To this shop's taste; the papers say so."),
-        _ => (WayId.Oil, "Thirsty wood cracks."),
+        _ => FinishLoss(q) switch
+        {
+            >= 3 => (WayId.Oil, "Bare wood takes up water and dirt."),
+            2 => (WayId.Revive, "It is worn where hands go and sound elsewhere."),
+            _ => (WayId.Leave, "The old finish is sound: clean wood is enough."),
+        },
     })
     {
         ShopMay = (q, way) => q.Aim != AimKind.Keep || way is WayId.Leave or WayId.Wax,

@@ -31,7 +31,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public RodZoom Zoom { get; private set; }
 
     /// <summary>What the last change of a way made of the rod; null when none was made just now.</summary>
-    public (Choice Choice, Way Was, PlanDiff Change)? Changed { get; private set; }
+    public RodChange? Changed { get; private set; }
 
     /// <summary>What the plan is made from, where it was asked.</summary>
     public PlanQuestion? Asked { get; private set; }
@@ -79,6 +79,9 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
 
     private (DeedId Step, PaceResult Pace)? _pace;
 
+    /// <summary>The wait of a step of one's own as it was typed.</summary>
+    public string? SentWait { get; private set; }
+
     /// <summary>Shows the rod.</summary>
     /// <param name="show">How much is drawn: job, stage or sitting.</param>
     /// <param name="was">A choice and the way it had, as "choice=way", to show what its change did.</param>
@@ -94,7 +97,23 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
         {
             (ChoiceId choice, WayId way) = before.First();
             PlanQuestion now = Asked = await rods.Question(Tool, aim);
-            Changed = (Choices.Find(choice), Choices.Find(choice).Find(way), PlanDiff.Of(Planner.Plan(now.With(choice, way)), Planner.Plan(now)));
+            Changed = new RodChange(Choices.Find(choice).Question.ToLowerInvariant(), Choices.Find(choice).Take(now).Name, Choices.Find(choice).Find(way).Name,
+                PlanDiff.Of(Planner.Plan(now.With(choice, way)), Planner.Plan(now)),
+                "Take", [("choice", Choices.Find(choice).Key), ("way", Choices.Find(choice).Find(way).Key)]);
+        }
+        else if (was is not null && Tool.Aim is AimKind chosen && Choices.ReadPart(was) is { } part && Tool.Tool().Part(part.Part) is { } of)
+        {
+            PlanQuestion now = Asked = await rods.Question(Tool, chosen);
+            Dictionary<PartId, WayId> waysThen = new(now.PartWays);
+            waysThen.Remove(part.Part);
+            if (part.Way is WayId had)
+            {
+                waysThen[part.Part] = had;
+            }
+            PlanQuestion then = now with { PartWays = waysThen };
+            string Named(PlanQuestion q) => RustWays.Choice.Find(q.RustWay(of)).Name;
+            Changed = new RodChange($"rust comes off the {of.Name} by", Named(now), Named(then), PlanDiff.Of(Planner.Plan(then), Planner.Plan(now)),
+                "Part", [("part", part.Part.Value), ("way", part.Way is WayId kept ? Core.Keys.KeyText.Of(kept) : "")]);
         }
     }
 
@@ -202,12 +221,14 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
         await rods.Keep(Tool, Handwork.Split(Tool.Steps, found.Key, name, Typed.Minutes(minutes)), $"\"{found.Title}\" was split"), name, minutes);
 
     /// <summary>Adds a step of one's own.</summary>
-    public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, Stage stage = default)
+    public async Task<IActionResult> OnPostAdd(string? title, string? minutes, string? reason, string? behind, string? wait, Stage stage = default)
     {
         Sent = (title, minutes, reason, null);
+        SentWait = wait;
         await Read();
         Stage where = Tool.StepNamed(behind)?.Stage ?? stage;
-        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, Behind(behind), Shop.Assumptions), "a step was added");
+        await rods.Keep(Tool, Handwork.Add(Tool.Steps, title, where, Typed.Minutes(minutes), reason, Behind(behind), Shop.Assumptions,
+            string.IsNullOrWhiteSpace(wait) ? 0 : Typed.Minutes(wait, "wait")), "a step was added");
         return ToLeaf("rod");
     }
 

@@ -1,3 +1,4 @@
+using Foundling.Core.Tools;
 using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
@@ -34,6 +35,30 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
         {
             (Way way, ChosenBy by) = choice.Taken(Asked);
             Open.Add((choice, way, by, Says(choice, way), WayReview.Of(choice, Asked)));
+        }
+    }
+
+    /// <summary>Rusty parts, each with the ways that are open for it and the one taken.</summary>
+    public IReadOnlyList<(PartDef Part, WayId Taken, bool Own, IReadOnlyList<Way> Open)> Parts =>
+        Tool.Aim == AimKind.Keep ? [] : [.. Asked.Rusty.Select(p => (p, Asked.RustWay(p), Asked.PartWays.ContainsKey(p.Id),
+            (IReadOnlyList<Way>)[.. RustWays.Choice.Ways.Where(w => !w.Kit.Any(Asked.Lacking.Contains) && RustWays.Closed(Asked, w.Id, p) is null)]))];
+
+    /// <summary>Takes a way for one part; no way goes back to that of the rest.</summary>
+    public async Task<IActionResult> OnPostPart(string? part, string? way)
+    {
+        try
+        {
+            PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
+            PartId of = PartId.Of(part ?? "");
+            string was = $"rust.{of}={(question.PartWays.TryGetValue(of, out WayId had) ? Core.Keys.KeyText.Of(had) : "")}";
+            await rods.ChooseFor(Tool, of, way);
+            return LocalRedirect($"/tag/{Tool.Number}/rod?was={Uri.EscapeDataString(was)}");
+        }
+        catch (InputException fault)
+        {
+            await Read();
+            ModelState.AddModelError("", fault.Sentence);
+            return Page();
         }
     }
 
