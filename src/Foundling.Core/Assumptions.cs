@@ -153,6 +153,8 @@ public sealed partial record Assumptions
     [Assumed("1/min", "strokes a minute")] public double StrokesPerMinute { get; init; } = 60;
     [Assumed("strokes", "a sheet of P80 or finer lasts")] public double StrokesPerFineSheet { get; init; } = 600;
     [Assumed("strokes", "a coarser sheet lasts")] public double StrokesPerCoarseSheet { get; init; } = 400;
+    [Assumed("", "share of the strokes that are on the coarse paper")] public double LapCoarseShare { get; init; } = 0.6;
+    [Assumed("", "share of the strokes that are on the middle paper")] public double LapMiddleShare { get; init; } = 0.25;
     [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
     [Assumed("", "a plate must be this much longer than the sole")] public double PlateLengthFactor { get; init; } = 1.2;
 

@@ -50,11 +50,12 @@ public sealed class SchemaTests
     private static JsonNode Schema(JsonSerializerOptions options, Type type) => options.GetJsonSchemaAsNode(type,
         new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true, TransformSchemaNode = Worded });
 
-    private static void Written(string name, string text)
+    internal static void Written(string name, string text)
     {
         string path = Tree.Path(name);
         if (Environment.GetEnvironmentVariable("FOUNDLING_WRITE_SCHEMA") is not null)
         {
+            Directory.CreateDirectory(Path.GetDirectoryName(path)!);
             File.WriteAllText(path, text);
         }
         File.ReadAllText(path).ShouldBe(text,

@@ -29,6 +29,7 @@ public sealed class WaitTests : IDisposable
     {
         await using FoundlingDb db = _shop.Open();
         Tag tag = await Planned(db);
+        await _shop.Rods(db).Choose(tag, "wood", "oil");
         PlanStep oil = tag.Steps.First(s => s.Key == StepKey.WoodOil), wipe = tag.Steps.First(s => s.Key == StepKey.WoodWipe);
         wipe.Order.ShouldBeGreaterThan(oil.Order);
         await _shop.Rods(db).Finish(tag, oil);

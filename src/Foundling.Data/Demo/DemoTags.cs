@@ -129,10 +129,11 @@ internal static class DemoTags
             Wrong = [(PartIds.Blade, FindingKind.Rust, 2, ""), (PartIds.HandleLeft, FindingKind.Looseness, 3, "turns on the tang"),
                 (PartIds.Blade, FindingKind.EdgeDamage, 1,
                 "")],
-            Standing = (StepKey.WoodWipe, 22, null, 24, null),
+            Standing = (StepKey.WoodWipe, 22, null, 24, null), Ways = ["wood=oil"],
         },
         new(31, KindIds.MetalBenchPlane, "Smoothing plane, Pellow & Tarn", 15, AimKind.Work, 0.42, new(31, 0.38, 0.43, 12))
         {
+            Ways = ["wood=oil"],
             LengthMm = 245, IronWidthMm = 50.9, SoleWidthMm = 60, MouthFrontMm = 80, Purpose = SolePurpose.Smoothing,
             Source = "Market at Orlass Quay, end stall", Price = 14, Story = "Nameless under the grease. Bought for the boatbuilding class.",
             Seen = [("side_wing", "peaked", Sure), ("heel_edge", "rounded_heel", Sure), ("cast_number", "behind_frog", Sure), ("wheel", "large_brass", Sure),

@@ -157,7 +157,7 @@ public sealed class HandworkTests
         again.Where(s => s.Key.Step == StepKey.WoodOil).Sum(s => s.LikelyMin).ShouldBe(likely);
         At(again, new DeedId(StepKey.WoodOil, Piece: 2)).ShouldBeLessThan(At(again, StepKey.Assemble));
         // The pieces go with the whole: under Show wood is not oiled.
-        Replan(again, Question with { Aim = AimKind.Show }).ShouldNotContain(s => s.Key.Step == StepKey.WoodOil);
+        Replan(again, Question with { Aim = AimKind.Show, TagWays = new Dictionary<ChoiceId, WayId>() }).ShouldNotContain(s => s.Key.Step == StepKey.WoodOil);
         Should.Throw<InputException>(() => Handwork.Split(Made(), StepKey.WoodOil, "too much", 99)).Field.ShouldBe("minutes");
         Should.Throw<InputException>(() => Handwork.Split(Made(), StepKey.WoodOil, "", 1)).Field.ShouldBe("name");
     }

@@ -28,7 +28,8 @@ internal static class ApartRules
             && p.Joint is not (Joint.Destroyed or Joint.Wedged) && !q.Opened));
 
     // What is said after the colon in how it is held is what this list is for.
-    private static string Why(PartDef part) => part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
+    private static string Why(PlanQuestion q, PartDef part) => q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and made tight where it is"
+        : part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
     private static string Hows(PlanQuestion q)
     {
@@ -67,8 +68,9 @@ internal static class ApartRules
             [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new Deed(StepKey.LeaveOn, Stage.Apart,
             $"Leave on: {Names(StaysOn(q))}", q.Minutes(StepKey.LeaveOn))
         {
-            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{Sentences.Start(p.Name)}: {Why(p)}.")),
-            Reason = "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
+            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{Sentences.Start(p.Name)}: {Why(q, p)}.")),
+            Reason = StaysOn(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) ? "Taking it off would break more than it mends."
+                : "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
             [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new Deed(StepKey.RefitPlan, Stage.Apart,

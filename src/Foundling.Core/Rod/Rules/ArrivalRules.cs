@@ -58,7 +58,7 @@ internal static class ArrivalRules
             new Deed(StepKey.PhotoChuck, Stage.Apart, "Open the chuck and photograph its parts as they come out", q.Minutes(StepKey.PhotoChuck))
         {
             Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.CameraAndRule)],
-                How = "Lay the pieces in a row on white paper as they leave it.",
+                How = "Shell off, jaws out together, over a cloth. Lay the pieces in a row on white paper as they leave it.",
             Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
         }),
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>

@@ -26,6 +26,10 @@ internal static class CoatingRules
     private static List<PartDef> Stripped(PlanQuestion q) => [.. SurfaceWays.Coated(q).Except(q.RustPlan.By(WayId.Blast))
         .Except(q.RustPlan.By(WayId.BlastCoarse))];
 
+    /// <summary>Parts that get new paint: all that are coated, or those with bare patches that are touched in.</summary>
+    private static List<PartDef> Renewed(PlanQuestion q) => [.. SurfaceWays.Coated(q).Where(p => q.Way(Id) != WayId.Touch
+        || q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)];
+
     private static readonly Cond ByHand = If("the coat does not go in the cabinet", q => Stripped(q).Count > 0);
 
     // The old coat comes off before the rust under it, which stands among the steps of derusting.
@@ -77,9 +81,9 @@ internal static class CoatingRules
             Reason = "Keeps what is left without adding colour.", FinishTest = "No edge lifts under a soft brush.",
         }, Id, 6),
         PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way(WayId.Touch)], q =>
-            new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch, SurfaceWays.Coated(q)))
+            new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch, Renewed(q)))
         {
-            Parts = Ids(SurfaceWays.Coated(q).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)), Lag = Lag.Cure(Enamel(q).CureMin, 60),
+            Parts = Ids(Renewed(q)), Lag = Lag.Cure(Enamel(q).CureMin, 60),
             Needs = [Need.Of(Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.FineBrush),
                 Need.Of(SupplyIds.WhiteSpirit, 10)],
             How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q)}.",
@@ -120,9 +124,9 @@ internal static class CoatingRules
             Reason = "Paint under a seat lets it rock.", FinishTest = "Tape pressed down, edges cut clean.",
         }, Id),
         PlanRule.One("degrease before the coat", "A film of oil lifts paint in sheets.", [Has, Asked, Way(WayId.Touch, WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatDegrease, Stage.Coating, "Degrease what is to be coated", q.Minutes(StepKey.CoatDegrease, SurfaceWays.Coated(q)))
+            new Deed(StepKey.CoatDegrease, Stage.Coating, "Degrease what is to be coated", q.Minutes(StepKey.CoatDegrease, Renewed(q)))
         {
-            Parts = Parts(q), Needs = [q.On(SupplyIds.WhiteSpirit, SurfaceWays.Coated(q)), q.On(SupplyIds.CleanCloth, SurfaceWays.Coated(q))],
+            Parts = Ids(Renewed(q)), Needs = [q.On(SupplyIds.WhiteSpirit, Renewed(q)), q.On(SupplyIds.CleanCloth, Renewed(q))],
             How = "A clean cloth, turned often, and not touched again with bare hands. Let it dry right off.",
             Reason = "The oil that kept rust away keeps paint away too.", FinishTest = "A second cloth stays white.",
             Cautions = [CautionId.Solvent, CautionId.Chlorinated],

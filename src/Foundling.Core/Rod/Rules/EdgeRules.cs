@@ -126,8 +126,8 @@ internal static class EdgeRules
         {
             Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
                 ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
-            How = Grinding(q), Reason = q.Tool.Edge == EdgeForm.TwoBevels
-                ? "Chips come out at the file, not at the stone." : "Chips come out at the wheel, not at the stone.",
+            How = Grinding(q),
+            Reason = $"{(Damage(q) >= 3 ? "Chips" : "Nicks")} come out at the {(q.Tool.Edge == EdgeForm.TwoBevels ? "file" : "wheel")}, not at the stone.",
             FinishTest = q.Tool.Edge switch
             {
                 EdgeForm.TwoBevels => "An even curve, both bevels the same width.",

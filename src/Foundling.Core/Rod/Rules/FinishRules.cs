@@ -38,6 +38,10 @@ internal static class FinishRules
         _ => "Oil pivots and threads, wax the rest",
     };
 
+    /// <summary>A tool of steel alone is oiled and not waxed.</summary>
+    private static bool OnlyOil(PlanQuestion q) => q.Aim != AimKind.Keep && q.Tool.Manner.Protect is null && q.Tool.Family == Family.EdgeTool
+        && q.Tool.Parts.All(p => p.Material != Material.Wood);
+
     private const double MinutesAMonth = 365.25 / 12 * 24 * 60;
 
     private static double NextLookMonths(PlanQuestion q) => q.RelativeHumidityPercent > q.Shop.Assumptions.DampPercent ? q.Shop.Assumptions.NextLookMonths / 2
@@ -56,11 +60,13 @@ internal static class FinishRules
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q),
             q.Minutes(StepKey.Protect, q.Ferrous))
         {
-            Needs = [q.On(SupplyIds.PasteWax, q.Ferrous), q.On(SupplyIds.LightOil, q.Ferrous),
+            Needs = [.. OnlyOil(q) ? [] : new[] { q.On(SupplyIds.PasteWax, q.Ferrous) }, q.On(SupplyIds.LightOil, q.Ferrous),
                 Need.Of(SupplyIds.LintFreeCloth, 1)],
-                How = "Thin coat, wait for the haze, buff.", Lag = Lag.Cure(Finishes.Drying.Wax(q.Shop.Assumptions).In(q.TemperatureC,
+                How = OnlyOil(q) ? "A thin film with a cloth that is barely wet." : "Thin coat, wait for the haze, buff.",
+            Lag = OnlyOil(q) ? null : Lag.Cure(Finishes.Drying.Wax(q.Shop.Assumptions).In(q.TemperatureC,
                     q.RelativeHumidityPercent).RecoatFromMin),
-            Reason = "Wax slides and keeps damp off.", FinishTest = "Dry to the touch, no streaks.",
+            Reason = OnlyOil(q) ? "A film of oil keeps damp off." : "Wax slides and keeps damp off.",
+            FinishTest = OnlyOil(q) ? "A film one feels and does not see." : "Dry to the touch, no streaks.",
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>

@@ -74,8 +74,11 @@ internal static class HandleRules
         {
             Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(Adhesive.SlowEpoxy(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, 60),
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
-            How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright. The sound handle "
-                + "stays on.", Reason = "The rivet is whole: opening it would cost more than it gives.", FinishTest = "No movement when twisted hard.",
+            How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright."
+                + (q.Tool.Parts.Count(p => p.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)) > LooseOnTang(q).Count ? " The sound handle stays on."
+                    : ""),
+            Reason = q.Present.Any(p => p.Joint == Joint.Destroyed) ? "The rivet is whole: opening it would cost more than it gives."
+                : "Driven harder it splits; bedded it bears all round.", FinishTest = "No movement when twisted hard.",
                 Cautions = [CautionId.Epoxy, CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",

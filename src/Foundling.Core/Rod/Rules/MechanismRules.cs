@@ -98,7 +98,7 @@ internal static class MechanismRules
         {
             Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
                 How = "Fine wool, never acid, which makes it break.",
-            Reason = "Rust starts cracks in springs.", FinishTest = "It opens the handles fully.", Cautions = [CautionId.Spring],
+            Reason = "Rust starts cracks in springs.", FinishTest = "Clean and oiled, no crack under the lens.", Cautions = [CautionId.Spring],
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)],
             q =>

@@ -11,7 +11,8 @@ namespace Foundling.Core.Rod.Rules;
 
 /// <summary>
 /// The ladder for parts that will not move. What is only stiff gets oil and is worked; what sits gets oil, time,
-/// and the right grip for its joint; only what oil and time do not move gets the further rungs, each when the one before did not do it, and stopping is one of them.
+/// and the right grip for its joint; only what oil and time do not move gets the further rungs, each when the one before did not do it, and stopping is
+/// one of them.
 /// </summary>
 internal static class SeizedRules
 {

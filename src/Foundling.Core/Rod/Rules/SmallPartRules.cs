@@ -53,7 +53,8 @@ internal static class SmallPartRules
             FinishTest = "No crack at the bend under the lens.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q =>
-            new Deed(StepKey.Knurl, Stage.SmallParts, $"Brush out the knurling of {Names(Knurled(q))}", q.Minutes(StepKey.Knurl, Knurled(q)))
+            new Deed(StepKey.Knurl, Stage.SmallParts, $"{(Knurled(q).All(p => p.Is(PartIds.Knurl)) ? "Brush out the" : "Brush out the knurling of")} "
+                + Names(Knurled(q)), q.Minutes(StepKey.Knurl, Knurled(q)))
         {
             Parts = Ids(Knurled(q)), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 3)],
             How = "Along the lines of the knurl, brass brush on brass. No abrasive, no wheel.", Reason = "Its points are what the fingers hold.",

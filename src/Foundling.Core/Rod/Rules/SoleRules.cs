@@ -44,6 +44,20 @@ internal static class SoleRules
             : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
     }
 
+    private static Aim.ThreePoint Lapping(PlanQuestion q) =>
+        q.Minutes(StepKey.SoleLap, Work.Surface(q.Sole.Dm2 * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1)),
+            q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual });
+
+    /// <summary>Paper by strokes: most of them on the coarse sheet, and a fresh one when it has done its number.</summary>
+    private static IEnumerable<Need> Sheets(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        double strokes = Lapping(q).Likely * a.StrokesPerMinute, sheets = strokes / Math.Max(1, a.StrokesPerFineSheet);
+        return new[] { (SupplyIds.P80Sheet, a.LapCoarseShare), (SupplyIds.P120Sheet, a.LapMiddleShare), (SupplyIds.P180Sheet,
+            1 - a.LapCoarseShare - a.LapMiddleShare) }
+            .Select(s => Need.Of(s.Item1, Math.Max(1, Whole.Ceiling(sheets * Math.Max(0, s.Item2)))));
+    }
+
     private static IReadOnlyList<CautionId> Heavy(PlanQuestion q) => q.Heavy ? [CautionId.Slurry, CautionId.Heavy] : [CautionId.Slurry];
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -65,12 +79,10 @@ internal static class SoleRules
         PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => $"Lap the whole sole{Under(q)}", WayId.Cuts =>
             $"Lap the sole{Under(q)}, only until it cuts", _ => $"Lap the sole{Under(q)}: {q.Tool.Manner.Sole}" },
-            q.Minutes(StepKey.SoleLap, Work.Surface(q.Sole.Dm2 * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1)),
-                q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual }))
+            Lapping(q))
         {
             Parts = [PartIds.Body],
-            Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1),
-                Need.Of(SupplyIds.FlatPlate)],
+            Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FlatPlate)],
             How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
                 + (q.Tool.HasBed ? "press over the mouth. Leave out pits and a worn toe." : "press over the middle. Leave out pits.")
                 + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look." : ""),

@@ -111,7 +111,7 @@ internal static class TogetherRules
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],
             How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2
                 ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. "
-                    + "Paper between the jaws is gripped at the tip first."
+                    + "Paper between the jaws is gripped along their length, the stops touch in the same moment."
                 : "Paper between the jaws is gripped along their length, the stops touch in the same moment.",
             Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.",
             Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,

@@ -99,7 +99,8 @@ internal static class WoodRules
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
         PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
-            new Deed(StepKey.WoodStain, Stage.Wood, "Stain pale dings and the glue line to match", q.Minutes(StepKey.WoodStain, SurfaceWays.Finished(q)))
+            new Deed(StepKey.WoodStain, Stage.Wood, Broken(q).Count > 0 ? "Stain pale dings and the glue line to match" : "Stain pale dings to match",
+                q.Minutes(StepKey.WoodStain, SurfaceWays.Finished(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",

@@ -26,11 +26,14 @@ public static class SurfaceWays
     public static int CoatingLoss(PlanQuestion q) => q.WorstOn(FindingKind.CoatingLoss, Coated(q).Select(p => p.Id));
 
     /// <summary>Wooden parts that are there.</summary>
-    public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Wood);
+    public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Wood && !InTheEye(q, p));
+
+    // The wedge of a haft sits in the eye, where no cloth or brush comes.
+    private static bool InTheEye(PlanQuestion q, PartDef part) => part.Is(PartIds.Wedge) && q.Tool.Made(PartIds.Haft);
 
     /// <summary>Wood that is finished: what is there, and a new haft in the place of one that is gone.</summary>
     public static IEnumerable<PartDef> Finished(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material == Material.Wood
-        && (q.Has(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q))));
+        && !InTheEye(q, p) && (q.Has(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q))));
 
     /// <summary>Wooden parts that are there and stay.</summary>
     public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);
