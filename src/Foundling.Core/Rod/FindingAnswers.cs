@@ -97,6 +97,8 @@ public static class FindingAnswers
                 ? "Cracked metal is not mended at the bench: it is replaced, or the tool rests." : "It is watched: marked at its ends, and looked at again.",
             FindingKind.Worn => "What is worn is used as long as it lasts; the papers say how much is left.",
             _ when q.Aim == AimKind.Keep => "Under Keep it is left as it is, and the papers say so.",
+            FindingKind.OutOfFlat or FindingKind.OutOfSquare or FindingKind.Wind when q.Tool.HasMetalSole && q.Way(ChoiceId.Flat) == WayId.Leave =>
+                "The sole is left as it is by the way that was chosen.",
             FindingKind.CoatingLoss => "The finish is left as it is by the way that was chosen.",
             FindingKind.Looseness => "It is looked at again when the tool goes together.",
             FindingKind.EdgeDamage when q.Tried == AsFoundTry.Well => "It cut well as found, so the edge is left.",

@@ -23,6 +23,8 @@ internal static class SoleRules
 
     private static string Under(PlanQuestion q) => q.Tool.HasBed ? " under tension" : ", the cutter out";
 
+    private static readonly Cond Touched = If("the sole is not left as it is", q => q.Way(ChoiceId.Flat) != WayId.Leave);
+
     private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole);
 
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
@@ -62,21 +64,21 @@ internal static class SoleRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal, Tensed], q =>
+        PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal, Tensed, Touched], q =>
             new Deed(StepKey.Tension, Stage.Together, $"Draw the iron back and close the {Cap(q)} to working tension", q.Minutes(StepKey.Tension))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
                 Reason = "The sole is flattened in the shape it works in.",
             FinishTest = "It closes with a firm thumb, the iron still adjusts.", Cautions = [CautionId.BareEdge],
         }),
-        PlanRule.One("survey the sole", "Metal taken off does not come back.", [NotKeep, Metal], q =>
+        PlanRule.One("survey the sole", "Metal taken off does not come back.", [NotKeep, Metal, Touched], q =>
             new Deed(StepKey.SoleCheck, Stage.Sole, "Survey the sole and decide", q.Minutes(StepKey.SoleCheck, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FlatPlate)],
             How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?",
             Reason = "It may be flat enough already; a plate too short makes it worse.", FinishTest = "Flatness stands on the tag.",
         }, buys: 2),
-        PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
+        PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => $"Lap the whole sole{Under(q)}", WayId.Cuts =>
             $"Lap the sole{Under(q)}, only until it cuts", _ => $"Lap the sole{Under(q)}: {q.Tool.Manner.Sole}" },
             Lapping(q))
@@ -92,7 +94,7 @@ internal static class SoleRules
                 _ => $"Marks gone at {q.Tool.Manner.Sole}." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
             SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
-        PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
+        PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleClean, Stage.Sole, "Wipe off the slurry and oil the sole", q.Minutes(StepKey.SoleClean, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.LightOil, 5)], Reason = "Wet slurry rusts and cuts.",
@@ -109,7 +111,7 @@ internal static class SoleRules
             MetalRemovedMm = q.Metal(StepKey.Sides),
             SurfaceLost = SurfaceId.SomePatina,
         }),
-        PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal, Causes.Asked(Uneven)], q =>
+        PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide)

@@ -13,6 +13,7 @@ public static class SoleWays
         new(WayId.Zones, "toe, mouth and heel are in one plane", "what the work feels"),
         new(WayId.Whole, "the whole sole is within the tolerance", "the strictest, most metal"),
         new(WayId.Cuts, "it cuts", "no tolerance: a full-width shaving is the proof"),
+        new(WayId.Leave, "it is left as it is", "no survey and no lapping: leaving it is an answer"),
     ], q => q.Aim == AimKind.Show ? (WayId.Whole, "It will be looked at.") : (WayId.Zones, "Those three carry the plane."));
 
     private static readonly Choice Order = new(ChoiceId.Order, "Honing and lapping", "which comes first; the edge is covered and drawn back either way", Laps,
