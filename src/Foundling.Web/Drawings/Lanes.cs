@@ -95,8 +95,8 @@ public sealed class LanesView
     public List<(double X, string Label)> Axis { get; } = [];
 
     /// <summary>How long it takes, in words.</summary>
-    public string Says => $"{Typed.Wait(Elapsed)} from the first step to the last if it is taken up whenever something is ready; the dark way through is the "
-        + "longest";
+    public static string Says =>
+        "From the first step to the last, if it is taken up whenever something is ready. What is outlined dark is the longest way through.";
 
     private static string Said(double minutes) => minutes == 0 ? "start" : minutes < MinutesADay ? Typed.Hours(minutes)
         : minutes % MinutesADay == 0 ? minutes == MinutesADay ? "1 day" : $"{minutes / MinutesADay:0} days" : $"{minutes / MinutesADay:0.#} days";
