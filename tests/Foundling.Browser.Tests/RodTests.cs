@@ -49,16 +49,16 @@ public sealed class RodTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Go(At("/tag/42/aim"));
         _b.Click("section[aria-label=Work] button.btn");
         _b.Until(() => _b.Driver.Url.EndsWith("/rod", StringComparison.Ordinal), "planned");
-        Steps().ShouldContain("step-soak");
+        Steps().ShouldContain("step-derust-abrasive");
         _b.Click(".subleaves a[href$=ways]");
         _b.Until(() => _b.Has("#rust"), "the ways");
-        _b.Click("#rust button[aria-label='Take: fine abrasive and oil']");
+        _b.Click("#rust button[aria-label='Take: wire wheel']");
         _b.Until(() => _b.Driver.Url.Contains("/rod?was=", StringComparison.Ordinal), "taken");
-        _b.Text(".notice").ShouldContain("fine abrasive and oil");
-        Steps().ShouldNotContain("step-soak");
-        Steps().ShouldContain("step-derust-abrasive");
+        _b.Text(".notice").ShouldContain("wire wheel");
+        Steps().ShouldNotContain("step-derust-abrasive");
+        Steps().ShouldContain("step-derust-wire");
         _b.Click(".notice .btn");
-        _b.Until(() => Steps().Contains("step-soak"), "and back");
+        _b.Until(() => Steps().Contains("step-derust-abrasive"), "and back");
     }
 
     [Fact]

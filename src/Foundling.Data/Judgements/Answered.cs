@@ -86,13 +86,14 @@ public sealed record FindingSaid(PartId Part, FindingKind Kind, int Severity, IR
 /// <param name="Ways">The ways it goes.</param>
 /// <param name="Steps">Its steps, in order.</param>
 /// <param name="Minutes">Hands-on minutes in all.</param>
+/// <param name="Unsure">What makes that unsure most, and what would settle it; null where nothing stands out.</param>
 /// <param name="ElapsedMin">From the first step to the end of the last wait: the longest way through its edges, by likely minutes.</param>
 /// <param name="WaitingMin">Waiting on that way.</param>
 /// <param name="Supplies">Everything it needs, amounts added up.</param>
 /// <param name="MaterialsCost">What its materials cost, in the shop's money; assumed prices.</param>
 /// <param name="Findings">What it does about each finding that is plain to see.</param>
-public sealed record PlanAnswer(AimKind Aim, IReadOnlyList<WayTaken> Ways, IReadOnlyList<StepSaid> Steps, MinutesSaid Minutes, double ElapsedMin,
-    double WaitingMin, IReadOnlyList<NeedSaid> Supplies, double MaterialsCost, IReadOnlyList<FindingSaid> Findings);
+public sealed record PlanAnswer(AimKind Aim, IReadOnlyList<WayTaken> Ways, IReadOnlyList<StepSaid> Steps, MinutesSaid Minutes, string? Unsure,
+    double ElapsedMin, double WaitingMin, IReadOnlyList<NeedSaid> Supplies, double MaterialsCost, IReadOnlyList<FindingSaid> Findings);
 
 /// <summary>A way beside the others.</summary>
 /// <param name="Way">The way.</param>

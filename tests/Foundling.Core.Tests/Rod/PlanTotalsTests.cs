@@ -65,4 +65,14 @@ public sealed class PlanTotalsTests
             degrees.ShouldBe([.. degrees.Order()], $"{kind.Id} by rust: {string.Join(", ", degrees)}");
         }
     }
+
+    [Fact]
+    public void A_total_says_what_makes_it_unsure_and_what_would_settle_it()
+    {
+        IReadOnlyList<Deed> hollow = Planner.Plan(Asking.Ask(AimKind.Work, Asking.F(PartIds.Body, FindingKind.OutOfFlat, 3)));
+        PlanTotals.Unsure(hollow, Assumptions.Standard).ShouldNotBeNull().ShouldContain("Lap the sole");
+        PlanTotals.Unsure(hollow, Assumptions.Standard)!.ShouldEndWith("A survey would settle it.");
+        // What takes the most minutes is not what is most unsure: the widest step is named, and a plan of small sure steps names none.
+        PlanTotals.Unsure(hollow.Where(d => d.Minutes.High - d.Minutes.Low < 3), Assumptions.Standard).ShouldBeNull();
+    }
 }

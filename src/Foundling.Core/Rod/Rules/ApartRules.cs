@@ -54,7 +54,9 @@ internal static class ApartRules
                 kit.Add(Need.Of(item));
             }
         }
-        With(SupplyIds.FittedScrewdrivers, p => p.IsThreaded && p.Joint != Joint.SplitNut);
+        bool Hexagon(PartDef p) => p.Fastener is Fastening.Bolt or Fastening.Nut && p.Joint != Joint.SplitNut && q.Tool.Parts.All(r => r.Rod != p.Id);
+        With(SupplyIds.FittedScrewdrivers, p => p.IsThreaded && p.Joint != Joint.SplitNut && !Hexagon(p));
+        With(SupplyIds.Spanners, Hexagon);
         With(SupplyIds.SplitNutDriver, p => p.Joint == Joint.SplitNut);
         With(SupplyIds.PinPunches, p => p.Joint == Joint.TaperedPin);
         With(SupplyIds.Mallet, p => p.Joint == Joint.Wedged);
@@ -87,7 +89,8 @@ internal static class ApartRules
                 q.Minutes(StepKey.OpenJoint))
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
-                Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches)],
+                Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches),
+                    Need.Of(q.Tool.Part(PartIds.Haft) is not null ? SupplyIds.HandSaw : SupplyIds.FineFile)],
             How = q.Tool.Part(PartIds.Haft) is not null
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",

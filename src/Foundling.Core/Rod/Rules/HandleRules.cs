@@ -100,7 +100,7 @@ internal static class HandleRules
         PlanRule.One("shape a new haft", "A haft breaks where its grain runs out.", [NotKeep, Hafted, NewHaft], q =>
             new Deed(StepKey.HaftShape, Stage.Wood, "Shape a new haft to the eye", q.Minutes(StepKey.HaftShape))
         {
-            Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft)],
+            Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft), Need.Of(SupplyIds.Rasp)],
             How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; "
                 + (q.Tool.TightensItself ? "its taper bears at both mouths, the end 10 to 15 mm proud." : "kerf two thirds of the eye."),
                     Reason = "The old one cannot carry the blow.",
@@ -112,7 +112,7 @@ internal static class HandleRules
                 : "Hang the head: drive it home until it holds", q.Minutes(StepKey.HaftHang))
         {
             Parts = [PartIds.Haft, PartIds.Wedge], Needs = q.Tool.TightensItself ? [Need.Of(SupplyIds.Mallet)]
-                : [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1)],
+                : [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.HandSaw)],
             How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, "
                 + "within 2 or 3 mm: put it right in the fit of the haft, not at the wheel."
                 : "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",

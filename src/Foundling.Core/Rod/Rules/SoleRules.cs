@@ -132,7 +132,8 @@ internal static class SoleRules
         PlanRule.One("true the wooden sole", "As little as possible, for it opens the mouth.", [NotKeep, Wooden, Winds], q =>
             new Deed(StepKey.SoleWood, Stage.Sole, "Plane the wind out of the sole, as little as possible", q.Minutes(StepKey.SoleWood, q.Sole))
         {
-            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.P120Sheet, 1)],
+            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.BenchPlane), Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate),
+                Need.Of(SupplyIds.P120Sheet, 1)],
             How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "
                 + "as the rest. Mind the mouth.",
             Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.",
