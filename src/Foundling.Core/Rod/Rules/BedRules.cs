@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
@@ -40,7 +41,7 @@ internal static class BedRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("overspill off the seats", "Coating under a seat lets it rock.",
-            [NotKeep, Metal, If("a new coat goes on", Causes.NewCoat)], q =>
+            [NotKeep, Metal, If("a new coat goes on", SurfaceWays.Renews)], q =>
             new Deed(StepKey.Overspill, Stage.Bed, "File coating overspill off the mating faces",
                 q.Minutes(StepKey.Overspill, q.Those([.. Seats(q)])))
         {

@@ -1,5 +1,4 @@
 using Foundling.Core.Aim;
-using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
@@ -18,9 +17,6 @@ internal static class Causes
     [
         FindingKind.OutOfFlat, FindingKind.OutOfSquare, FindingKind.Wind, FindingKind.Worn, FindingKind.Pitting, FindingKind.Burred, FindingKind.Bent,
     ];
-
-    /// <summary>True when a new coat goes on, which spills over edges and lies on seats.</summary>
-    public static bool NewCoat(PlanQuestion q) => Choices.Find(ChoiceId.Coating).Asked(q) && q.Way(ChoiceId.Coating) is WayId.Respray or WayId.Bake;
 
     /// <summary>Why a face of a part is worked on; null when nothing asks for it.</summary>
     /// <param name="q">What is known.</param>
@@ -42,7 +38,7 @@ internal static class Causes
                 return $"{Sentences.Start(def.Name)}: {FindingScales.Sight(found.Kind, found.Severity, def)}.";
             }
         }
-        return NewCoat(q) && SurfaceWays.Coated(q).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
+        return SurfaceWays.Renews(q) && SurfaceWays.Coated(q).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
             : q.Tried switch
             {
                 AsFoundTry.Badly => "It worked badly as found.",

@@ -1,6 +1,6 @@
-using Foundling.Core.Tools;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod.Rust;
 
@@ -46,7 +46,7 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
                 dry[group.Key] = suits;
             }
         }
-        if ( Choices.Find(ChoiceId.Bloom).Asked(q) && q.Way(ChoiceId.Bloom) == WayId.Dip
+        if (Choices.Find(ChoiceId.Bloom).Asked(q) && q.Way(ChoiceId.Bloom) == WayId.Dip
             && SoakLoad.Of(q, WayId.Dip, [.. q.Bloomed.Except(loads.SelectMany(l => l.In))]) is { Closed: null } dip)
         {
             loads.Add(dip);
@@ -63,21 +63,16 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
         WayId.Wire => q.Etched(part) ? "A wheel wipes an etched mark away"
             : part.Is(PartIds.Knurl) ? "A wheel rounds the points of a knurl"
             : part.IsFastener && (part.Finish == PartFinish.Plated || q.DullPlate(part)) ? "A wheel tears plating off and throws it into the air"
-            : SurfaceWays.IsCoated(part) && !Stripped(q) && q.Worst(FindingKind.CoatingLoss, part.Id) >= LooseCoat
+            : SurfaceWays.IsCoated(part) && !SurfaceWays.Strips(q) && q.Worst(FindingKind.CoatingLoss, part.Id) >= LooseCoat
                 ? "A wheel throws loose old paint into the air, which may hold lead" : null,
         WayId.Blast or WayId.BlastCoarse => part.Is(PartIds.Plate) || part.Material == Material.SpringSteel ? "Blasting dishes what is thin"
             : part.IsFastener ? "Blasting eats threads and the fit of pins"
             : part.Material == Material.EdgeSteel ? "Blasting roughens the faces that make the edge"
             : q.Worst(FindingKind.Mark, part.Id) >= 2 ? "Blasting blurs a mark that should be kept"
             : part.Finish == PartFinish.Plated ? "Blasting strips plating"
-            : SurfaceWays.IsCoated(part) && !Renewed(q) ? "Blasting takes the coating, which stays" : null,
+            : SurfaceWays.IsCoated(part) && !SurfaceWays.Renews(q) ? "Blasting takes the coating, which stays" : null,
         _ => null,
     };
 
     private const int LooseCoat = 2;
-
-    /// <summary>True when the old coat comes off before the rust does.</summary>
-    private static bool Stripped(PlanQuestion q) => SurfaceWays.Strips(q);
-
-    private static bool Renewed(PlanQuestion q) => SurfaceWays.Renews(q);
 }
