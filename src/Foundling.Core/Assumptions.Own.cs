@@ -22,6 +22,9 @@ public sealed partial record Assumptions
     /// <summary>The values the book starts with; first here, because the list below is made from it.</summary>
     public static Assumptions Standard { get; } = new();
 
+    /// <summary>What names of prices begin with.</summary>
+    public const string PricePrefix = "price_";
+
     private const string PriceHeading = "What materials cost", TimeHeading = "How long a step takes, likely",
         MetalHeading = "Metal a step takes off", Day = "o'clock", Times = "times";
 
@@ -77,7 +80,7 @@ public sealed partial record Assumptions
 
     private static IEnumerable<Line> Materials() =>
         Supplies.All.Where(s => !s.Kit)
-            .Select((s, i) => new Line($"price_{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
+            .Select((s, i) => new Line($"{PricePrefix}{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
             a => a.PriceOf(s), (a, value) => a with { Prices = a.Prices.With(s.Id, value, s.Cost) }));
 
     private static IEnumerable<Line> StepMinutes()

@@ -123,9 +123,9 @@ public sealed class OlderShopTests : IDisposable
         (await db.Set<Picture>().Select(p => p.File).ToListAsync()).ShouldBe(_pictures.Select(p => (string)p["File"]), ignoreOrder: true);
         (await new StoreRoom(db, TimeProvider.System).All())[SupplyIds.ShopOven].Stock.ShouldBe(Stock.None);
         Tag piets = (await tags.Find(24))!;
-        (piets.Step(StepKey.JawDress)!.Agreed, Gate.Of(piets, piets.Step(StepKey.JawDress)!, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement)
+        (piets.Step(StepKey.JawDress)!.Agreed, Consent.Asked(piets, piets.Step(StepKey.JawDress)!, "Skerrow Slip"))
             .ShouldBe(("Piet, by letter", null));
-        Gate.Of(piets, piets.Step(StepKey.SetStops)!, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement.ShouldNotBeNull();
+        Consent.Asked(piets, piets.Step(StepKey.SetStops)!, "Skerrow Slip").ShouldNotBeNull();
     }
 
     [Fact]

@@ -43,7 +43,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         AimReview wished = AimReview.Of(question with { Aim = AimKind.Show }, (double?)tag.WorthSound, tag.Rarity!.Value), kept = AimReview.Of(question,
             (double?)tag.WorthSound, tag.Rarity!.Value);
         wished.WorthAfter!.Value.ShouldBeLessThan(kept.WorthAfter!.Value - 15);
-        Gate.Of(tag, PlanStep.Fresh(wished.Final)[0], "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
+        Consent.Asked(tag, PlanStep.Fresh(wished.Final)[0], "Skerrow Slip").ShouldNotBeNull().ShouldContain("Piet Varrow");
     }
 
     [Fact]
@@ -151,7 +151,7 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         stops.How.ShouldContain("the stops must too");
         InOrder(plan, "free-oil", "free-driver:hexagon", "apart", "jaw-dress", "assemble", "set-stops", "prove");
         // It is Piet's: nothing final without his word.
-        Gate.Of(tag, dress, "Skerrow Slip", DateTimeOffset.UnixEpoch).Agreement.ShouldNotBeNull().ShouldContain("Piet Varrow");
+        Consent.Asked(tag, dress, "Skerrow Slip").ShouldNotBeNull().ShouldContain("Piet Varrow");
         Not(plan, "edge-hone");
     }
 

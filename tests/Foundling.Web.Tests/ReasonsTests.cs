@@ -91,10 +91,55 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
             f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light-oil");
         await Follow(visitor, await visitor.Submit(form, needs, new() { ["stock"] = "None" }));
         IHtmlDocument rod = await visitor.Page($"{tag}/rod");
-        rod.QuerySelectorAll(".step").First(s => s.TextContent.Contains("Light oil: none in the shop")).ShouldNotBeNull();
-        form = (IHtmlFormElement)rod.QuerySelectorAll(".step form[action*='handler=Stock']").First(f =>
+        rod.QuerySelectorAll(".step").First(s => s.TextContent.Contains("The shop has none of this: light oil.")).ShouldNotBeNull();
+        form = (IHtmlFormElement)rod.QuerySelectorAll(".step .notyet form[action*='handler=Stock']").First(f =>
             f.QuerySelector<IHtmlInputElement>("input[name=item]")!.Value == "light-oil");
         rod = await Follow(visitor, await visitor.Submit(form, rod, new() { ["stock"] = "OnOrder", ["arrives"] = "2026-12-05" }));
-        rod.QuerySelector("main")!.TextContent.ShouldContain("Light oil: on order, expected 5 December");
+        rod.QuerySelector("main")!.TextContent.ShouldContain("It waits for what is on order: light oil, expected 5 December.");
+        // It holds the steps that need it, until one goes on with what stands in for it, or without, or it is here.
+        IElement First() => rod.QuerySelectorAll(".step").First(s => s.QuerySelector("[id$=light-oil]") is not null);
+        string id = First().Id!;
+        First().QuerySelector(".gatesign")!.TextContent.ShouldBe("not there");
+        Said(await Visitor.Read(await visitor.Submit((IHtmlFormElement)First().QuerySelector(".notyet form[action*='handler=Without']")!, rod,
+            new() { ["words"] = " " }))).ShouldContain("Say why it is done without: light oil.");
+        rod = await Follow(visitor, await visitor.Submit((IHtmlFormElement)First().QuerySelector(".row > form[action*='handler=Without']")!, rod, []));
+        rod.QuerySelector($"#{id} [id$=light-oil]").ShouldBeNull();
+        (await visitor.Page($"{tag}/log")).QuerySelector("main")!.TextContent.ShouldContain("without light oil, with sewing machine oil");
+        int held = rod.QuerySelectorAll("[id$=light-oil]").Length;
+        held.ShouldBeGreaterThan(0);
+        rod = await Follow(visitor, await visitor.Submit((IHtmlFormElement)First().QuerySelector(".row > form[action*='handler=Stock']")!, rod,
+            new() { ["stock"] = "Have" }));
+        rod.QuerySelectorAll("[id$=light-oil]").ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task One_word_covers_all_that_cannot_be_undone_and_each_line_can_be_left_out_of_it()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument rod = await visitor.Page("/tag/24/rod");
+        var lines = rod.QuerySelectorAll<IHtmlInputElement>("#consent input[name=steps]").ToList();
+        lines.Count.ShouldBeGreaterThan(2);
+        lines.ShouldAllBe(l => l.IsChecked);
+        string asked = rod.QuerySelector("#consent summary")!.TextContent;
+        asked.ShouldContain("the tool is Piet Varrow's");
+        lines[0].IsChecked = false;
+        Said(await Visitor.Read(await visitor.Submit(rod, "#consent form", new() { ["who"] = "" }))).ShouldContain("Write who agrees");
+        rod = await Follow(visitor, await visitor.Submit(rod, "#consent form", new() { ["who"] = "Piet, by letter" }));
+        rod.QuerySelector("#consent").ShouldBeNull("one line is left, which asks at its step");
+        rod.QuerySelectorAll(".step").Count(s => s.TextContent.Contains("Agreed: Piet, by letter.")).ShouldBe(lines.Count - 1);
+        (await visitor.Page("/tag/24/papers")).QuerySelector("article")!.TextContent.ShouldContain("Piet, by letter");
+    }
+
+    [Fact]
+    public async Task The_rod_says_what_changed_under_it()
+    {
+        Visitor visitor = host.Visit();
+        string tag = await Planned(visitor, "metal-bench-plane");
+        await Follow(visitor, await visitor.Submit(await visitor.Page($"{tag}/state?Part=iron"), "form[data-keep^=find]", new() { ["found"] = "Rust:3" }));
+        IHtmlDocument rod = await visitor.Page($"{tag}/rod");
+        string Main() => System.Text.RegularExpressions.Regex.Replace(rod.QuerySelector("main")!.TextContent, @"\s+", " ");
+        Main().ShouldContain("What was found changed since this was planned.");
+        rod = await Follow(visitor, await visitor.Submit(rod, ".notice form[action*='handler=Replan']", []));
+        Main().ShouldNotContain("changed since this was planned");
     }
 }

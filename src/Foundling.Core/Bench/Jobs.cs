@@ -1,4 +1,5 @@
 using Foundling.Core.Log;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
 
 namespace Foundling.Core.Bench;
@@ -14,10 +15,11 @@ public static class Jobs
     /// about: wood is worked while the iron soaks.
     /// </summary>
     /// <param name="tags">The tags in hand with their steps and waits.</param>
+    /// <param name="shop">The shop they lie in.</param>
     /// <param name="now">This moment.</param>
-    public static IEnumerable<Job> Ready(IEnumerable<Tag> tags, DateTimeOffset now) =>
+    public static IEnumerable<Job> Ready(IEnumerable<Tag> tags, ShopContext shop, DateTimeOffset now) =>
         from tag in tags
-        let step = Order.Next(tag, now)
+        let step = Order.Next(tag, shop, now)
         where step is not null
         orderby tag.PromisedOn ?? DateOnly.MaxValue, tag.Number
         select new Job(tag, step);

@@ -1,6 +1,7 @@
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
 
 namespace Foundling.Core.Bench;
@@ -39,9 +40,14 @@ public static class Order
         return null;
     }
 
-    /// <summary>The first open step that waits for no part and that no rule and nothing standing keeps back; null when there is none.</summary>
-    public static PlanStep? Next(Tag tag, DateTimeOffset now) =>
-        tag.Steps.FirstOrDefault(s => s.State == StepState.Open && s.WaitsFor.Length == 0 && Forbids(tag, s, now) is null);
+    /// <summary>
+    /// The first open step that waits for no part, that lacks nothing, and that no rule and nothing standing keeps back; null when there is none.
+    /// </summary>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="shop">The shop, which may have none of what a step needs.</param>
+    /// <param name="now">This moment.</param>
+    public static PlanStep? Next(Tag tag, ShopContext shop, DateTimeOffset now) => tag.Steps.FirstOrDefault(s => s.State == StepState.Open
+        && s.WaitsFor.Length == 0 && Gate.LacksOf(s, shop).Count == 0 && Forbids(tag, s, now) is null);
 
     // What comes out before the rest waits its own time, not theirs.
     private static bool HasItsOwn(PlanStep step, Wait wait) =>

@@ -35,7 +35,7 @@ public sealed record Adhesive(string Name, double OpenMin, double ClampedMin, do
     /// <summary>The same in a shop that is colder or warmer than 20 °C: 2^((20 - T)/10).</summary>
     public Adhesive In(double temperatureC)
     {
-        double factor = Math.Pow(2, (20 - temperatureC) / 10);
+        double factor = Drying.Cold(temperatureC);
         return this with { OpenMin = Math.Round(OpenMin * factor, 1), ClampedMin = Math.Round(ClampedMin * factor), CuredMin = Math.Round(CuredMin * factor) };
     }
 

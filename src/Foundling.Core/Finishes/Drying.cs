@@ -32,10 +32,13 @@ public sealed record Drying(double RecoatFromMin, double? RecoatUntilMin, double
     /// <summary>Wax, which hazes and is buffed.</summary>
     public static Drying Wax(Assumptions a) => new(a.WaxHazeMin, null, a.WaxHazeMin);
 
+    /// <summary>How many times as long as at 20 °C a thing takes to harden: 2^((20 - T)/10).</summary>
+    public static double Cold(double temperatureC) => Math.Pow(2, (20 - temperatureC) / 10);
+
     /// <summary>The same in a shop that is colder or damper than 20 °C and 50 %: 2^((20 - T)/10) and 1 % for each point of humidity over 50.</summary>
     public Drying In(double temperatureC, double humidityPercent)
     {
-        double factor = Math.Pow(2, (20 - temperatureC) / 10) * (1 + (Math.Max(0, humidityPercent - 50) / 100));
+        double factor = Cold(temperatureC) * (1 + (Math.Max(0, humidityPercent - 50) / 100));
         double? Scaled(double? minutes) => minutes is double m ? Math.Round(m * factor) : null;
         return new Drying(Math.Round(RecoatFromMin * factor), Scaled(RecoatUntilMin), Math.Round(CureMin * factor), Scaled(AgainMin));
     }

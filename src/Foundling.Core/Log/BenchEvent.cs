@@ -53,6 +53,9 @@ public enum EventKind
 
     /// <summary>Money spent on it beyond its price.</summary>
     Spent,
+
+    /// <summary>A step goes on without something it needs; carries what, and what stands in for it or why.</summary>
+    WentWithout,
 }
 
 /// <summary>
@@ -84,6 +87,16 @@ public sealed class BenchEvent
         Text = $"{need.Name}, as planned",
     };
 
+    /// <summary>A step that goes on without something it needs, with an event of its own.</summary>
+    /// <param name="at">When.</param>
+    /// <param name="step">The deed.</param>
+    /// <param name="supply">What it does without.</param>
+    /// <param name="words">What stands in for it, or why.</param>
+    public static BenchEvent Without(DateTimeOffset at, Rod.DeedId step, SupplyId supply, string words) => new()
+    {
+        Id = Guid.CreateVersion7(at), At = at, Kind = EventKind.WentWithout, Step = step, Supply = supply, Text = words,
+    };
+
     /// <summary>Key, made by who sent it.</summary>
     public Guid Id { get; init; }
 
@@ -102,7 +115,7 @@ public sealed class BenchEvent
     /// <summary>Money, for what was spent.</summary>
     public decimal? Amount { get; init; }
 
-    /// <summary>What was used up; null for anything else.</summary>
+    /// <summary>What was used up, or done without; null for anything else.</summary>
     public SupplyId? Supply { get; init; }
 
     /// <summary>How much of it, in its unit; null for anything else.</summary>

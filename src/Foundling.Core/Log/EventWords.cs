@@ -24,6 +24,7 @@ public static class EventWords
         EventKind.Measured => "measured",
         EventKind.Overruled => "out of turn",
         EventKind.PapersNote => "for papers",
+        EventKind.WentWithout => "without",
         _ => "spent",
     };
 
@@ -34,6 +35,7 @@ public static class EventWords
     {
         _ when title.Length == 0 => happened.Text,
         EventKind.Corrected => $"{happened.Text}: {title}",
+        EventKind.WentWithout => $"{title}: without {Stores.Supplies.Find(happened.Supply ?? default)?.Name ?? "something"}, {happened.Text}",
         EventKind.LeftOut or EventKind.Agreed or EventKind.Overruled => $"{title}: {happened.Text}",
         _ => happened.Text,
     };

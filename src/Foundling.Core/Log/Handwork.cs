@@ -15,7 +15,14 @@ public sealed record MoveResult(IReadOnlyList<Deed> Deeds, string? Forbidden, st
 /// <param name="In">What planning again would put in.</param>
 /// <param name="Out">What it would take out.</param>
 /// <param name="Otherwise">What it would do otherwise.</param>
-public sealed record Unfit(IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise);
+public sealed record Unfit(IReadOnlyList<string> In, IReadOnlyList<string> Out, IReadOnlyList<string> Otherwise)
+{
+    /// <summary>What has changed since it was planned, in words; empty where that is not known.</summary>
+    public IReadOnlyList<string> Causes { get; init; } = [];
+
+    /// <summary>What its materials cost when it was planned and what they cost now, where prices alone make the difference; null for no difference.</summary>
+    public (double Then, double Now)? Cost { get; init; }
+}
 
 /// <summary>What a person changes on a rod, and how a fresh plan keeps it. Nothing given is changed: each answer is a new list.</summary>
 public static class Handwork
@@ -60,22 +67,31 @@ public static class Handwork
     }
 
     /// <summary>
-    /// What planning again would put in, take out and do otherwise; null when the rod still fits. A step is done otherwise when it bears
-    /// another title or is about other parts, and after a change of build also when anything else of it differs.
+    /// What planning again would put in, take out and do otherwise, and what it would cost otherwise; null when the rod still fits. A step is done otherwise
+    /// when it bears another title or is about other parts, and where anything the rod rests on changed also when anything else of it differs.
     /// </summary>
     /// <param name="current">The rod.</param>
     /// <param name="question">What is known now.</param>
+    /// <param name="plan">The plan it was made by; null to look at the steps alone.</param>
     /// <param name="rebuilt">The build of the tool is not the one it was planned for.</param>
-    public static Unfit? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question, bool rebuilt = false)
+    public static Unfit? Stale(IReadOnlyList<PlanStep> current, PlanQuestion question, Plan? plan = null, bool rebuilt = false)
     {
         List<Deed> fresh = [.. Planner.Steps(question)];
+        Rests? now = plan?.Rests is null ? null : Rests.Of(question, fresh);
+        List<string> causes = [.. now is null ? [] : plan!.Rests!.Changed(now)];
+        bool shaken = rebuilt || causes.Count > 0;
         List<string> comes = [.. fresh.Where(f => current.All(s => s.Key != f.Id)).Select(s => s.Title)];
         List<string> goes = [.. current.Where(s => s.State == StepState.Open && s.Hand is StepHand.Rule or StepHand.Moved
             && fresh.All(f => f.Id != s.Key)).Select(s => s.Title)];
-        bool Otherwise(Deed old, Deed now) => old.Title != now.Title || !old.Parts.ToHashSet().SetEquals(now.Parts) || (rebuilt && PlanDiff.Differs(old, now));
+        bool Otherwise(Deed old, Deed now) => old.Title != now.Title || !old.Parts.ToHashSet().SetEquals(now.Parts) || (shaken && PlanDiff.Differs(old, now));
         List<string> otherwise = [.. fresh.Where(f => current.Any(s => s.Key == f.Id && s.State == StepState.Open
             && s.Hand is StepHand.Rule or StepHand.Moved && Otherwise(s.Deed, f))).Select(f => f.Title)];
-        return comes.Count + goes.Count + otherwise.Count == 0 ? null : new Unfit(comes, goes, otherwise);
+        bool steps = comes.Count + goes.Count + otherwise.Count > 0;
+        (double, double)? cost = !steps && now is not null && now.Cost != plan!.Rests!.Cost ? (plan.Rests.Cost, now.Cost) : null;
+        return steps || cost is not null ? new Unfit(comes, goes, otherwise)
+        {
+            Causes = rebuilt ? ["how it is built", .. causes] : causes, Cost = cost,
+        } : null;
     }
 
     private static Deed Carry(Deed old, Deed fresh)

@@ -47,6 +47,9 @@ public sealed class StepMark
 
     /// <summary>What it waited for and has come, in the words it waited with.</summary>
     public string Arrived { get; set; } = "";
+
+    /// <summary>What it goes on without.</summary>
+    public List<SupplyId> Without { get; set; } = [];
 }
 
 /// <summary>A deed of the plan together with how it stands.</summary>
@@ -130,6 +133,9 @@ public sealed class PlanStep(Deed deed, StepMark? mark, int order)
 
     /// <summary>When what it waits for should come.</summary>
     public DateOnly? ArrivesOn => deed.ArrivesOn;
+
+    /// <summary>What it goes on without, though the plan asks for it.</summary>
+    public IReadOnlyList<SupplyId> Without => mark?.Without ?? [];
 
     /// <summary>Where it stands.</summary>
     public StepState State => mark?.State ?? StepState.Open;

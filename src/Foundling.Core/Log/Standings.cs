@@ -7,7 +7,8 @@ public static class Standings
 {
     /// <summary>True for an event that changes how its step stands.</summary>
     public static bool Speaks(BenchEvent happened) => happened.Step is not null
-        && happened.Kind is EventKind.Done or EventKind.LeftOut or EventKind.Reopened or EventKind.Agreed or EventKind.Arrived or EventKind.Overruled;
+        && happened.Kind is EventKind.Done or EventKind.LeftOut or EventKind.Reopened or EventKind.Agreed or EventKind.Arrived or EventKind.Overruled
+            or EventKind.WentWithout;
 
     /// <summary>Lets an event change how its step stands.</summary>
     public static void Apply(StepMark mark, BenchEvent happened)
@@ -21,7 +22,7 @@ public static class Standings
                 (mark.State, mark.EndedAt, mark.SkipReason) = (StepState.Skipped, happened.At, happened.Text);
                 break;
             case EventKind.Reopened:
-                (mark.State, mark.EndedAt, mark.SkipReason, mark.Overruled) = (StepState.Open, null, "", "");
+                (mark.State, mark.EndedAt, mark.SkipReason, mark.Overruled, mark.Without) = (StepState.Open, null, "", "", []);
                 break;
             case EventKind.Overruled:
                 mark.Overruled = happened.Text;
@@ -31,6 +32,9 @@ public static class Standings
                 break;
             case EventKind.Arrived:
                 mark.Arrived = happened.Text;
+                break;
+            case EventKind.WentWithout when happened.Supply is SupplyId supply:
+                mark.Without = [.. mark.Without.Where(w => w != supply), supply];
                 break;
         }
     }

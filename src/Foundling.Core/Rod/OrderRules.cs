@@ -12,10 +12,9 @@ public static class OrderRules
     private static readonly Cond LapFirst = When.If("lapping comes first, honing last", q => q.Tool.HasMetalSole && q.Aim != AimKind.Keep
         && q.Way(ChoiceId.Order) == WayId.LapFirst);
 
-    private static readonly Cond Shimmed = When.If("pits are passed under by a shim or a lift", q => Ways.Choices.Find(ChoiceId.Back).Asked(q)
-        && q.Way(ChoiceId.Back) is WayId.Shim or WayId.Lift);
+    private static readonly Cond Shimmed = When.If("pits are passed under by a shim or a lift", Ways.EdgeWays.Raises);
 
-    private static readonly Cond NotShimmed = When.If("pits are lapped out or ground past", q => !Shimmed.Holds(q));
+    private static readonly Cond NotShimmed = When.If("pits are lapped out or ground past", q => !Ways.EdgeWays.Raises(q));
 
     /// <summary>All order rules.</summary>
     public static IReadOnlyList<OrderRule> All { get; } =

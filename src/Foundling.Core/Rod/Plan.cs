@@ -30,6 +30,9 @@ public sealed record Plan(AimKind Aim, IReadOnlyList<Deed> Deeds)
     /// <summary>The build it was made for; null for a tool as its kind has it.</summary>
     public ToolBuild? Built { get; init; }
 
+    /// <summary>What it rests on; null for a plan from before that was kept.</summary>
+    public Rests? Rests { get; init; }
+
     /// <summary>Why it was made, in a few words.</summary>
     public string Why { get; init; } = "";
 

@@ -1,5 +1,6 @@
 using Foundling.Core.Baths;
 using Foundling.Core.Keys;
+using Foundling.Core.Stores;
 
 namespace Foundling.Core.Shop;
 
@@ -20,8 +21,11 @@ public sealed record ShopContext(Assumptions Assumptions, Climate Climate, BathT
     /// <summary>Ways it prefers, by choice.</summary>
     public IReadOnlyDictionary<ChoiceId, WayId> Ways { get; init; } = new Dictionary<ChoiceId, WayId>();
 
-    /// <summary>Kit it says it has not got.</summary>
+    /// <summary>Kit it says it has not got, which closes the ways that need it.</summary>
     public IReadOnlySet<SupplyId> Lacking { get; init; } = new HashSet<SupplyId>();
+
+    /// <summary>Kit and material it has none of just now, which holds the steps that need it.</summary>
+    public IReadOnlyDictionary<SupplyId, Short> Short { get; init; } = new Dictionary<SupplyId, Short>();
 
     /// <summary>How it dresses its own tools: a colour, a grip.</summary>
     public string Dress { get; init; } = "";

@@ -317,6 +317,8 @@ public static class TagCheck
         }
     }
 
+    private const int MostWithout = 100;
+
     private static void Judge(StepMark mark)
     {
         Note("skip_reason", mark.SkipReason);
@@ -324,6 +326,14 @@ public static class TagCheck
         Line("agreed_to", mark.AgreedTo);
         Line("arrived", mark.Arrived);
         Note("overruled", mark.Overruled);
+        if (mark.Without.Count > MostWithout)
+        {
+            throw Bad("without", mark.Without.Count, $"at most {MostWithout} supplies", "A step goes on without more than it could need.");
+        }
+        foreach (SupplyId supply in mark.Without)
+        {
+            Line("without", supply.Value);
+        }
     }
 
     private static void Part(PartId part)

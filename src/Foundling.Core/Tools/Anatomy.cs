@@ -201,6 +201,9 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
     /// <summary>It moves in use, so it can seize.</summary>
     public bool Moves { get; init; }
 
+    /// <summary>The tool works without it, so nothing waits for it.</summary>
+    public bool Dispensable { get; init; }
+
     /// <summary>It is struck in use, so it can spread.</summary>
     public bool Struck { get; init; }
 

@@ -7,6 +7,7 @@ using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tags;
+using Foundling.Core.Shop;
 using Foundling.Core.Tools;
 using Foundling.Data.Origin;
 using Foundling.Data.Pictures;
@@ -56,9 +57,13 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         CancellationToken cancel)
     {
         await shop.Save(settings, cancel).ConfigureAwait(false);
+        await stores.Say(SupplyIds.ShopOven, Stock.None, cancel: cancel).ConfigureAwait(false);
+        await stores.Say(SupplyIds.PaintStripper, Stock.Low, cancel: cancel).ConfigureAwait(false);
+        await stores.Say(SupplyIds.SawFiles, Stock.OnOrder, DateOnly.FromDateTime(time.GetLocalNow().Date).AddDays(4), cancel).ConfigureAwait(false);
+        ShopContext here = ShopDesk.Of(settings, await stores.Short(cancel).ConfigureAwait(false));
         foreach (DemoTag demo in DemoTags.All)
         {
-            Tag tag = Make(demo, settings, book);
+            Tag tag = Make(demo, here, book);
             Picture picture = painted[(demo.Number, false)];
             picture.At = tag.BookedAt;
             tag.Pictures.Add(picture);
@@ -77,13 +82,9 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             new OrphanPart { Kind = KindIds.HandDrill, Part = PartIds.ChuckJaws, Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
-        await stores.Say(SupplyIds.ShopOven, Stock.None, cancel: cancel).ConfigureAwait(false);
-        await stores.Say(SupplyIds.PaintStripper, Stock.Low, cancel: cancel).ConfigureAwait(false);
-        await stores.Say(SupplyIds.SawFiles, Stock.OnOrder, DateOnly.FromDateTime(time.GetLocalNow().Date).AddDays(4), cancel).ConfigureAwait(false);
-        db.ChangeTracker.Clear();
     }
 
-    private Tag Make(DemoTag demo, ShopSettings settings, Core.Origin.PatternBook book)
+    private Tag Make(DemoTag demo, ShopContext here, Core.Origin.PatternBook book)
     {
         DateTimeOffset now = time.GetUtcNow();
         DateTimeOffset booked = now.AddDays(-demo.DaysAgo);
@@ -120,7 +121,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         tag.Measurements.AddRange(demo.Measured.Select(m => new Measurement
         {
             Id = Guid.CreateVersion7(now), Part = m.Part, Kind = m.Kind, Value = m.Value, Instrument = m.With,
-            UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, Core.Assumptions.Of(settings.Assumed)), At = Next(1),
+            UncertaintyMm = MeasureKinds.UncertaintyMm(m.With, here.Assumptions), At = Next(1),
         }));
         (tag.Tried, tag.TriedNote) = (demo.Tried?.Did, demo.Tried?.Note ?? "");
         (tag.Wish, tag.WorthSound, tag.Rarity, tag.Ways) = (demo.Wish, demo.WorthSound, demo.Rarity, [.. demo.Ways]);
@@ -135,8 +136,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         }
         if (demo.Aim is AimKind aim)
         {
-            Work(tag, demo, RodDesk.Ask(tag, aim, ShopDesk.Of(settings, new HashSet<SupplyId> { SupplyIds.ShopOven }), book), settings.Name, now,
-                time.LocalTimeZone);
+            Work(tag, demo, RodDesk.Ask(tag, aim, here, book), now, time.LocalTimeZone);
         }
         if (demo.Surveyed)
         {
@@ -151,11 +151,11 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         return tag;
     }
 
-    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, string shop, DateTimeOffset now, TimeZoneInfo zone)
+    private static void Work(Tag tag, DemoTag demo, PlanQuestion question, DateTimeOffset now, TimeZoneInfo zone)
     {
         var random = new Random(demo.Number);
         tag.Plan = new Plan(question.Aim, Planner.Plan(question)) { Ways = question.TagWays, Why = $"the aim is {question.Aim}",
-            Built = tag.Built.IsAsMade ? null : tag.Built };
+            Built = tag.Built.IsAsMade ? null : tag.Built, Rests = Rests.Of(question) };
         int done = (int)Math.Floor(tag.Steps.Count * demo.Done + 1e-9);
         if (demo.Standing is not null)
         {
@@ -192,7 +192,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             }
             double minutes = Math.Round(step.LikelyMin * (0.8 + (0.6 * random.NextDouble())), 1);
             tag.SeenCautions.AddRange(step.Cautions.Except(tag.SeenCautions).ToList());
-            if (!step.Undoable && Gate.IsOthers(tag, shop))
+            if (!step.Undoable && Consent.IsOthers(tag, question.Shop.Name))
             {
                 tag.Happened(BenchEvent.New(end.AddMinutes(-minutes), EventKind.Agreed, $"{tag.Owner}, at the bench", step.Key).Copy(bound: step.Deed.Content));
             }

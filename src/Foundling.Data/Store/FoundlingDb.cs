@@ -218,6 +218,7 @@ internal sealed class MarkMapping : IEntityTypeConfiguration<StepMark>
         mark.ToTable("StepMarks");
         mark.Property<int>("TagNumber");
         mark.HasKey("TagNumber", nameof(StepMark.Deed));
+        mark.PrimitiveCollection(m => m.Without).ElementType(e => e.HasConversion<FoundlingDb.IdText<Supply>>()).HasDefaultValueSql("'[]'");
     }
 }
 

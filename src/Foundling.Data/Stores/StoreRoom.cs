@@ -6,22 +6,6 @@ using Microsoft.EntityFrameworkCore.Metadata.Builders;
 
 namespace Foundling.Data.Stores;
 
-/// <summary>How much of something the shop has.</summary>
-public enum Stock
-{
-    /// <summary>Enough.</summary>
-    Have,
-
-    /// <summary>Some, not much.</summary>
-    Low,
-
-    /// <summary>None.</summary>
-    None,
-
-    /// <summary>None, but on order.</summary>
-    OnOrder,
-}
-
 /// <summary>What the shop knows of one supply. What it says nothing of is taken as there.</summary>
 public sealed class StoreItem
 {
@@ -49,12 +33,13 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
     public static Stock StockOf(IReadOnlyDictionary<SupplyId, StoreItem> said, SupplyId item) => said.TryGetValue(item, out StoreItem? kept) ? kept.Stock
         : Stock.Have;
 
-    /// <summary>Kit the shop has not got, which closes the ways that need it.</summary>
-    public async Task<IReadOnlySet<SupplyId>> Lacking(CancellationToken cancel = default)
+    /// <summary>What the shop has none of, by supply: kit, which closes the ways that need it, and material, which holds the steps that use it.</summary>
+    public async Task<IReadOnlyDictionary<SupplyId, Short>> Short(CancellationToken cancel = default)
     {
-        List<SupplyId> none = await db.StoreItems.Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder).Select(s =>
-            s.Item).ToListAsync(cancel).ConfigureAwait(false);
-        return none.Where(i => Supplies.Find(i) is { Kit: true }).ToHashSet();
+        List<StoreItem> none = await db.StoreItems.AsNoTracking().Where(s => s.Stock == Stock.None || s.Stock == Stock.OnOrder)
+            .ToListAsync(cancel).ConfigureAwait(false);
+        return none.Where(s => Supplies.Find(s.Item) is not null).ToDictionary(s => s.Item, s => new Short(Supplies.Find(s.Item)!, s.Stock == Stock.OnOrder,
+            s.ArrivesOn));
     }
 
     /// <summary>Says how much of something there is.</summary>

@@ -53,7 +53,9 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         tag.Aim = aim;
         PlanQuestion question = await Question(tag, aim, cancel).ConfigureAwait(false);
         tag.Plan = (tag.Plan ?? new Plan(aim, [])) with { Built = tag.Built.IsAsMade ? null : tag.Built };
-        await Keep(tag, Handwork.Replan(tag.Steps, question), why, question.TagWays, cancel).ConfigureAwait(false);
+        IReadOnlyList<Deed> deeds = Handwork.Replan(tag.Steps, question);
+        tag.Plan = tag.Plan with { Rests = Rests.Of(question) };
+        await Keep(tag, deeds, why, question.TagWays, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Chooses a way for this tag, or takes the choice back, and plans anew.</summary>
@@ -83,7 +85,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         PartDef of = question.Rusty.FirstOrDefault(p => p.Id == part) ?? throw new InputException("unknown_part", "part", part.Value, "a rusty part",
             "That part has no rust that pays for more than a wipe.");
         Way? taken = string.IsNullOrEmpty(way) ? null : RustWays.Choice.Read(way);
-        if (taken is not null && (taken.Kit.Any(question.Lacking.Contains) ? taken.Blocked(question) : RustWays.Closed(question, taken.Id, of)) is string shut)
+        if (taken is not null && RustWays.Blocked(question, taken, of) is string shut)
         {
             throw new InputException("way_blocked", "way", way, "an open way", $"{taken.Name}, {of.Name}: {shut}");
         }
@@ -117,12 +119,12 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         {
             tag.SeenCautions = [.. tag.SeenCautions.Union(step.Cautions)];
         }
-        Gate gate = Gate.Of(tag, step, (await shop.Context(cancel).ConfigureAwait(false)).Name, time.GetUtcNow());
+        Gate gate = Gate.Of(tag, step, await shop.Context(cancel).ConfigureAwait(false), time.GetUtcNow());
         bool against = gate.Order is not null && !string.IsNullOrWhiteSpace(overrule);
         Gate left = against ? gate with { Order = null } : gate;
         if (!left.Open)
         {
-            throw new InputException(left.WaitsFor is null && left.Order is not null ? "order_rule" : "gate_shut", "step", step.Key.ToString(),
+            throw new InputException(left.WaitsFor is null && left.Lacks.Count == 0 && left.Order is not null ? "order_rule" : "gate_shut", "step", step.Key.ToString(),
                 "a step that may start", left.Sentence);
         }
         if (against)
@@ -137,6 +139,34 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     {
         string said = Said(words, "Write who agrees, and how: \"Maud, on the telephone\".");
         tag.Happened(Event(EventKind.Agreed, step, said).Copy(bound: step.Deed.Content));
+        return tags.Save(tag, cancel);
+    }
+
+    /// <summary>
+    /// Notes one word that covers several steps which cannot be undone. It holds for each as it is now: a step that changes is asked about again.
+    /// </summary>
+    /// <exception cref="InputException">Nothing was said, or no step was ticked.</exception>
+    public Task AgreeAll(Tag tag, IReadOnlyList<PlanStep> steps, string? words, CancellationToken cancel = default)
+    {
+        if (steps.Count == 0)
+        {
+            throw new InputException("required", "steps", null, "one step or more", "Tick what is agreed to.");
+        }
+        string said = Said(words, "Write who agrees, and how: \"Maud, on the telephone\".");
+        foreach (PlanStep step in steps.Where(s => s is { State: StepState.Open, Undoable: false, AgreedAt: null }).ToList())
+        {
+            tag.Happened(Event(EventKind.Agreed, step, said).Copy(bound: step.Deed.Content));
+        }
+        return tags.Save(tag, cancel);
+    }
+
+    /// <summary>Lets a step go on without something it needs: what stands in for it, or why.</summary>
+    /// <exception cref="InputException">It does not need that, or nothing was said.</exception>
+    public Task Without(Tag tag, PlanStep step, SupplyId item, string? words, CancellationToken cancel = default)
+    {
+        Need need = step.Needs.FirstOrDefault(n => n.Item == item)
+            ?? throw new InputException("unknown_supply", "item", item.Value, "something the step needs", "That step does not need it.");
+        tag.Happened(BenchEvent.Without(time.GetUtcNow(), step.Key, item, Said(words, $"Say why it is done without: {need.Name}.")));
         return tags.Save(tag, cancel);
     }
 
@@ -211,7 +241,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         }
         DateTimeOffset now = time.GetUtcNow();
         tag.Happened(Event(EventKind.Done, step, step.Title));
-        tag.Log.AddRange(step.Deed.UsesUp.Select(n => BenchEvent.Used(now, step.Key, n)));
+        tag.Log.AddRange(step.Deed.UsesUp.Where(n => !step.Without.Contains(n.Item)).Select(n => BenchEvent.Used(now, step.Key, n)));
         foreach (Wait ended in tag.Waits.Where(w => Waits.EndedBy(w, step.Deed)))
         {
             End(tag, ended, now);

@@ -73,8 +73,8 @@ public sealed class RodView
             double wait = Shown(step) * scale;
             if (wait > 0)
             {
-                pieces.Add(new RodPiece(x, wait, true, step.State, story ? Fitting(wait, $"waits {Typed.Hours(step.WaitMin!.Value)}",
-                    Typed.Hours(step.WaitMin!.Value)) : "", $"waits {Typed.Hours(step.WaitMin!.Value)}", step.Key, false));
+                pieces.Add(new RodPiece(x, wait, true, step.State, story ? Fitting(wait, $"waits {Typed.Wait(step.WaitMin!.Value)}",
+                    Typed.Wait(step.WaitMin!.Value)) : "", $"waits {Typed.Wait(step.WaitMin!.Value)}", step.Key, false));
                 x += wait;
             }
         }

@@ -18,7 +18,4 @@ public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext,
 {
     /// <summary>What the shop's own pace makes of its minutes; null where that is not asked.</summary>
     public PaceResult? Pace { get; init; }
-
-    /// <summary>What the shop has not got of what it needs, and when it should come.</summary>
-    public IReadOnlyList<(SupplyId Item, Foundling.Data.Stores.Stock Stock, DateOnly? ArrivesOn)> Lacking { get; init; } = [];
 }

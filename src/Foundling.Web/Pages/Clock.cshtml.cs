@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages;
 
 /// <summary>The running step, large enough for dirty hands.</summary>
-public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopBook shop, TimeProvider time) : SentencePageModel
+public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, ShopDesk shop, TimeProvider time) : SentencePageModel
 {
     /// <summary>What the clock shows, and why it may not be right.</summary>
     public ClockReading? Reading { get; private set; }
@@ -47,7 +47,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
         }
         else
         {
-            Ready = [.. Jobs.Ready(await tags.InHand(), time.GetUtcNow())];
+            Ready = [.. Jobs.Ready(await tags.InHand(), await shop.Context(), time.GetUtcNow())];
         }
     }
 
@@ -55,7 +55,7 @@ public sealed class ClockModel(ClockBook clock, TagBook tags, RodDesk rods, Shop
     public async Task<IActionResult> OnPostStart(int number, string? step)
     {
         if (await tags.Find(number) is Tag tag && tag.StepNamed(step) is PlanStep plan && !Gate.Of(tag, plan,
-            (await shop.Read()).Name, time.GetUtcNow()).Open)
+            await shop.Context(), time.GetUtcNow()).Open)
         {
             // What must be seen or agreed first stands at the step.
             return LocalRedirect($"/tag/{number}/rod#{plan.Key.Anchor}");

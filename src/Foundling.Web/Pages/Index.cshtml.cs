@@ -1,4 +1,5 @@
 using Foundling.Core.Log;
+using Foundling.Core.Shop;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
@@ -41,7 +42,8 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, ShopDesk shop, Tim
     /// <summary>Reads the bench.</summary>
     public async Task OnGet()
     {
-        Assumed = await shop.Assumed();
+        ShopContext here = await shop.Context();
+        Assumed = here.Assumptions;
         InHand = await tags.InHand();
         Running = await clock.Running();
         DateTimeOffset now = time.GetUtcNow();
@@ -49,7 +51,7 @@ public sealed class IndexModel(TagBook tags, ClockBook clock, ShopDesk shop, Tim
         {
             Next.Add((tool, running, true));
         }
-        Next.AddRange(Core.Bench.Jobs.Ready(InHand.Where(t => Next.All(n => n.Tag != t)), now).Select(j => (j.Tag, j.Step, false)));
+        Next.AddRange(Core.Bench.Jobs.Ready(InHand.Where(t => Next.All(n => n.Tag != t)), here, now).Select(j => (j.Tag, j.Step, false)));
         List<(Tag Tag, Wait Wait)> standing = await tags.Standing();
         Standing = [.. standing.Where(s => !Waits.IsFar(s.Wait, now))];
         Later = [.. standing.Where(s => Waits.IsFar(s.Wait, now))];

@@ -220,8 +220,8 @@ public static class Words
         "uncommon, now and then", Core.Aim.Rarity.Scarce => "scarce, seldom", _ => "rare, hardly ever" };
 
     /// <summary>How much of a supply there is.</summary>
-    public static string Of(Data.Stores.Stock stock) => stock switch { Data.Stores.Stock.Have => "there", Data.Stores.Stock.Low => "running low",
-        Data.Stores.Stock.None => "none", _ => "on order" };
+    public static string Of(Core.Stores.Stock stock) => stock switch { Core.Stores.Stock.Have => "there", Core.Stores.Stock.Low => "running low",
+        Core.Stores.Stock.None => "none", _ => "on order" };
 
     /// <summary>A material in words.</summary>
     public static string Of(Core.Tools.Material material) => Core.Tools.BuildWords.Of(material);

@@ -7,6 +7,7 @@ using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
+using Foundling.Core.Shop;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tags;
@@ -19,6 +20,8 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>Gates before steps, what steps need, aims beside each other, gauges that open filled in.</summary>
 public sealed class GateTests
 {
+    private static ShopContext Loft { get; } = Asking.Shop with { Name = "Loft" };
+
     private static Tag Owned(string owner, AimKind aim = AimKind.Work) =>
         new() { Kind = KindIds.MetalBenchPlane, Owner = owner, Aim = aim, Findings = [.. Rusty.Select(f => Finding.Of(f, DateTimeOffset.UnixEpoch))] };
 
@@ -27,10 +30,10 @@ public sealed class GateTests
     {
         Tag tag = Owned("");
         PlanStep wash = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty))).First(s => s.Key == StepKey.Wash);
-        Gate.Of(tag, wash, "Loft", DateTimeOffset.UnixEpoch).Unseen.Select(c => c.Id).ShouldBe([CautionId.Solvent]);
-        Gate.Of(tag, wash, "Loft", DateTimeOffset.UnixEpoch).Sentence.ShouldContain("solvents");
+        Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Unseen.Select(c => c.Id).ShouldBe([CautionId.Solvent]);
+        Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Sentence.ShouldContain("solvents");
         tag.SeenCautions.Add(CautionId.Solvent);
-        Gate.Of(tag, wash, "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
+        Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
     }
 
     [Theory]
@@ -42,14 +45,14 @@ public sealed class GateTests
     {
         Tag tag = Owned(owner, aim);
         Deed lap = Rods.Deed(StepKey.SoleLap, Stage.Sole, "Lap it") with { Undoable = false };
-        string? said = Gate.Of(tag, new PlanStep(lap, null, 1), "Loft", DateTimeOffset.UnixEpoch).Agreement;
+        string? said = Gate.Of(tag, new PlanStep(lap, null, 1), Loft, DateTimeOffset.UnixEpoch).Agreement;
         (said?.Contains(because ?? "never", StringComparison.Ordinal) ?? because is null).ShouldBeTrue(said);
         var mark = new StepMark { Deed = lap.Id, Agreed = "yes", AgreedAt = DateTimeOffset.UnixEpoch, AgreedTo = lap.Content };
-        Gate.Of(tag, new PlanStep(lap, mark, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
-        Gate.Of(tag, new PlanStep(lap with { Final = false }, null, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
+        Gate.Of(tag, new PlanStep(lap, mark, 1), Loft, DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
+        Gate.Of(tag, new PlanStep(lap with { Final = false }, null, 1), Loft, DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
         // What was agreed to was another act: it is asked again.
-        Gate.Of(tag, new PlanStep(lap with { Title = "Grind it" }, mark, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBe(because is null);
-        Gate.Of(tag, new PlanStep(lap with { MetalRemovedMm = 2 }, mark, 1), "Loft", DateTimeOffset.UnixEpoch).Open.ShouldBe(because is null);
+        Gate.Of(tag, new PlanStep(lap with { Title = "Grind it" }, mark, 1), Loft, DateTimeOffset.UnixEpoch).Open.ShouldBe(because is null);
+        Gate.Of(tag, new PlanStep(lap with { MetalRemovedMm = 2 }, mark, 1), Loft, DateTimeOffset.UnixEpoch).Open.ShouldBe(because is null);
     }
 
     [Fact]
@@ -70,8 +73,54 @@ public sealed class GateTests
     {
         Deed fit = Rods.Deed(StepKey.Find, Stage.SmallParts, "Fit the screw") with { WaitsFor = "screw, on order", ArrivesOn = new DateOnly(2026, 4, 2) };
         var step = new PlanStep(fit, null, 1);
-        Gate gate = Gate.Of(Owned(""), step, "Loft", DateTimeOffset.UnixEpoch);
+        Gate gate = Gate.Of(Owned(""), step, Loft, DateTimeOffset.UnixEpoch);
         (gate.Open, gate.Sentence).ShouldBe((false, "It waits for: screw, on order, expected 2 April."));
+    }
+
+    [Fact]
+    public void What_the_shop_has_none_of_holds_the_steps_that_need_it_until_they_go_on_without()
+    {
+        Tag tag = Owned("").Plan(Planner.Plan(Ask(AimKind.Work, Rusty)));
+        ShopContext bare = Loft with
+        {
+            Short = new Dictionary<SupplyId, Short> { [SupplyIds.MediumStone] = new(Supplies.Find(SupplyIds.MediumStone)!, true, new DateOnly(2026, 4, 2)) },
+        };
+        PlanStep hone = tag.Step(StepKey.EdgeHone)!;
+        Gate shut = Gate.Of(tag, hone, bare, DateTimeOffset.UnixEpoch);
+        shut.Lacks.ShouldHaveSingleItem().Supply.Id.ShouldBe(SupplyIds.MediumStone);
+        shut.Sentence.ShouldStartWith("It waits for what is on order: medium stone, expected 2 April.");
+        tag.Steps.Where(s => Gate.LacksOf(s, bare).Count > 0).ShouldAllBe(s => s.Needs.Any(n => n.Item == SupplyIds.MediumStone));
+        Gate.Of(tag, hone, Loft, DateTimeOffset.UnixEpoch).Lacks.ShouldBeEmpty();
+        // The next step that can be done is never one that lacks something.
+        foreach (PlanStep step in tag.Steps.Where(s => s.Key != StepKey.EdgeHone && Gate.LacksOf(s, bare).Count == 0).ToList())
+        {
+            tag.Happened(BenchEvent.New(DateTimeOffset.UnixEpoch, EventKind.Done, step.Title, step.Key));
+        }
+        Order.Next(tag, bare, DateTimeOffset.UnixEpoch.AddDays(90)).ShouldBeNull();
+        Order.Next(tag, Loft, DateTimeOffset.UnixEpoch.AddDays(90)).ShouldNotBeNull();
+        tag.Happened(BenchEvent.Without(DateTimeOffset.UnixEpoch, StepKey.EdgeHone, SupplyIds.MediumStone, "with P1000 on glass"));
+        hone = tag.Step(StepKey.EdgeHone)!;
+        Gate.LacksOf(hone, bare).ShouldBeEmpty();
+        tag.Happened(BenchEvent.New(DateTimeOffset.UnixEpoch.AddDays(1), EventKind.Reopened, hone.Title, hone.Key));
+        Gate.LacksOf(tag.Step(StepKey.EdgeHone)!, bare).Count.ShouldBe(1, "taken up again, it is asked again");
+    }
+
+    [Fact]
+    public void One_word_covers_what_it_was_given_for_and_asks_again_for_what_changed()
+    {
+        PlanQuestion question = Ask(AimKind.Work, Rusty);
+        Tag tag = Owned("Maud").Plan(Planner.Plan(question));
+        IReadOnlyList<PlanStep> open = Consent.Open(tag, "Loft");
+        open.Count.ShouldBeGreaterThan(2);
+        open.ShouldAllBe(s => !s.Undoable);
+        foreach (PlanStep step in open)
+        {
+            tag.Happened(BenchEvent.New(DateTimeOffset.UnixEpoch, EventKind.Agreed, "Maud, at the bench", step.Key).Copy(bound: step.Deed.Content));
+        }
+        Consent.Open(tag, "Loft").ShouldBeEmpty();
+        tag.Plan(Planner.Plan(question.With(ChoiceId.Flat, WayId.Whole)));
+        Consent.Open(tag, "Loft").Select(s => s.Key).ShouldBe([StepKey.SoleLap], "only the lapping became another act");
+        Consent.Open(tag, "maud").ShouldBeEmpty("a shop's own tools need nobody's word");
     }
 
     [Fact]

@@ -31,7 +31,7 @@ public sealed class OrderTests
         Tag tag = Planned(Ask(AimKind.Work, Rusty));
         Order.Forbids(tag, tag.Step(StepKey.Soak)!, Noon).ShouldNotBeNull().ShouldContain("comes first");
         Order.Forbids(tag, tag.Step(StepKey.Photos)!, Noon).ShouldBeNull();
-        Order.Next(tag, Noon)!.Key.ShouldBe((DeedId)StepKey.Photos);
+        Order.Next(tag, Asking.Shop, Noon)!.Key.ShouldBe((DeedId)StepKey.Photos);
     }
 
     [Fact]
@@ -48,7 +48,7 @@ public sealed class OrderTests
         }
         Done(tag, StepKey.Soak, Noon);
         DateTimeOffset later = Noon.AddMinutes(10);
-        PlanStep next = Order.Next(tag, later).ShouldNotBeNull("there is wood to work");
+        PlanStep next = Order.Next(tag, Asking.Shop, later).ShouldNotBeNull("there is wood to work");
         next.Parts.ShouldNotBeEmpty();
         next.Parts.ShouldAllBe(p => !tag.Step(StepKey.Soak)!.Parts.Contains(p));
         Order.Forbids(tag, tag.Step(StepKey.SoakLift)!, later).ShouldNotBeNull().ShouldContain("not ready");
@@ -61,7 +61,7 @@ public sealed class OrderTests
         DateTimeOffset ready = tag.Waits.Single(w => w.EndedAt is null && w.Kind == LagKind.OutBy).ReadyAt;
         Order.Forbids(tag, tag.Step(StepKey.SoakLift)!, ready).ShouldBeNull("its time has come");
         Done(tag, StepKey.SoakLift, ready);
-        Order.Next(tag, ready)!.Key.ShouldBe((DeedId)StepKey.SoakDry, "the block goes on without a break");
+        Order.Next(tag, Asking.Shop, ready)!.Key.ShouldBe((DeedId)StepKey.SoakDry, "the block goes on without a break");
     }
 
     [Fact]

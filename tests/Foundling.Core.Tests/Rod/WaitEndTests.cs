@@ -73,9 +73,9 @@ public sealed class WaitEndTests
             return tag;
         }
         Tag[] tags = [Of(4, null), Of(3, null, Look(2000)), Of(2, null, Bath), Of(1, null, FirstCoat), Of(9, new DateOnly(2026, 3, 5))];
-        Core.Bench.Jobs.Ready(tags, Noon).Select(j => (j.Tag.Number, j.Step.Key)).ShouldBe([(9, StepKey.WashDust), (3, StepKey.WashDust),
+        Core.Bench.Jobs.Ready(tags, Asking.Shop, Noon).Select(j => (j.Tag.Number, j.Step.Key)).ShouldBe([(9, StepKey.WashDust), (3, StepKey.WashDust),
             (4, StepKey.WashDust)]);
-        Core.Bench.Jobs.Ready(tags, Noon.AddHours(3)).Select(j => j.Tag.Number).ShouldBe([9, 1, 3, 4],
+        Core.Bench.Jobs.Ready(tags, Asking.Shop, Noon.AddHours(3)).Select(j => j.Tag.Number).ShouldBe([9, 1, 3, 4],
             "the next coat may go on now; the bath still waits to be emptied");
     }
 

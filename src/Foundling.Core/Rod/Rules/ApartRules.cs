@@ -23,9 +23,7 @@ internal static class ApartRules
     internal static readonly Cond Many = If("more parts come off than one sees at a glance",
         q => q.Present.Count(p => !p.OnePiece && !p.InSet) > q.Shop.Assumptions.GlanceParts);
 
-    private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => p.Joint == Joint.StaysOn || (p.Joint == Joint.Destroyed && !q.Opened)
-        || (q.Tool.Family == Family.EdgeTool && p.Material is Material.Wood
-            && p.Joint is not (Joint.Destroyed or Joint.Wedged) && !q.Opened));
+    private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => Rust.Joined.Stays(q, p));
 
     // What is said after the colon in how it is held is what this list is for.
     private static string Why(PlanQuestion q, PartDef part) => q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and made tight where it is"
@@ -116,8 +114,10 @@ internal static class ApartRules
             Needs = [Need.Of(SupplyIds.Lens)], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
             Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
         }),
-        new("missing part", "Made, found or ordered before assembly.", [If("something is missing that is no part of a set", q => q.Gone.Any(p => !p.InSet))],
-            q => q.Gone.Where(p => !p.InSet).Select(p => Find(q, p))),
+        new("missing part", "Made, found or ordered before assembly.", [If("something is missing that it does not work without",
+            q => q.Gone.Any(p => !p.InSet && !p.Dispensable))], q => q.Gone.Where(p => !p.InSet && !p.Dispensable).Select(p => Find(q, p))),
+        new("missing, and not missed", "It works without it, so nothing waits for it.", [If("something is missing that it works without",
+            q => q.Gone.Any(p => p.Dispensable && !p.InSet))], q => q.Gone.Where(p => p.Dispensable && !p.InSet).Select(p => LookOut(q, p))),
         new("missing from the set", "A set is worth more whole, but works with what is there.",
             [If("something of its set is missing", q => q.Gone.Any(p => p.InSet))], Set),
     ];
@@ -135,6 +135,20 @@ internal static class ApartRules
                 ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both."
                 : "Parts box first, then one like it for parts.", Reason = "The tool cannot go together without it.",
             FinishTest = "It lies in the box with the rest.",
+        };
+    }
+
+    /// <summary>A part the tool works without: it goes on when it turns up, and nothing waits for it.</summary>
+    private static Deed LookOut(PlanQuestion q, PartDef part)
+    {
+        Found finding = q.Findings.First(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.Severity >= 1);
+        return new Deed(new DeedId(StepKey.IronsFind, part.Id.Value), Stage.Finish, finding.OnOrder ? $"Fit the {part.Name} when it comes"
+            : $"Look out for: {part.Name}", q.Minutes(StepKey.IronsFind))
+        {
+            Parts = [part.Id], WaitsFor = finding.OnOrder ? $"{part.Name}, on order" : "", ArrivesOn = finding.ArrivesOn,
+            How = "Parts box first, then one like it for parts. Same maker and same years, or the papers say that it came from elsewhere.",
+            Reason = "It works without it; whole, it is worth more.", FinishTest = finding.OnOrder ? "It is on, or the papers say why not."
+                : "It stands on the wanted list.",
         };
     }
 

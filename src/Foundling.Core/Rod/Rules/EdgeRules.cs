@@ -75,10 +75,7 @@ internal static class EdgeRules
     private static Work Wide(PlanQuestion q) => Work.Wide(q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Edges.Count()));
 
     // A back that is pitted or under crust is not nearly flat any more.
-    private static bool Rough(PlanQuestion q) => !Shimmed(q) && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;
-
-    // A shim saves flattening: the back need only be reasonably flat, and every honing from then on keeps the shim.
-    private static bool Shimmed(PlanQuestion q) => Pitted.Holds(q) && Backed.Holds(q) && q.Way(ChoiceId.Back) is WayId.Shim or WayId.Lift;
+    private static bool Rough(PlanQuestion q) => !EdgeWays.Raises(q) && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
@@ -89,7 +86,7 @@ internal static class EdgeRules
                 : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
         q.Tool.Edge == EdgeForm.Profiled ? "Slips of each radius for its members; on the flat nothing but the burr. Then held against the sole." : "",
-        Shimmed(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place."
+        EdgeWays.Raises(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place."
             : "The burr comes off with the back lifted as before."
             : "",
         q.Tool.Manner.Honing ?? "",

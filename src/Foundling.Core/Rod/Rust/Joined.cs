@@ -31,15 +31,20 @@ public static class Joined
         return [.. present.Where(p => all.Contains(p.Id))];
     }
 
+    /// <summary>True for a part that is left where it is: riveted or driven, or it only comes off by breaking something.</summary>
+    /// <param name="q">What is planned.</param>
+    /// <param name="part">The part.</param>
+    public static bool Stays(PlanQuestion q, PartDef part) => (part.Joint == Joint.StaysOn && !(IsGrip(part) && q.Opened))
+        || (part.Joint == Joint.Destroyed && !q.Opened) || (q.Tool.Family == Family.EdgeTool && IsGrip(part) && part.Joint != Joint.Wedged && !q.Opened);
+
+    private static bool IsGrip(PartDef part) => part.Material is Material.Wood or Material.Soft;
+
     /// <summary>The part that a part stays on: it is one piece with it, riveted or driven, or only comes off by breaking something.</summary>
     private static PartId? StaysOn(PlanQuestion q, PartDef part)
     {
-        bool grip = part.Material is Material.Wood or Material.Soft;
-        bool stays = part.OnePiece || (part.Joint == Joint.StaysOn && !(grip && q.Opened)) || (part.Joint == Joint.Destroyed && !q.Opened)
-            || (q.Tool.Family == Family.EdgeTool && grip && part.Joint != Joint.Wedged && !q.Opened);
-        return !stays ? null : part.With is PartId with && q.Has(with) ? with
+        return !part.OnePiece && !Stays(q, part) ? null : part.With is PartId with && q.Has(with) ? with
             : part.On is PartId drawn && !part.InSet && q.Has(drawn) ? drawn
-            : q.Present.FirstOrDefault(p => p.Ferrous && !p.OnePiece && p.Id != part.Id && (part.OnePiece || grip || p.Id == q.Tool.Parts[0].Id))?.Id
+            : q.Present.FirstOrDefault(p => p.Ferrous && !p.OnePiece && p.Id != part.Id && (part.OnePiece || IsGrip(part) || p.Id == q.Tool.Parts[0].Id))?.Id
                 ?? (q.Has(q.Tool.Parts[0].Id) ? q.Tool.Parts[0].Id : null);
     }
 }

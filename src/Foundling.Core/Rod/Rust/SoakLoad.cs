@@ -99,7 +99,7 @@ public sealed record SoakLoad
                 : $"{Sentences.Start(kept[0].Why)}." };
         }
         BathVolumeInput tub = Lying([.. lots.SelectMany(l => l.Parts)], q.Extents, a);
-        double litres = Math.Ceiling(BathVolume.Of(tub, a).LiquidMl / MlInL * 10) / 10;
+        double litres = LitresOf(tub, a);
         SoakResult Soaked(RustLevel rust, double? limit) => Soak.Time(new SoakInput(mix.Kind, rust, mix.WarmC ?? q.TemperatureC, mix.Percent,
             RelativeHumidityPercent: q.RelativeHumidityPercent, OutByHours: limit, RoomTemperatureC: mix.WarmC is null ? null : q.TemperatureC,
             VolumeL: mix.WarmC is null ? null : litres, Share: mix.Share), a);
@@ -129,9 +129,12 @@ public sealed record SoakLoad
         {
             Way = way, Mix = mix, Main = [.. main.SelectMany(l => l.Parts)], Early = [.. early.SelectMany(l => l.Parts)], EarlyHours = at,
             EarlyLimit = earlyLimit, Out = kept, Rust = worst, Time = time, Limit = limit, Tub = lying,
-            Litres = Math.Ceiling((BathVolume.Of(lying, a).LiquidMl / MlInL * 10) - Whole.Slack) / 10,
+            Litres = LitresOf(lying, a),
         };
     }
+
+    /// <summary>What a tub takes to cover what lies in it, L, to the next tenth.</summary>
+    private static double LitresOf(BathVolumeInput tub, Assumptions a) => Math.Ceiling((BathVolume.Of(tub, a).LiquidMl / MlInL * 10) - Whole.Slack) / 10;
 
     /// <summary>The first of parts that stay together which a bath would harm at all, and how.</summary>
     private static (PartDef Part, string Why)? Harmed(PlanQuestion q, BathMix mix, IReadOnlyList<PartDef> together)

@@ -24,8 +24,11 @@ public sealed record Way(WayId Id, string Name, string School, string Patina = "
     public IReadOnlyList<SupplyId> Kit { get; init; } = [];
 
     /// <summary>What blocks it for this tool in this shop, in a sentence; null when nothing does.</summary>
-    public string? Blocked(PlanQuestion q) => Kit.Where(q.Lacking.Contains).Select(k => (SupplyId?)k).FirstOrDefault() is SupplyId lacking
-        ? $"The shop has no {Supplies.Find(lacking)!.Name}." : Closed(q);
+    public string? Blocked(PlanQuestion q) => Lacks(q) ?? Closed(q);
+
+    /// <summary>The kit the shop has not got for it, in a sentence; null when it has all.</summary>
+    public string? Lacks(PlanQuestion q) => Kit.Where(q.Lacking.Contains).Select(k => (SupplyId?)k).FirstOrDefault() is SupplyId lacking
+        ? $"The shop has no {Supplies.Find(lacking)!.Name}." : null;
 }
 
 /// <summary>Who a way was chosen by.</summary>

@@ -89,6 +89,12 @@ public static class EdgeWays
     ], q => q.Purpose switch { Soles.SolePurpose.Smoothing => (WayId.Tight, "It holds the fibres down."), Soles.SolePurpose.Jack =>
         (WayId.Open, "Thick shavings need room."), _ => (WayId.One, "It suits most work.") });
 
+    /// <summary>
+    /// True when pits are passed under by a shim or a lift: that saves flattening, for the back need only be reasonably flat, and every honing from then on
+    /// keeps it.
+    /// </summary>
+    public static bool Raises(PlanQuestion q) => Back.Asked(q) && q.Way(ChoiceId.Back) is WayId.Shim or WayId.Lift;
+
     /// <summary>All of them, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } = [Back, Hold, Bevel, Corners, Grit, Cap, Mouth];
 

@@ -126,6 +126,9 @@ public sealed record KindPart(PartId Part, string Name, Material Material)
     /// <summary>It moves in use, so it can seize.</summary>
     public bool Moves { get; init; }
 
+    /// <summary>The tool works without it: a strike button, a depth stop.</summary>
+    public bool Dispensable { get; init; }
+
     /// <summary>It is struck in use, so it can spread.</summary>
     public bool Struck { get; init; }
 

@@ -45,7 +45,7 @@ public static partial class KindReader
 
     internal static PartDef Part(KindPart p) => new(p.Part, p.Name, p.Material, p.Finish, p.Held, p.On, p.Joint, p.InSet, p.Fastener, p.Rod, p.With)
     {
-        As = p.As, Hides = p.Hides, OnePiece = p.OnePiece, Moves = p.Moves, Struck = p.Struck,
+        As = p.As, Hides = p.Hides, OnePiece = p.OnePiece, Moves = p.Moves, Struck = p.Struck, Dispensable = p.Dispensable,
     };
 
     /// <summary>Refuses a file that does not hold together.</summary>

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Proof;
@@ -35,6 +36,10 @@ public sealed record MarkItem : Item
 
     /// <summary>What it waited for and has come, in the words it waited with.</summary>
     public string Arrived { get; init; } = "";
+
+    /// <summary>What it goes on without, though the plan asks for it; null for nothing.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<SupplyId>? Without { get; init; }
 }
 
 /// <summary>Something that happened at the bench.</summary>

@@ -80,13 +80,13 @@ public static class TagPapers
     internal static MarkItem Of(StepMark x) => new()
     {
         Deed = x.Deed, State = x.State, EndedAt = x.EndedAt, SkipReason = x.SkipReason, AgreedAt = x.AgreedAt, Agreed = x.Agreed,
-        AgreedTo = x.AgreedTo, Overruled = x.Overruled, Arrived = x.Arrived,
+        AgreedTo = x.AgreedTo, Overruled = x.Overruled, Arrived = x.Arrived, Without = x.Without.Count == 0 ? null : [.. x.Without],
     };
 
     private static StepMark From(MarkItem x) => new()
     {
         Deed = x.Deed, State = x.State, EndedAt = x.EndedAt, SkipReason = x.SkipReason, AgreedAt = x.AgreedAt, Agreed = x.Agreed,
-        AgreedTo = x.AgreedTo, Overruled = x.Overruled, Arrived = x.Arrived,
+        AgreedTo = x.AgreedTo, Overruled = x.Overruled, Arrived = x.Arrived, Without = [.. x.Without ?? []],
     };
 
     internal static EventItem Of(BenchEvent x) => new()

@@ -27,7 +27,7 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     public (string? Worth, string? Wish) Sent { get; private set; }
 
     /// <summary>True for a tool that is someone else's.</summary>
-    public bool Others => Gate.IsOthers(Tool, Settings.Name);
+    public bool Others => Consent.IsOthers(Tool, Settings.Name);
 
     /// <summary>The aim the book would take for a tool of this rarity in this state, and why.</summary>
     public (AimKind Aim, string Why) Advice => AimReview.Advise(Tool.Rarity, Tool.Tried, KnownFacts.Findings);

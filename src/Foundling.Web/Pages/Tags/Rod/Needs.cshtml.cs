@@ -2,6 +2,7 @@ using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
+using Foundling.Core.Stores;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;

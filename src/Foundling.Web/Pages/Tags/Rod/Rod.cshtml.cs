@@ -6,6 +6,7 @@ using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Stores;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Stores;
@@ -50,25 +51,19 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public IReadOnlyDictionary<DeedId, double> Spent => Booked.ByStep;
 
     /// <summary>The next step that can be done; null when there is none.</summary>
-    public PlanStep? Next => Order.Next(Tool, time.GetUtcNow());
+    public PlanStep? Next => Order.Next(Tool, Shop, time.GetUtcNow());
 
     /// <summary>A step as a line of the list.</summary>
     public StepView View(PlanStep step, PlanStep? next) => new(
         Tool, step, Running?.TagNumber == Tool.Number && Running.Step == step.Key, step == next, Spent.TryGetValue(step.Key, out double took) ? took : null,
-            Gate.Of(Tool, step, Shop.Name, time.GetUtcNow()),
+            Gate.Of(Tool, step, Shop, time.GetUtcNow()),
         step.State == StepState.Open ? StepGauges.For(KnownFacts, Choices.Read(Tool.Ways), step.Deed, Shop) : [], Sent.Step == step.Key.ToString())
     {
         Pace = _pace?.Step == step.Key ? _pace.Value.Pace : null,
-        Lacking = step.State != StepState.Open ? [] : [.. step.Needs.Select(n => n.Item).Distinct().Where(i =>
-            StoreRoom.StockOf(Said, i) is Stock.None or Stock.OnOrder).Select(i => (i, Said[i].Stock, Said[i].ArrivesOn))],
     };
-
-    /// <summary>What the shop has said of its stores.</summary>
-    private IReadOnlyDictionary<SupplyId, StoreItem> Said { get; set; } = new Dictionary<SupplyId, StoreItem>();
 
     private async Task Read()
     {
-        Said = await stores.All();
         Running = await clock.Running();
         PlanStep? running = Running?.TagNumber == Tool.Number ? Tool.Steps.FirstOrDefault(s => s.Key == Running.Step) : null;
         if ((running ?? Next) is { LikelyMin: > 0 } at && Pace.Tells(at.Key))
@@ -90,7 +85,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
         await Read();
         if (Tool.Aim is AimKind planned && Tool.Steps.Count > 0)
         {
-            Stale = Handwork.Stale(Tool.Steps, await rods.Question(Tool, planned), !Tool.Built.Same(Tool.Plan?.Built));
+            Stale = Handwork.Stale(Tool.Steps, await rods.Question(Tool, planned), Tool.Plan, !Tool.Built.Same(Tool.Plan?.Built));
         }
         Zoom = Enum.TryParse(show, true, out RodZoom zoom) && Enum.IsDefined(zoom) ? zoom : RodZoom.Job;
         if (was is not null && Tool.Aim is AimKind aim && Choices.Read([was]) is { Count: 1 } before)
@@ -195,6 +190,25 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
 
     /// <summary>Notes that a step which cannot be undone may be done.</summary>
     public Task<IActionResult> OnPostAgree(string? step, string? reason) => Do(step, found => rods.Agree(Tool, found, reason), reason: reason);
+
+    /// <summary>Notes one word that covers what is ticked of all that cannot be undone.</summary>
+    public async Task<IActionResult> OnPostAgreeAll(List<string> steps, string? who)
+    {
+        SentWho = who;
+        await Read();
+        await rods.AgreeAll(Tool, [.. Tool.Steps.Where(s => steps.Contains(s.Key.ToString()))], who);
+        return ToLeaf("rod");
+    }
+
+    /// <summary>Who agrees, as it was typed.</summary>
+    public string? SentWho { get; private set; }
+
+    /// <summary>Steps that cannot be undone and still need someone's word.</summary>
+    public IReadOnlyList<PlanStep> Consents => Consent.Open(Tool, Shop.Name);
+
+    /// <summary>Lets a step go on without something it needs.</summary>
+    public Task<IActionResult> OnPostWithout(string? step, string? item, string? words) => Do(step, found => rods.Without(Tool, found, SupplyId.Of(item), words),
+        reason: words);
 
     /// <summary>What a step waited for has come.</summary>
     public Task<IActionResult> OnPostArrived(string? step) => Do(step, found => rods.Arrived(Tool, found));

@@ -40,8 +40,7 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
 
     /// <summary>Rusty parts, each with the ways that are open for it and the one taken.</summary>
     public IReadOnlyList<(PartDef Part, WayId Taken, bool Own, IReadOnlyList<Way> Open)> Parts =>
-        Tool.Aim == AimKind.Keep ? [] : [.. Asked.Rusty.Select(p => (p, Asked.RustWay(p), Asked.PartWays.ContainsKey(p.Id),
-            (IReadOnlyList<Way>)[.. RustWays.Choice.Ways.Where(w => !w.Kit.Any(Asked.Lacking.Contains) && RustWays.Closed(Asked, w.Id, p) is null)]))];
+        Tool.Aim == AimKind.Keep ? [] : [.. Asked.Rusty.Select(p => (p, Asked.RustWay(p), Asked.PartWays.ContainsKey(p.Id), RustWays.OpenFor(Asked, p)))];
 
     /// <summary>Takes a way for one part; no way goes back to that of the rest.</summary>
     public async Task<IActionResult> OnPostPart(string? part, string? way)
