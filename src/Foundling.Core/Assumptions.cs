@@ -82,10 +82,11 @@ public sealed partial record Assumptions
     [Assumed("", "worth an uncommon tool loses with its surface", Heading = "Surface and worth")] public double RarityUncommon { get; init; } = 0.15;
     [Assumed("", "worth a scarce tool loses with its surface")] public double RarityScarce { get; init; } = 0.4;
     [Assumed("", "worth a rare tool loses with its surface")] public double RarityRare { get; init; } = 0.65;
-    [Assumed("", "share of the original surface that is patina")] public double SurfacePatina { get; init; } = 0.35;
-    [Assumed("", "share of the original surface that is coating")] public double SurfaceCoating { get; init; } = 0.3;
+    [Assumed("", "share of the original surface that is patina")] public double SurfacePatina { get; init; } = 0.3;
+    [Assumed("", "share of the original surface that is coating")] public double SurfaceCoating { get; init; } = 0.2;
     [Assumed("", "share of the original surface that is finish on wood")] public double SurfaceWood { get; init; } = 0.15;
-    [Assumed("", "share of the original surface that is machining marks")] public double SurfaceMachining { get; init; } = 0.1;
+    [Assumed("", "share of the original surface that is the edge as it came")] public double SurfaceEdge { get; init; } = 0.1;
+    [Assumed("", "share of the original surface that is machining marks, or the worn face of a wooden sole")] public double SurfaceMachining { get; init; } = 0.15;
     [Assumed("", "share of the original surface that is brown brass")] public double SurfaceBrass { get; init; } = 0.05;
     [Assumed("", "share of the original surface that is a joint of the works")] public double SurfaceJoint { get; init; } = 0.05;
     [Assumed("h", "enamel takes its next coat from", Heading = "Coats, glue and the next look")] public double EnamelRecoatFromHours { get; init; } = 4;

@@ -142,4 +142,36 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
         rod = await Follow(visitor, await visitor.Submit(rod, ".notice form[action*='handler=Replan']", []));
         Main().ShouldNotContain("changed since this was planned");
     }
+
+    [Fact]
+    public async Task What_is_not_to_be_touched_binds_the_plan_and_stands_in_the_papers()
+    {
+        Visitor visitor = host.Visit();
+        string tag = await Planned(visitor, "metal-bench-plane");
+        IHtmlDocument ways = await visitor.Page($"{tag}/ways");
+        Said(await Visitor.Read(await visitor.Submit(ways, "#left form[data-keep]", new() { ["part"] = "tote", ["what"] = "untouched", ["why"] = "" })))
+            .ShouldContain("Say why it is left");
+        await Follow(visitor, await visitor.Submit(ways, "#left form[data-keep]", new() { ["part"] = "tote", ["what"] = "untouched",
+            ["why"] = "initials of its first owner" }));
+        IHtmlDocument rod = await visitor.Page($"{tag}/rod");
+        rod.QuerySelector("#step-leave-on")!.TextContent.ShouldContain("to be touched: tote");
+        rod.QuerySelectorAll(".step b").Select(b => b.TextContent).ShouldNotContain(t => t.Contains("Wipe the wood") && t.Contains("tote"));
+        (await visitor.Page($"{tag}/papers")).QuerySelector("article")!.TextContent.ShouldContain("not to be touched, initials of its first owner");
+        ways = await visitor.Page($"{tag}/ways");
+        await Follow(visitor, await visitor.Submit(ways, "#left form:not([data-keep])", []));
+        (await visitor.Page($"{tag}/ways")).QuerySelector("#left form:not([data-keep])").ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task Between_Keep_and_Work_there_is_a_road()
+    {
+        Visitor visitor = host.Visit();
+        string tag = await Planned(visitor, "metal-bench-plane");
+        IHtmlDocument aim = await visitor.Page($"{tag}/aim");
+        aim.QuerySelector("#between")!.TextContent.ShouldContain("metal off none");
+        IHtmlDocument rod = await Follow(visitor, await visitor.Submit(aim, "#between form", []));
+        rod.QuerySelector("#step-prove")!.TextContent.ShouldContain("Try it as it was tried when it came");
+        rod.QuerySelector("#step-sole-lap").ShouldBeNull();
+        (await visitor.Page($"{tag}/aim")).QuerySelector("#between h3")!.TextContent.ShouldContain("taken");
+    }
 }

@@ -30,6 +30,12 @@ public enum SurfaceId
 
     /// <summary>The whole shell of a body that is drilled into.</summary>
     Shell,
+
+    /// <summary>The edge as its last user left it, when it is ground or filed back.</summary>
+    Edge,
+
+    /// <summary>A wooden sole as it was worn.</summary>
+    WornSole,
 }
 
 /// <summary>What original surfaces are called, and how much of a tool's surface worth each is.</summary>
@@ -45,6 +51,8 @@ public static class Surfaces
         [SurfaceId.Brass] = "the brown of use on brass",
         [SurfaceId.Joint] = "a joint made at the works",
         [SurfaceId.Shell] = "two holes in the shell",
+        [SurfaceId.Edge] = "the edge as it came",
+        [SurfaceId.WornSole] = "the sole as it was worn",
     };
 
     /// <summary>What is lost, in words.</summary>
@@ -60,7 +68,8 @@ public static class Surfaces
         SurfaceId.Patina => a.SurfacePatina,
         SurfaceId.SomePatina => a.SurfacePatina / 2,
         SurfaceId.Coating => a.SurfaceCoating,
-        SurfaceId.Machining => a.SurfaceMachining,
+        SurfaceId.Machining or SurfaceId.WornSole => a.SurfaceMachining,
+        SurfaceId.Edge => a.SurfaceEdge,
         SurfaceId.WoodFinish => a.SurfaceWood,
         SurfaceId.Brass => a.SurfaceBrass,
         SurfaceId.Joint => a.SurfaceJoint,

@@ -53,4 +53,7 @@ public enum ChoiceId
 
     /// <summary>Which comes first; the edge is covered and drawn back either way.</summary>
     Order,
+
+    /// <summary>Whether metal is taken off at all.</summary>
+    Metal,
 }

@@ -235,11 +235,11 @@ public enum StepKey
     IronsHone,
 
     /// <summary>Fit the cap iron.</summary>
-    [Takes("fit the cap iron", 3, 5, 15)]
+    [Takes("fit the cap iron", 3, 5, 15, MetalMm = 0.05)]
     CapFit,
 
     /// <summary>Lever cap front.</summary>
-    [Takes("true the front of a lever cap", 2, 3, 8)]
+    [Takes("true the front of a lever cap", 2, 3, 8, MetalMm = 0.05)]
     LeverCap,
 
     /// <summary>Only stabilise the edge.</summary>

@@ -170,4 +170,10 @@ public enum WayId
 
     /// <summary>Four coats.</summary>
     FourCoats,
+
+    /// <summary>Where something asks for it.</summary>
+    Needed,
+
+    /// <summary>Nowhere.</summary>
+    Nowhere,
 }

@@ -46,7 +46,7 @@ public sealed record AimReview(
     {
         IReadOnlyList<Deed> steps = Planner.Plan(question);
         Assumptions a = question.Shop.Assumptions;
-        double share = SurfaceLoss.Share(steps, a), total = 0;
+        double share = SurfaceLoss.Share(steps, question), total = 0;
         var buys = new List<(Deed Step, double Buys)>();
         foreach (IGrouping<PlanRule?, Deed> byRule in steps.GroupBy(Planner.RuleOf))
         {

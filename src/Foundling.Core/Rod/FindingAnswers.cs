@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
 
@@ -76,6 +77,8 @@ public static class FindingAnswers
             List<DeedId> deeds = [.. plan.Where(d => by.Has(d.Id.Step) && (d.Parts.Count == 0 || d.Parts.Any(p => q.Tool.Key(p) == part))).Select(d => d.Id)];
             return new FindingAnswer(f, deeds, deeds.Count > 0 ? null : Why(q, f, q.Tool.Part(f.Part)!));
         }),
+        .. q.Facts.SetAside.Where(f => f.Severity >= Plain && f.Kind != FindingKind.Mark).Select(f => new FindingAnswer(f, [],
+            $"The {q.Tool.Part(f.Part)!.Name} is not to be touched: {Units.Sentences.Middle(q.Tool.Part(f.Part)!.Spared!)}.")),
     ];
 
     private static string Why(PlanQuestion q, Found found, PartDef part)
@@ -90,6 +93,8 @@ public static class FindingAnswers
         }
         return found.Kind switch
         {
+            FindingKind.Pitting or FindingKind.OutOfFlat or FindingKind.OutOfSquare or FindingKind.Wind or FindingKind.EdgeDamage or FindingKind.Burred
+                or FindingKind.Mushroomed or FindingKind.Worn when MetalWays.Spares(q) => "No metal is taken off on this tool, and the papers say so.",
             FindingKind.Pitting => "Pits where nothing bears and nothing cuts do no harm once they are clean and oiled.",
             FindingKind.PlatingLoss => "Plating does not come back at home: loose flakes are wiped off, and bare iron is oiled.",
             FindingKind.Repair when found.Severity < BadRepair => "A repair that does its work stays, and the papers name it.",

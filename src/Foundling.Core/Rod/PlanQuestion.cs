@@ -20,6 +20,11 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 {
     private static readonly Dictionary<ChoiceId, WayId> None = [];
 
+    private readonly Facts _facts = Facts.Untouched();
+
+    /// <summary>What is known of the tool; what was found on parts that are not to be touched asks for nothing.</summary>
+    public Facts Facts { get => _facts; init => _facts = value.Untouched(); }
+
     /// <summary>Answers worked out once for a question; a changed question is another object and has its own.</summary>
     private static readonly ConditionalWeakTable<PlanQuestion, Answers> Known = new();
 
@@ -117,10 +122,19 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     public bool Has(PartId part) => Facts.Has(part);
 
     /// <summary>Parts of iron and steel that are there.</summary>
-    public IEnumerable<PartDef> Ferrous => Present.Where(p => p.Ferrous);
+    public IEnumerable<PartDef> Ferrous => Worked.Where(p => p.Ferrous);
+
+    /// <summary>Parts of the tool that are there and may be worked on.</summary>
+    public IEnumerable<PartDef> Worked => Present.Where(p => p.Spared is null);
+
+    /// <summary>Parts of the tool that are there and are not to be touched.</summary>
+    public IEnumerable<PartDef> SparedParts => Present.Where(p => p.Spared is not null);
+
+    /// <summary>True when the tool has the part and it may be worked on.</summary>
+    public bool May(PartId part) => Has(part) && Tool.Part(part)!.Spared is null;
 
     /// <summary>Parts of these that are there, or do the work of one.</summary>
-    public IEnumerable<PartDef> Those(params PartId[] parts) => Present.Where(p => p.Is(parts));
+    public IEnumerable<PartDef> Those(params PartId[] parts) => Worked.Where(p => p.Is(parts));
 
     /// <summary>Parts of the tool that are there.</summary>
     public IEnumerable<PartDef> Present => Tool.Parts.Where(p => Has(p.Id));
@@ -166,7 +180,7 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     public double Metal(StepKey step, StepCase @case = StepCase.Usual) => Shop.Assumptions.MetalOf(step, @case);
 
     /// <summary>The cutting parts that are there.</summary>
-    public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => Has(p.Id));
+    public IEnumerable<PartDef> Edges => Tool.Edges.Where(p => May(p.Id));
 
     /// <summary>
     /// The way taken for a choice: the one chosen for this tool, else the shop's, else the one the book advises; one that is closed gives way to the next open
@@ -197,7 +211,7 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     public IReadOnlyList<PartDef> SoakLoad => RustPlan.Soaked;
 
     /// <summary>What a part stands in a bath, with the mark on it taken into account; a coat that is stripped or covered sets no limit.</summary>
-    public LoadLimit Limit(BathKind bath, PartDef part) =>
+    public LoadLimit Limit(BathKind bath, PartDef part) => part.Spared is not null ? new LoadLimit(false, null, "It is not to be touched") :
         Shop.Baths.For(bath, SurfaceWays.IsCoated(part) && SurfaceWays.Renews(this) ? part with { Finish = PartFinish.Bare } : part, Etched(part),
             DullPlate(part));
 

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Rules;
+using Foundling.Core.Rod.Ways;
 
 namespace Foundling.Core.Rod;
 
@@ -41,9 +42,10 @@ public static class Planner
     /// <summary>The steps the rules give, not yet in order.</summary>
     internal static IEnumerable<Deed> Steps(PlanQuestion question)
     {
+        bool spares = MetalWays.Spares(question);
         foreach (PlanRule rule in Rules.Where(r => r.Blocker(question) is null))
         {
-            foreach (Deed deed in StepsOf(rule, question))
+            foreach (Deed deed in StepsOf(rule, question).Where(d => !spares || !StepSets.Takes.Has(d.Id.Step)))
             {
                 deed.Minutes.Ordered();
                 yield return deed with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(deed) };
@@ -51,7 +53,11 @@ public static class Planner
         }
     }
 
-    // A step is about parts the tool was made with; one whose parts it never had is no step.
+    // What is not to be touched is still photographed, counted and put back.
+    private static bool Works(Deed deed) => deed.Stage is not (Stage.AsFound or Stage.Apart or Stage.Together or Stage.Finish)
+        && deed.Kind is not (DeedKind.Look or DeedKind.Order) && deed.Id.Step != StepKey.KeepOut;
+
+    // A step is about parts the tool was made with and that may be touched; one that has none of them is no step.
     private static IEnumerable<Deed> StepsOf(PlanRule rule, PlanQuestion question)
     {
         foreach (Deed deed in rule.Steps(question))
@@ -60,7 +66,8 @@ public static class Planner
             {
                 yield return deed;
             }
-            else if (deed.Parts.Where(question.Tool.Made).Select(question.Tool.Key).Distinct().ToList() is { Count: > 0 } made)
+            else if (deed.Parts.Where(question.Tool.Made).Select(question.Tool.Key).Distinct().Where(p => !Works(deed) || question.Tool.Part(p)?.Spared is null)
+                .ToList() is { Count: > 0 } made)
             {
                 yield return deed with { Parts = made };
             }

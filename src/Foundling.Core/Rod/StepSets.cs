@@ -94,6 +94,14 @@ internal static class StepSets
     public static readonly StepSet Saw = new(
         StepKey.SawStraight, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.SawCover, StepKey.SawBack, StepKey.SawNuts);
 
+    /// <summary>Steps that take metal off, or wood off a working face, and what is only done for their sake.</summary>
+    public static readonly StepSet Takes = new(
+        StepKey.SoleCheck, StepKey.SoleLap, StepKey.SoleClean, StepKey.SoleWood, StepKey.Arris, StepKey.Sides, StepKey.CheekLap, StepKey.CheekCheck,
+        StepKey.Tension, StepKey.FrogSeat, StepKey.FrogFace, StepKey.BedFlat, StepKey.Overspill, StepKey.WedgeFit, StepKey.EdgeSave, StepKey.EdgeGrind,
+        StepKey.EdgeBack, StepKey.EdgeTeeth, StepKey.BurrFile, StepKey.HookTrue, StepKey.JawDress, StepKey.JawTeeth, StepKey.JawSpread, StepKey.CapFit,
+        StepKey.LeverCap, StepKey.SlotsDress, StepKey.Mushroom, StepKey.RodShorten, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.DarkRemove,
+        StepKey.SoleShape, StepKey.FootLevel);
+
     /// <summary>Steps of setting that come after the last honing.</summary>
     public static readonly StepSet SetLast = new(
         StepKey.SetPivot, StepKey.SetStops);

@@ -36,6 +36,18 @@ public sealed record Build(double? LengthMm = null, double? WidthMm = null, doub
 /// <param name="Findings">What stands: for each part and fault what the latest look says.</param>
 public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
 {
+    /// <summary>Findings on parts that are not to be touched: they stand in the papers, and nothing is done about them.</summary>
+    public IReadOnlyList<Found> SetAside { get; init; } = [];
+
+    /// <summary>The same facts with what was found on parts that are not to be touched set aside; what is missing is missing all the same.</summary>
+    public Facts Untouched()
+    {
+        HashSet<PartId> spared = [.. Tool.Parts.Where(p => p.Spared is not null).Select(p => p.Id)];
+        bool Aside(Found f) => f.Kind != FindingKind.Missing && spared.Contains(Tool.Key(f.Part));
+        return spared.Count == 0 || !Findings.Any(Aside) ? this
+            : this with { Findings = [.. Findings.Where(f => !Aside(f))], SetAside = [.. SetAside, .. Findings.Where(Aside)] };
+    }
+
     /// <summary>How it is built.</summary>
     public Build Build { get; init; } = new();
 

@@ -189,6 +189,7 @@ public static class TagCheck
             Part(part.Part);
             Line("name", part.Name);
             Line("held", part.Held);
+            Line("spared", part.Spared);
             Line("trait", part.Trait);
             bool added = part.Stand == PartStand.Added;
             if (added != ToolBuild.IsAdded(part.Part) || (added && (string.IsNullOrWhiteSpace(part.Name) || part.Material is null)))

@@ -201,6 +201,9 @@ public sealed record PartDef(PartId Id, string Name, Material Material, PartFini
     /// <summary>It moves in use, so it can seize.</summary>
     public bool Moves { get; init; }
 
+    /// <summary>Why a person will not have it touched at all; null for a part that may be.</summary>
+    public string? Spared { get; init; }
+
     /// <summary>The tool works without it, so nothing waits for it.</summary>
     public bool Dispensable { get; init; }
 

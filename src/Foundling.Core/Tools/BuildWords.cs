@@ -97,6 +97,7 @@ public static class BuildWords
         .. tool.Never.Select(p => $"{Sentences.Start(p.Name)}: {Of(PartStand.NeverHad)}"),
         .. tool.Parts.Where(p => kind.Part(p.Id) is not { } usual || (usual.Material, usual.Finish, usual.Under, usual.Stand)
             != (p.Material, p.Finish, p.Under, p.Stand)).Select(p => $"{Sentences.Start(p.Name)}: {Of(p)}"),
+        .. tool.Parts.Where(p => p.Spared is not null).Select(p => $"{Sentences.Start(p.Name)}: not to be touched, {Sentences.Middle(p.Spared!)}"),
     ];
 
     /// <summary>Materials a part of this kind was also made of; the first is its own.</summary>

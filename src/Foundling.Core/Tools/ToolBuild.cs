@@ -47,6 +47,9 @@ public sealed record PartBuild(PartId Part, PartStand Stand = PartStand.AsMade)
     /// <summary>How its joint must be treated.</summary>
     public Joint? Joint { get; init; }
 
+    /// <summary>Why it is not to be touched at all: an owner's initials, a label; null for a part that may be.</summary>
+    public string? Spared { get; init; }
+
     /// <summary>The part an added one sits on.</summary>
     public PartId? On { get; init; }
 
@@ -63,20 +66,21 @@ public sealed record PartBuild(PartId Part, PartStand Stand = PartStand.AsMade)
     /// <summary>True when it says anything the kind and the looks do not.</summary>
     [JsonIgnore]
     public bool Says => Stand != PartStand.AsMade || Material is not null || Finish is not null || Under is not null || Held is not null || Joint is not null
-        || Against is not null;
+        || Against is not null || Spared is not null;
 
     /// <summary>The same, with what the other says put over it.</summary>
     public PartBuild Over(PartBuild below) => below with
     {
         Stand = Stand == PartStand.AsMade ? below.Stand : Stand, Name = Name ?? below.Name, Material = Material ?? below.Material,
         Finish = Finish ?? below.Finish, Under = Under ?? below.Under, Held = Held ?? below.Held, Joint = Joint ?? below.Joint, On = On ?? below.On,
+        Spared = Spared ?? below.Spared,
     };
 
     /// <summary>The part as it is on this tool.</summary>
     public PartDef Of(PartDef part) => part with
     {
         Name = Name ?? part.Name, Material = Material ?? part.Material, Finish = Finish ?? Materials.Keeping(Material ?? part.Material, part.Finish),
-        Under = Under, Held = Held ?? part.Held, Joint = Joint ?? part.Joint, Stand = Stand,
+        Under = Under, Held = Held ?? part.Held, Joint = Joint ?? part.Joint, Stand = Stand, Spared = Spared,
     };
 }
 
@@ -204,6 +208,29 @@ public sealed record ToolBuild
         Under = change.Under, Joint = change.Joint == (usual?.Joint ?? Joint.Plain) ? null : change.Joint,
         Held = string.IsNullOrWhiteSpace(change.Held) ? null : change.Held.Trim(),
     };
+
+    /// <summary>The same with a part that is left on, or not touched at all, because a person says so; no words take that back.</summary>
+    /// <param name="kind">Its kind.</param>
+    /// <param name="part">The part as it is now.</param>
+    /// <param name="touch">False where it is not to be touched at all; true where it only stays on.</param>
+    /// <param name="why">Why; empty to take it back.</param>
+    /// <exception cref="InputException">Too many words, or a main part, which everything else comes off.</exception>
+    public ToolBuild Leaving(ToolKind kind, PartDef part, bool touch, string? why)
+    {
+        string? words = string.IsNullOrWhiteSpace(why) ? null : why.Trim();
+        if (words?.Length > MostHeld)
+        {
+            throw new InputException("too_long", "why", words.Length, $"at most {MostHeld} letters",
+                $"This is {words.Length:#,0} letters long; {MostHeld} are the most.");
+        }
+        if (touch && words is not null && part.Id == kind.Parts[0].Id)
+        {
+            throw new InputException("main_part", "part", part.Id.Value, "a part that could come off",
+                $"Everything else comes off the {part.Name}; it can only be left untouched.");
+        }
+        PartBuild now = Of(part.Id) ?? new PartBuild(part.Id, part.Stand);
+        return With(!touch ? now with { Spared = words } : now with { Joint = words is null ? null : Tools.Joint.StaysOn, Held = words });
+    }
 
     /// <summary>The same with a part added.</summary>
     /// <param name="name">What it is called.</param>

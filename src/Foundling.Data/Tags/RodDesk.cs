@@ -93,6 +93,27 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         await Aim(tag, aim, $"rust comes off the {of.Name} by: {taken?.Name ?? "the way of the rest"}", cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Takes the road between Keep and Work, and plans anew.</summary>
+    public Task TakeMiddleRoad(Tag tag, CancellationToken cancel = default)
+    {
+        foreach ((ChoiceId choice, WayId way) in MetalWays.MiddleRoad)
+        {
+            tag.Ways = Choices.Keep(tag.Ways, choice, way);
+        }
+        return Aim(tag, AimKind.Work, "the road between Keep and Work", cancel);
+    }
+
+    /// <summary>Says that a part stays on, or is not to be touched at all, and plans anew; no words take it back.</summary>
+    /// <exception cref="InputException">No such part, or nothing that can be said of it.</exception>
+    public Task Leave(Tag tag, PartId part, bool touch, string? why, CancellationToken cancel = default)
+    {
+        PartDef of = tag.Tool().Part(part) ?? throw new InputException("unknown_part", "part", part.Value, "a part of this tool",
+            "That part is not on this tool.");
+        tag.Built = tag.Built.Leaving(tag.Tool(), of, touch, why);
+        string what = touch ? "stays on" : "is not to be touched";
+        return Aim(tag, tag.Aim ?? AimKind.Work, $"the {of.Name} {(string.IsNullOrWhiteSpace(why) ? "may be worked on again" : what)}", cancel);
+    }
+
     /// <summary>Keeps a rod that was changed.</summary>
     /// <param name="tag">Its tag.</param>
     /// <param name="deeds">The deeds in their order.</param>

@@ -172,6 +172,7 @@ public sealed class RuleTests
         ["put away", "metal-bench-plane Work", "store", "metal-bench-plane Keep"],
         ["pictures after", "metal-bench-plane Work", "pictures-after", ""],
         ["say what is ours", "metal-bench-plane Own", "own-papers", "metal-bench-plane Work"],
+        ["prove it by feel", "metal-bench-plane Work metal=nowhere", "prove", "metal-bench-plane Work"],
         ["next look", "metal-bench-plane Work", "next-look", ""],
         ["wash plated screws by hand", "bolt-cutter Work bolts:PlatingLoss:2", "wash-plated", "bolt-cutter Work"],
         ["by hand what its way would harm", "metal-bench-plane Work body:Rust:2 cap_iron:Rust:2 rust=citric", "derust-rest",

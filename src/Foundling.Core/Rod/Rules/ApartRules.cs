@@ -25,8 +25,13 @@ internal static class ApartRules
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => Rust.Joined.Stays(q, p));
 
+    private static IEnumerable<PartDef> Left(PlanQuestion q) => [.. q.SparedParts, .. q.Tool.Parts.Count > 1 ? StaysOn(q).Where(p => p.Spared is null) : []];
+
+    private const int MostSaid = 4;
+
     // What is said after the colon in how it is held is what this list is for.
-    private static string Why(PlanQuestion q, PartDef part) => q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and made tight where it is"
+    private static string Why(PlanQuestion q, PartDef part) => part.Spared is { } spared ? $"not to be touched, {Sentences.Middle(spared)}"
+        : q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and made tight where it is"
         : part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
     private static string Hows(PlanQuestion q)
@@ -65,11 +70,14 @@ internal static class ApartRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
-            [Several, If("something on it should stay on", q => StaysOn(q).Any())], q => new Deed(StepKey.LeaveOn, Stage.Apart,
-            $"Leave on: {Names(StaysOn(q))}", q.Minutes(StepKey.LeaveOn))
+            [If("something on it should stay on, or is not to be touched", q => Left(q).Any())], q => new Deed(StepKey.LeaveOn, Stage.Apart,
+            string.Join("; ", new[] { StaysOn(q).Any() ? $"Leave on: {Names(StaysOn(q))}" : "", q.SparedParts.Any()
+                ? $"{(StaysOn(q).Any() ? "not" : "Not")} to be touched: {Names(q.SparedParts)}" : "" }.Where(t => t.Length > 0)),
+            q.Minutes(StepKey.LeaveOn))
         {
-            Parts = Ids(StaysOn(q)), How = string.Join(" ", StaysOn(q).Take(4).Select(p => $"{Sentences.Start(p.Name)}: {Why(q, p)}.")),
-            Reason = StaysOn(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) ? "Taking it off would break more than it mends."
+            Parts = Ids(Left(q)), How = string.Join(" ", Left(q).Take(MostSaid).Select(p => $"{Sentences.Start(p.Name)}: {Why(q, p)}.")),
+            Reason = q.SparedParts.Any() ? "What is on the list stays as it is, whatever comes after."
+                : StaysOn(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2) ? "Taking it off would break more than it mends."
                 : "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",

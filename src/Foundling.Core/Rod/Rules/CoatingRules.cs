@@ -162,7 +162,7 @@ internal static class CoatingRules
                         + $"{Typed.Wait(Enamel(q).AgainMin!.Value)} and a rub-down."),
                 Reason = coat == 1 ? "A thick coat sags and stays soft." : last ? "It wears from the edges, so one is not enough."
                     : "Thin coats dry through.",
-                FinishTest = last ? "Hard to the nail." : "Even, no runs.", Cautions = [CautionId.Spray], Undoable = false,
+                FinishTest = last ? "Hard to the nail." : "Even, no runs.", Cautions = [CautionId.Spray], Final = coat == 1,
             };
         }
     }
@@ -185,7 +185,7 @@ internal static class CoatingRules
                     + (coat > 1 ? " Rub nibs off first." : ""),
                 Reason = Parts(q).Any(p => q.Tool.Part(p) is { Finish: PartFinish.Japanned }) ? "It left the works baked."
                     : "Baked it stands more than the paint it had.",
-                FinishTest = coat == coats ? "Hard to the nail, even in raking light." : "Hard to the nail.", Cautions = [CautionId.Oven], Undoable = false,
+                FinishTest = coat == coats ? "Hard to the nail, even in raking light." : "Hard to the nail.", Cautions = [CautionId.Oven], Final = coat == 1,
             };
         }
     }

@@ -36,7 +36,7 @@ internal static class DerustRules
         .Select(g => ByHand(q, StepKey.DerustRest, [.. g.Select(k => k.Part)]) * g.Key).Aggregate((one, other) => one + other).Halves();
 
     private static IEnumerable<PartDef> Bright(PlanQuestion q) =>
-        q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet);
+        q.Worked.Where(p => p.Ferrous && p.Finish == PartFinish.Bare && p.Material is not Material.SpringSteel && !p.InSet);
 
     private static bool Delicate(PartDef p) => p.Material == Material.SpringSteel || p.IsFastener || p.Finish == PartFinish.Plated;
 
@@ -70,7 +70,7 @@ internal static class DerustRules
                 ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool."
                     : $"{Along(q.RustPlan.By(WayId.Abrasive))}, never across. Lighter round stamps.",
             Reason = q.RustPlan.By(WayId.Abrasive).Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
-                : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina,
+                : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina, Undoable = false,
             Cautions = Handled(q, q.RustPlan.By(WayId.Abrasive)),
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
@@ -101,7 +101,7 @@ internal static class DerustRules
                 + (Rest(q).Any(Delicate) ? " Springs, screws and plating: fine wool and oil, no wheel." : ""))
                 + (Rest(q).Any(p => Joined.To(q, p).Any(o => !o.Ferrous)) ? " Only the faces one can reach; oil kept off the wood." : ""),
             Reason = string.Join(" ", q.RustPlan.Rest.Select(k => $"{Sentences.Start(k.Why)}.").Distinct().Take(MostReasons)),
-            FinishTest = "No brown comes off on an oily cloth.", Cautions = Handled(q, Rest(q)), SurfaceLost = SurfaceId.SomePatina,
+            FinishTest = "No brown comes off on an oily cloth.", Cautions = Handled(q, Rest(q)), SurfaceLost = SurfaceId.SomePatina, Undoable = false,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
             new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom, Bloom(q)))
@@ -151,7 +151,7 @@ internal static class DerustRules
             }.Where(t => t.Length > 0)),
             Reason = q.RustPlan.Wheeled.Count > 0 ? "The bath has loosened it: what is left is quick." : "No wetting, no waiting.",
             FinishTest = "No brown comes off on an oily cloth.",
-            Cautions = Handled(q, parts, [CautionId.Wire, CautionId.Rotating, .. Dusty(q, parts)]), SurfaceLost = SurfaceId.SomePatina,
+            Cautions = Handled(q, parts, [CautionId.Wire, CautionId.Rotating, .. Dusty(q, parts)]), SurfaceLost = SurfaceId.SomePatina, Undoable = false,
         };
     }
 

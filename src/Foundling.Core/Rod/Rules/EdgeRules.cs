@@ -1,3 +1,4 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Edges;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
@@ -132,7 +133,7 @@ internal static class EdgeRules
                 EdgeForm.Curved => "One even band from corner to corner, no blue.",
                 _ => "Square to the side, no blue.",
             },
-            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false,
+            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false, SurfaceLost = SurfaceId.Edge,
             MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),
         }, buys: 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground, Worked], q =>
@@ -170,6 +171,7 @@ internal static class EdgeRules
             Parts = [PartIds.CapIron], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.Strop)],
             How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.",
             Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.CapFit),
             Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap"), Causes.Asked(Cap)], q =>
@@ -178,6 +180,7 @@ internal static class EdgeRules
             Parts = [PartIds.LeverCap], Needs = [Need.Of(SupplyIds.P240Sheet, 1)], How = "Underside of the front edge only.",
             Reason = $"{Cap(q)} It must press across the whole {(q.Has(PartIds.CapIron) ? "cap iron" : "iron")}.",
             FinishTest = "A slip of paper is gripped from corner to corner.",
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.LeverCap),
         }, buys: 2),
         PlanRule.One("only stabilise the edge", "Under Keep an edge is covered, not made.", [Keep, If("it has an edge", q => q.Edges.Any())], q =>
             new Deed(StepKey.EdgeKeep, Stage.Edge, "Oil the edge and cover it as it is", q.Minutes(StepKey.EdgeKeep))
@@ -227,6 +230,9 @@ internal static class EdgeRules
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
             },
         };
-        yield return deed with { Parts = Parts(q), FinishTest = $"No pit within the first millimetre of the {Face(q)}.", Undoable = false };
+        yield return deed with
+        {
+            Parts = Parts(q), FinishTest = $"No pit within the first millimetre of the {Face(q)}.", Undoable = false, SurfaceLost = SurfaceId.Edge,
+        };
     }
 }

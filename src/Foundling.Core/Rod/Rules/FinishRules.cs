@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Proof;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
@@ -55,6 +56,10 @@ internal static class FinishRules
         return q.Minutes(StepKey.Prove, Work.Count(proofs.Count - measured)) + q.Minutes(StepKey.Prove, Work.Count(measured), StepCase.Measured);
     }
 
+    private static IReadOnlyList<CautionId> Tested(PlanQuestion q) =>
+        q.Tool.Family == Family.Cutter ? [CautionId.BareEdge, CautionId.Shatter] : q.Tool.Family == Family.BoringTool ? [CautionId.Rotating]
+            : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [];
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("protect", "Bare iron rusts in one damp night.", [Always], q => new Deed(StepKey.Protect, Stage.Finish, Protect(q),
@@ -69,14 +74,23 @@ internal static class FinishRules
             FinishTest = OnlyOil(q) ? "A film one feels and does not see." : "Dry to the touch, no streaks.",
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
-        PlanRule.One("prove it", "The proof is what it does.", [NotKeep], q =>
+        PlanRule.One("prove it by feel", "What was not trued is not measured; it is felt.", [NotKeep, If("no metal is taken off", MetalWays.Spares)], q =>
+            new Deed(StepKey.Prove, Stage.Finish, "Try it as it was tried when it came, and say what is better", q.Minutes(StepKey.Prove, Work.Count(1)))
+        {
+            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct()
+                .Where(k => k != SupplyIds.Caliper).Select(k => Need.Of(k))],
+            How = "The same test, by hand and eye. Nothing is measured against a target: what it could not do before, does it do now?",
+            Reason = "Nothing was trued, so there is no target to meet; the papers say how it feels.", FinishTest = "It is written down what it does.",
+            Cautions = Tested(q),
+        }, buys: 4),
+        PlanRule.One("prove it", "The proof is what it does.", [NotKeep, If("metal is taken off where something asks for it", q =>
+            !MetalWays.Spares(q))], q =>
             new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), Proving(q))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
             How = "The same test as the try as found; what it was tried on belongs to the reading.",
             Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)),
-            Cautions = q.Tool.Family == Family.Cutter ? [CautionId.BareEdge, CautionId.Shatter] : q.Tool.Family == Family.BoringTool ? [CautionId.Rotating]
-                : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [],
+            Cautions = Tested(q),
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
             || q.Tool.Family == Family.Saw)], q => new Deed(StepKey.Store, Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"
@@ -91,7 +105,8 @@ internal static class FinishRules
         {
             Needs = [Need.Of(SupplyIds.CameraAndRule)], Reason = "The papers show both.", FinishTest = "Same views as the first set.",
         }),
-        PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own)], q =>
+        PlanRule.One("say what is ours", "A tool dressed to taste says so.", [AimIs(AimKind.Own), If("something on it is dressed to this shop's taste",
+            q => SurfaceWays.Renews(q) || q.Tool.Parts.Any(p => p.Material is Material.Wood or Material.Soft))], q =>
             new Deed(StepKey.OwnPapers, Stage.Finish, "Say in the papers what is this shop's own dress", q.Minutes(StepKey.OwnPapers))
         {
             How = q.Dress.Length > 0 ? $"This shop dresses its tools in {q.Dress}. Colour, grip, finish: each with what was there before."

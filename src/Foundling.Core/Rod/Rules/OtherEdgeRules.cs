@@ -1,4 +1,6 @@
+using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
@@ -25,6 +27,8 @@ internal static class OtherEdgeRules
     private static bool Rough(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id)) >= 2
         || q.WorstOn(FindingKind.Rust, q.Tool.Edges.Select(p => p.Id)) >= 3;
 
+    private static bool Nicked(PlanQuestion q) => Damage(q) >= 2 && !MetalWays.Spares(q);
+
     private static readonly Cond Untried = If("it does not already cut well as found", q => q.Tried != State.AsFoundTry.Well || Damage(q) >= 2);
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -37,7 +41,7 @@ internal static class OtherEdgeRules
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
             How = "File straight across, hone bevel and flat side until no file mark shows.",
             Reason = Filed(q) ?? "The burr is renewed from the bevel there is; filing is for when it no longer comes up.",
-            FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile),
+            FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile), SurfaceLost = SurfaceId.Edge,
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
             new Deed(StepKey.BurrTurn, Stage.Edge, "Draw the burr, then turn it in two or three passes", q.Minutes(StepKey.BurrTurn))
@@ -73,13 +77,13 @@ internal static class OtherEdgeRules
             Cautions = [CautionId.BareEdge], Undoable = !Rough(q), MetalRemovedMm = Rough(q) ? q.Metal(StepKey.EdgeBack) : 0,
         }, buys: 30),
         PlanRule.One("hone the bypass blade", "A light touch to the bevel, after flat side and hook.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
-            new Deed(StepKey.EdgeHone, Stage.Edge, Damage(q) >= 2 ? "File the nicks out of the blade and hone its bevel" : "Hone the bevel of the blade",
-            q.Minutes(StepKey.EdgeHone, Damage(q) >= 2 ? StepCase.Nicks : StepCase.Blade))
+            new Deed(StepKey.EdgeHone, Stage.Edge, Nicked(q) ? "File the nicks out of the blade and hone its bevel" : "Hone the bevel of the blade",
+            q.Minutes(StepKey.EdgeHone, Nicked(q) ? StepCase.Nicks : StepCase.Blade))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone)],
             How = "Along the curve, on the bevel; a hair steeper at the edge does no harm there. On the flat nothing but the burr is taken off.",
             Reason = "A bevel on the flat side would open a gap; on the bevel side it does not.", FinishTest = "It cuts thin paper along its whole length.",
-            Cautions = [CautionId.BareEdge], Undoable = Damage(q) < 2, MetalRemovedMm = Damage(q) >= 2 ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
+            Cautions = [CautionId.BareEdge], Undoable = !Nicked(q), MetalRemovedMm = Nicked(q) ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
         }, buys: 10),
         PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook"), Untried,
             Causes.Asked(Hook)], q =>

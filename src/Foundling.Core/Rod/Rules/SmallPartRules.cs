@@ -11,16 +11,16 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for screws, brass, knurls and other small parts.</summary>
 internal static class SmallPartRules
 {
-    private static IEnumerable<PartDef> Screws(PlanQuestion q) => q.Present.Where(p => p.IsFastener && p.Joint != Joint.StaysOn);
+    private static IEnumerable<PartDef> Screws(PlanQuestion q) => q.Worked.Where(p => p.IsFastener && p.Joint != Joint.StaysOn);
 
     // A plate has its own way of being straightened, and a casting breaks.
     private static IEnumerable<PartDef> Bent(PlanQuestion q) => q.With(FindingKind.Bent, 2).Where(p => !p.Is(PartIds.Plate)
         && p.Joint != Joint.Sprung && !(q.Tool.Made(PartIds.HeelPin) && !p.IsFastener)
         && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel);
 
-    private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Brass);
+    private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Worked.Where(p => p.Material == Material.Brass);
 
-    private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Present.Where(p =>
+    private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Worked.Where(p =>
         p.Is(PartIds.Knurl, PartIds.Adjuster, PartIds.Chuck, PartIds.TiltNuts, PartIds.DepthStop, PartIds.ClampScrew));
 
     public static IReadOnlyList<PlanRule> All { get; } =
@@ -30,9 +30,12 @@ internal static class SmallPartRules
             q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
             q.Minutes(StepKey.Screws, Screws(q)))
         {
-            Parts = Ids(Screws(q)), Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
-            How = "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
-            Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.", Cautions = [CautionId.Rotating],
+            Parts = Ids(Screws(q)), Needs = q.Aim == AimKind.Keep ? [Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.LightOil, 2)]
+                : [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
+            How = q.Aim == AimKind.Keep ? "Brush and a splinter of wood, oil, wipe. No abrasive and no file: heads keep their skin."
+                : "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
+            Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.",
+            Cautions = q.Aim == AimKind.Keep ? [] : [CautionId.Rotating],
         }, buys: 3),
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",
             [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new Deed(StepKey.SlotsDress,
@@ -69,7 +72,7 @@ internal static class SmallPartRules
             How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
             Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.",
             FinishTest = "Clean in every corner, edges still crisp.", Cautions = q.Aim == AimKind.Show ? [CautionId.Polish] : [],
-            SurfaceLost = q.Aim == AimKind.Show ? SurfaceId.Brass : null,
+            SurfaceLost = q.Aim == AimKind.Show ? SurfaceId.Brass : null, Final = q.Aim == AimKind.Show,
         }, buys: 2),
         PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",
             [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new Deed(StepKey.Mushroom, Stage.SmallParts,

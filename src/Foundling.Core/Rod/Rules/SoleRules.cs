@@ -23,9 +23,9 @@ internal static class SoleRules
 
     private static string Under(PlanQuestion q) => q.Tool.HasBed ? " under tension" : ", the cutter out";
 
-    private static readonly Cond Touched = If("the sole is not left as it is", q => q.Way(ChoiceId.Flat) != WayId.Leave);
+    private static readonly Cond Touched = If("the sole is not left as it is", q => q.Way(ChoiceId.Flat) != WayId.Leave && q.May(PartIds.Body));
 
-    private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole);
+    private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole && q.May(PartIds.Body));
 
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
         FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
@@ -117,7 +117,7 @@ internal static class SoleRules
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.FineFile)], How = q.Tool.Works(KindTrait.CheeksGuide)
                 ? "One light pass at toe and heel; the long edges that guide it stay crisp."
                 : q.Tool.HasBed ? "One light pass, not at the mouth." : "One light pass, not round the throat.", Reason = "A sharp arris lines the work.",
-            FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Undoable = false, Cautions = [CautionId.Slurry],
+            FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Cautions = [CautionId.Slurry],
         }),
         PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], q =>
             new Deed(StepKey.SoleCheck, Stage.Sole, q.Tool.IsWedged ? "Read the sole with winding sticks, iron and wedge in"
@@ -137,7 +137,7 @@ internal static class SoleRules
             How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "
                 + "as the rest. Mind the mouth.",
             Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.",
-            Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleWood), SurfaceLost = SurfaceId.WoodFinish, Cautions = [CautionId.WoodDust],
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleWood), SurfaceLost = SurfaceId.WornSole, Cautions = [CautionId.WoodDust],
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], q =>
             new Deed(StepKey.MouthCheck, Stage.Sole, "Check the mouth: width, and a sharp front", q.Minutes(StepKey.MouthCheck))

@@ -40,6 +40,9 @@ internal static class TogetherRules
     private static string PivotNotch(PlanQuestion q) => q.Measured(MeasureIds.PivotNotch, PartIds.Pivot) is double notch
         ? $" As found it stood at notch {notch:0}." : "";
 
+    private static string Brittle(PlanQuestion q) => q.Present.Any(p => p.Material == Material.CastIron) && q.Present.Any(p => p.IsThreaded)
+        ? "Firm by hand and no more: a thin casting cracks before its screw gives. " : "";
+
     private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsThreaded || p.Joint is Joint.LockTab or Joint.ReverseThread
         || p.Is(PartIds.Chuck, PartIds.Knurl));
 
@@ -52,7 +55,7 @@ internal static class TogetherRules
         {
             Needs = q.Present.Any(p => p.IsThreaded) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
                 : [Need.Of(SupplyIds.LightOil, 3)],
-            How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
+            How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Brittle(q)}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
             FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
         }),

@@ -47,7 +47,7 @@ internal static class WashRules
             How = "Blade flat, alcohol under it. Marks are picked clean with wood.", Reason = "The surface under it is often the best that is left.",
             FinishTest = "No colour but its own.", Cautions = [CautionId.OldPaint],
         }),
-        PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Present.Any(p => p.Ferrous))], q =>
+        PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Ferrous.Any())], q =>
             new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash, q.Ferrous))
         {
             Parts = Ids(q.Ferrous),

@@ -104,7 +104,7 @@ internal static class WoodRules
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",
-            Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.",
+            Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.", Undoable = false,
         }, Id),
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
             new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Finished(q)))
@@ -145,7 +145,7 @@ internal static class WoodRules
                 Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 Reason = coat == 1 ? "It keeps the colour and sheds water." : "One coat dries patchy.",
                 How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
-                FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags],
+                FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags], Final = coat == 1,
             };
             yield return new Deed(Coat(StepKey.WoodWipe, coat), Stage.Wood, "Wipe off all the oil that stands",
                 q.Minutes(StepKey.WoodWipe, SurfaceWays.Finished(q)))
@@ -175,7 +175,7 @@ internal static class WoodRules
                     : [q.On(supply, SurfaceWays.Finished(q)), with, Need.Of(SupplyIds.SteelWool, 1)],
                 How = (coat == 1 ? how : "Rub down with wool, dust off, then as the first.") + (last ? " Wax it once it is hard." : "") + Bare(q),
                 Reason = reason,
-                FinishTest = last ? "No bare spot in raking light." : "Dry, no drag under the finger.", Cautions = cautions, Undoable = false,
+                FinishTest = last ? "No bare spot in raking light." : "Dry, no drag under the finger.", Cautions = cautions, Final = coat == 1,
             };
         }
     }

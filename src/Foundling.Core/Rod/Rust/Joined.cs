@@ -44,6 +44,8 @@ public static class Joined
     {
         return !part.OnePiece && !Stays(q, part) ? null : part.With is PartId with && q.Has(with) ? with
             : part.On is PartId drawn && !part.InSet && q.Has(drawn) ? drawn
+            // On a wooden body a button or a rivet sits in the wood, not on the iron.
+            : !part.OnePiece && !q.Tool.Parts[0].Ferrous && q.Has(q.Tool.Parts[0].Id) && part.Id != q.Tool.Parts[0].Id ? q.Tool.Parts[0].Id
             : q.Present.FirstOrDefault(p => p.Ferrous && !p.OnePiece && p.Id != part.Id && (part.OnePiece || IsGrip(part) || p.Id == q.Tool.Parts[0].Id))?.Id
                 ?? (q.Has(q.Tool.Parts[0].Id) ? q.Tool.Parts[0].Id : null);
     }

@@ -120,7 +120,7 @@ public static partial class Choices
 {
     /// <summary>Every choice, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SurfaceWays.Coating, CoatWays.Metal,
-        SurfaceWays.Wood, CoatWays.Wood, .. EdgeWays.All,
+        SurfaceWays.Wood, CoatWays.Wood, MetalWays.Metal, .. EdgeWays.All,
         .. SoleWays.All];
 
     private static readonly Dictionary<ChoiceId, Choice> ById = All.ToDictionary(c => c.Id);

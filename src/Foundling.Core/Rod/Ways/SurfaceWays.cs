@@ -11,7 +11,7 @@ public static class SurfaceWays
     private const string KeepSays = "Under Keep the old surface is the history of the tool.";
 
     /// <summary>Parts that were coated when they were made.</summary>
-    public static IEnumerable<PartDef> Coated(PlanQuestion q) => q.Present.Where(IsCoated);
+    public static IEnumerable<PartDef> Coated(PlanQuestion q) => q.Worked.Where(IsCoated);
 
     /// <summary>True for a part that was coated when it was made.</summary>
     public static bool IsCoated(PartDef part) => part.Finish is PartFinish.Japanned or PartFinish.Painted;
@@ -26,14 +26,14 @@ public static class SurfaceWays
     public static int CoatingLoss(PlanQuestion q) => q.WorstOn(FindingKind.CoatingLoss, Coated(q).Select(p => p.Id));
 
     /// <summary>Wooden parts that are there.</summary>
-    public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Present.Where(p => p.Material == Material.Wood && !InTheEye(q, p));
+    public static IEnumerable<PartDef> Wooden(PlanQuestion q) => q.Worked.Where(p => p.Material == Material.Wood && !InTheEye(q, p));
 
     // The wedge of a haft sits in the eye, where no cloth or brush comes.
     private static bool InTheEye(PlanQuestion q, PartDef part) => part.Is(PartIds.Wedge) && q.Tool.Made(PartIds.Haft);
 
     /// <summary>Wood that is finished: what is there, and a new haft in the place of one that is gone.</summary>
     public static IEnumerable<PartDef> Finished(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material == Material.Wood
-        && !InTheEye(q, p) && (q.Has(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q))));
+        && !InTheEye(q, p) && (q.May(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q))));
 
     /// <summary>Wooden parts that are there and stay.</summary>
     public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);
@@ -95,8 +95,7 @@ public static class SurfaceWays
         new(WayId.Revive, "revived", "clean, stain the dings, a thin coat over the old", Coating: "old finish stays under it") { Closed = q =>
             q.Aim == AimKind.Keep ? KeepSays : null },
         new(WayId.Oil, "oiled", "sheds water, easily renewed; varnish is scraped off first") { Closed = q => q.Aim == AimKind.Keep
-            && q.WorstOn(FindingKind.CoatingLoss,
-            Wooden(q).Select(p => p.Id)) < 3 ? KeepSays : null },
+            ? KeepSays : null },
         new(WayId.OilWax, "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
         new(WayId.Shellac, "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep
             ? KeepSays

@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Bench;
 using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
@@ -45,6 +46,21 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
         PlanQuestion question = await rods.Question(Tool, AimKind.Work);
         Aims.AddRange(Enum.GetValues<AimKind>().Select(aim => AimReview.Of(question with { Aim = aim }, (double?)Tool.WorthSound, Tool.Rarity
             ?? Rarity.Common)));
+        Between = AimReview.Of(MetalWays.OnMiddleRoad(question), (double?)Tool.WorthSound, Tool.Rarity ?? Rarity.Common);
+        IsBetween = Tool.Aim == AimKind.Work && MetalWays.IsOnMiddleRoad(question);
+    }
+
+    /// <summary>The road between Keep and Work.</summary>
+    public AimReview Between { get; private set; } = null!;
+
+    /// <summary>True for a tool that is on it.</summary>
+    public bool IsBetween { get; private set; }
+
+    /// <summary>Takes the road between Keep and Work.</summary>
+    public async Task<IActionResult> OnPostBetween()
+    {
+        await rods.TakeMiddleRoad(Tool);
+        return ToLeaf("rod");
     }
 
     /// <summary>Chooses an aim and plans for it.</summary>
