@@ -121,13 +121,20 @@ namespace Foundling.Benchmarks
         }
 
         [Benchmark]
-        public IReadOnlyList<Deed> Plan() => Planner.Plan(_question);
+        public IReadOnlyList<Deed> Plan() => Planner.Plan(Anew);
 
         [Benchmark]
-        public IReadOnlyList<Deed> Replan() => Handwork.Replan(_made, _question);
+        public IReadOnlyList<Deed> Replan() => Handwork.Replan(_made, Anew);
 
         [Benchmark]
-        public int WaysSideBySide() => Core.Rod.Ways.Choices.All.Where(c => c.Asked(_question)).Sum(c => WayReview.Of(c, _question).Count);
+        public int WaysSideBySide()
+        {
+            PlanQuestion question = Anew;
+            return Core.Rod.Ways.Choices.All.Where(c => c.Asked(question)).Sum(c => WayReview.Of(c, question).Count);
+        }
+
+        // What was worked out for a question is kept with it, so each run asks another.
+        private PlanQuestion Anew => _question with { };
 
         [Benchmark]
         public GridSurveyResult Survey() => GridSurvey.Read(_sole, Assumptions.Standard);

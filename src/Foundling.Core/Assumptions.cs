@@ -86,7 +86,8 @@ public sealed partial record Assumptions
     [Assumed("", "share of the original surface that is coating")] public double SurfaceCoating { get; init; } = 0.2;
     [Assumed("", "share of the original surface that is finish on wood")] public double SurfaceWood { get; init; } = 0.15;
     [Assumed("", "share of the original surface that is the edge as it came")] public double SurfaceEdge { get; init; } = 0.1;
-    [Assumed("", "share of the original surface that is machining marks, or the worn face of a wooden sole")] public double SurfaceMachining { get; init; } = 0.15;
+    [Assumed("", "share of the original surface that is machining marks, or the worn face of a wooden "
+        + "sole")] public double SurfaceMachining { get; init; } = 0.15;
     [Assumed("", "share of the original surface that is brown brass")] public double SurfaceBrass { get; init; } = 0.05;
     [Assumed("", "share of the original surface that is a joint of the works")] public double SurfaceJoint { get; init; } = 0.05;
     [Assumed("h", "enamel takes its next coat from", Heading = "Coats, glue and the next look")] public double EnamelRecoatFromHours { get; init; } = 4;
@@ -95,6 +96,8 @@ public sealed partial record Assumptions
     [Assumed("h", "primer takes its next coat from")] public double PrimerRecoatFromHours { get; init; } = 1;
     [Assumed("h", "primer takes its next coat until")] public double PrimerRecoatUntilHours { get; init; } = 24;
     [Assumed("h", "oil on wood takes its next coat")] public double OilRecoatHours { get; init; } = 24;
+    [Assumed("h", "wood stands in raw linseed oil")] public double RawOilDipHours { get; init; } = 12;
+    [Assumed("days", "raw linseed oil in wood is dry to the hand")] public double RawOilDryDays { get; init; } = 14;
     [Assumed("min", "boiled linseed oil is wiped off from")] public double OilWipeFromMin { get; init; } = 10;
     [Assumed("min", "boiled linseed oil is wiped off by")] public double OilWipeUntilMin { get; init; } = 15;
     [Assumed("h", "shellac takes its next coat")] public double ShellacRecoatHours { get; init; } = 1;
@@ -157,6 +160,7 @@ public sealed partial record Assumptions
     [Assumed("", "share of the strokes that are on the coarse paper")] public double LapCoarseShare { get; init; } = 0.6;
     [Assumed("", "share of the strokes that are on the middle paper")] public double LapMiddleShare { get; init; } = 0.25;
     [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
+    [Assumed("", "share of lapping that is left after it was lapped roughly")] public double AfterRoughShare { get; init; } = 0.6;
     [Assumed("", "a plate must be this much longer than the sole")] public double PlateLengthFactor { get; init; } = 1.2;
 
     [Assumed("mm3/min", "hardened steel on the bench grinder", Heading = "Grinding and edges")] public double GrinderRate { get; init; } = 250;

@@ -49,6 +49,9 @@ public sealed record StepFigure(StepKey Step, string What, double Likely, IReadO
         StepCase.Nicks => ", on such a blade with nicks",
         StepCase.Wood => ", on wood",
         StepCase.Coarse => ", with a coarse medium",
+        StepCase.Scraped => ", scraped off dry",
+        StepCase.Heated => ", softened by heat",
+        StepCase.Soft => ", with a soft medium",
         StepCase.Measured => ", by measuring",
         _ => "",
     };

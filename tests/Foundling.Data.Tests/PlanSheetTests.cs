@@ -63,17 +63,20 @@ public sealed class PlanSheetTests
             PlanQuestion q = new(new Facts(kind, found), aim, shop);
             IReadOnlyList<Deed> plan = Planner.Plan(q);
             TotalsResult total = PlanTotals.Of(plan, shop.Assumptions);
-            text.Append(CultureInfo.InvariantCulture, $"\n## {aim}\n\n{Sentences.Start(Typed.About(total.P50, total.P80))}; {Typed.Wait(PlanTime.Elapsed(plan))} with its waits.\n\n");
+            text.Append(CultureInfo.InvariantCulture, $"\n## {aim}\n\n{Sentences.Start(Typed.About(total.P50, total.P80))}; "
+                + $"{Typed.Wait(PlanTime.Elapsed(plan))} with its waits.\n\n");
             foreach (Deed d in plan)
             {
-                text.Append(CultureInfo.InvariantCulture, $"- **{d.Title}** {Typed.Hours(d.Minutes.Likely)}{(d.Lag is { HoldsMin: > 0 } lag ? $", waits {Typed.Wait(lag.LeastMin)}" : "")}"
+                text.Append(CultureInfo.InvariantCulture, $"- **{d.Title}** "
+                    + $"{Typed.Hours(d.Minutes.Likely)}{(d.Lag is { HoldsMin: > 0 } lag ? $", waits {Typed.Wait(lag.LeastMin)}" : "")}"
                     + $"{(d.Final ? ", not undone" : "")}. {d.Reason} {d.How} *{d.FinishTest}*");
                 text.Append(d.Needs.Count == 0 ? "\n" : $" Needs {string.Join(", ", d.Needs.Select(n => n.Amount is double amount
                     ? string.Create(CultureInfo.InvariantCulture, $"{n.Name} {amount:0.##} {(amount == 1 ? n.Unit.TrimEnd('s') : n.Unit)}") : n.Name))}.\n");
             }
             foreach (FindingAnswer silent in FindingAnswers.Of(q, plan).Where(f => f.WhyNot is not null))
             {
-                text.Append($"- Left: {kind.Part(silent.Finding.Part)!.Name}, {FindingScales.Sight(silent.Finding.Kind, silent.Finding.Severity, kind.Part(silent.Finding.Part))}. "
+                text.Append($"- Left: {kind.Part(silent.Finding.Part)!.Name}, "
+                    + $"{FindingScales.Sight(silent.Finding.Kind, silent.Finding.Severity, kind.Part(silent.Finding.Part))}. "
                     + $"{silent.WhyNot}\n");
             }
         }

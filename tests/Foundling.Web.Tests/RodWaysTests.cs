@@ -82,7 +82,8 @@ public sealed class RodWaysTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await visitor.Page("/tag/22/rod");
-        IHtmlDocument refused = await Post(visitor, page, "form[data-keep^=addstep]", new() { ["title"] = "Glue the horn", ["minutes"] = "10", ["wait"] = "a night",
+        IHtmlDocument refused = await Post(visitor, page, "form[data-keep^=addstep]", new() { ["title"] = "Glue the horn", ["minutes"] = "10",
+            ["wait"] = "a night",
             ["behind"] = "wood-clean" }, refused: true);
         refused.QuerySelector(".notice.bad")!.TextContent.ShouldContain("\"a night\" is not a time");
         refused.QuerySelector<IHtmlInputElement>("#add-wait")!.Value.ShouldBe("a night");

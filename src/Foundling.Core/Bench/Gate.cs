@@ -18,7 +18,8 @@ public sealed record Gate(IReadOnlyList<Caution> Unseen, string? Agreement, stri
     public bool Open => Unseen.Count == 0 && Agreement is null && WaitsFor is null && Lacks.Count == 0 && Order is null;
 
     /// <summary>The first thing that is in the way, in a sentence.</summary>
-    public string Sentence => WaitsFor ?? (Lacks.Count > 0 ? $"{Lacks[0].Sentence} Say that it is there, use what stands in for it, or say why you go on without."
+    public string Sentence => WaitsFor ?? (Lacks.Count > 0 ? $"{Lacks[0].Sentence} Say that it is there, use what stands in for it, or say why you go on "
+        + "without."
         : Order ?? Agreement ?? (Unseen.Count > 0 ? $"Read the caution first: {Unseen[0].About}." : ""));
 
     /// <summary>The gate of a step.</summary>

@@ -56,4 +56,37 @@ public enum ChoiceId
 
     /// <summary>Whether metal is taken off at all.</summary>
     Metal,
+
+    /// <summary>What the grease is washed off with.</summary>
+    Wash,
+
+    /// <summary>Whether a primer goes under new paint.</summary>
+    Primer,
+
+    /// <summary>How an old coat comes off metal.</summary>
+    Strip,
+
+    /// <summary>Whether brass is cleaned or shined.</summary>
+    Brass,
+
+    /// <summary>What is done to sides that do no work.</summary>
+    Sides,
+
+    /// <summary>What steel is ground on.</summary>
+    Grinding,
+
+    /// <summary>Which sides of a bypass blade are honed.</summary>
+    Bypass,
+
+    /// <summary>What is done about jaws that are chipped.</summary>
+    Jaws,
+
+    /// <summary>How an old film comes off wood.</summary>
+    Film,
+
+    /// <summary>When and how the sole is lapped.</summary>
+    Lapping,
+
+    /// <summary>Which end of a rod is shortened.</summary>
+    RodEnd,
 }

@@ -38,6 +38,15 @@ public enum StepCase
 
     /// <summary>With a coarse medium.</summary>
     Coarse,
+
+    /// <summary>Scraped off dry.</summary>
+    Scraped,
+
+    /// <summary>Softened by heat.</summary>
+    Heated,
+
+    /// <summary>With a soft medium.</summary>
+    Soft,
 }
 
 /// <summary>What minutes are counted by.</summary>

@@ -109,6 +109,10 @@ public enum StepKey
 
     /// <summary>Strip the coating.</summary>
     [Takes("strip the coating", 5, Dm2 = 3)]
+    [Takes("strip the coating", 2, StepCase.Scraped, Dm2 = 6)]
+    [Takes("strip the coating", 5, StepCase.Heated, Dm2 = 3)]
+    [Takes("strip the coating", 3, StepCase.Soft, Dm2 = 2)]
+    [Takes("strip the coating", 3, StepCase.Coarse, Dm2 = 1)]
     CoatStrip,
 
     /// <summary>Key the old coat.</summary>
@@ -473,6 +477,10 @@ public enum StepKey
     [Takes("survey the sole", 4, StepCase.Wood, Dm2 = 1)]
     SoleCheck,
 
+    /// <summary>Lap the bare body roughly, before anything else.</summary>
+    [Deed(DeedKind.Lap), Takes("lap the sole roughly", 0, Dm2 = 3.4, MetalMm = 0.05, Quick = 0.5, Slow = 4)]
+    SoleRough,
+
     /// <summary>Lap the sole.</summary>
     [Deed(DeedKind.Lap), Takes("lap the sole", 0, Dm2 = 6.8, MetalMm = 0.08, Quick = 0.5, Slow = 5)]
     [Takes("lap the sole", 0, StepCase.Little, Dm2 = 4, MetalMm = 0.08, Quick = 0.5, Slow = 4)]
@@ -485,6 +493,7 @@ public enum StepKey
 
     /// <summary>Sides only if wanted.</summary>
     [Deed(DeedKind.Lap), Takes("dress the sides", 1, Dm2 = 0.5, MetalMm = 0.01)]
+    [Takes("dress the sides", 3, StepCase.Much, Dm2 = 3.4, MetalMm = 0.06, Quick = 0.5, Slow = 4)]
     Sides,
 
     /// <summary>Ease the arrises.</summary>
@@ -638,6 +647,7 @@ public enum StepKey
 
     /// <summary>Scrape the wood.</summary>
     [Takes("scrape the wood", 2, Dm2 = 3)]
+    [Takes("scrape the wood", 2, StepCase.Coarse, Dm2 = 3)]
     WoodScrape,
 
     /// <summary>Stain the dings.</summary>

@@ -176,4 +176,94 @@ public enum WayId
 
     /// <summary>Nowhere.</summary>
     Nowhere,
+
+    /// <summary>White spirit.</summary>
+    Solvent,
+
+    /// <summary>Hot water and soap.</summary>
+    Soap,
+
+    /// <summary>No primer.</summary>
+    NoPrimer,
+
+    /// <summary>Primer first.</summary>
+    Primed,
+
+    /// <summary>Paint stripper.</summary>
+    Chemical,
+
+    /// <summary>Hot air.</summary>
+    Heat,
+
+    /// <summary>Paper.</summary>
+    Sand,
+
+    /// <summary>Cleaned and no more.</summary>
+    Clean,
+
+    /// <summary>Shined.</summary>
+    Shine,
+
+    /// <summary>Trued.</summary>
+    Trued,
+
+    /// <summary>The bench grinder.</summary>
+    BenchWheel,
+
+    /// <summary>A belt.</summary>
+    Belt,
+
+    /// <summary>Coarse paper on glass.</summary>
+    Glass,
+
+    /// <summary>A coarse diamond plate.</summary>
+    CoarsePlate,
+
+    /// <summary>Flat side and hook only.</summary>
+    FlatOnly,
+
+    /// <summary>The bevel too.</summary>
+    BothSides,
+
+    /// <summary>The stops are moved.</summary>
+    Stops,
+
+    /// <summary>The pivot holes are moved.</summary>
+    Holes,
+
+    /// <summary>New jaws.</summary>
+    NewJaws,
+
+    /// <summary>The chip is left.</summary>
+    LeaveChip,
+
+    /// <summary>As far as the medium stone.</summary>
+    Medium,
+
+    /// <summary>Whole and under tension.</summary>
+    Tensioned,
+
+    /// <summary>The bare body.</summary>
+    BareBody,
+
+    /// <summary>Rough first, true last.</summary>
+    RoughFirst,
+
+    /// <summary>The end with more thread.</summary>
+    MoreThread,
+
+    /// <summary>A little at each end.</summary>
+    BothEnds,
+
+    /// <summary>Oil, then shellac, then wax.</summary>
+    OilShellac,
+
+    /// <summary>Dipped in raw oil.</summary>
+    RawOil,
+
+    /// <summary>Bright, then buffed.</summary>
+    Buff,
+
+    /// <summary>Left, and waxed over.</summary>
+    WaxOver,
 }

@@ -24,7 +24,7 @@ public static class Amounts
         double Coat(double m2PerL) => MlInL / m2PerL / Dm2InM2;
         return item == SupplyIds.WhiteSpirit ? a.SolventMlDm2
             : item == SupplyIds.CleanCloth || item == SupplyIds.LintFreeCloth ? 1 / a.ClothDm2
-            : item == SupplyIds.LightOil || item == SupplyIds.BoiledLinseedOil ? Coat(a.OilCoverM2L)
+            : item == SupplyIds.LightOil || item == SupplyIds.BoiledLinseedOil || item == SupplyIds.RawLinseedOil ? Coat(a.OilCoverM2L)
             : item == SupplyIds.Shellac ? Coat(a.ShellacCoverM2L)
             : item == SupplyIds.Lacquer || item == SupplyIds.Primer || item == SupplyIds.GlossBlackEnamel || item == SupplyIds.EnamelMatchedInColour
                 || item == SupplyIds.EnamelInTheShopsColour ? Coat(a.PaintCoverM2L)

@@ -16,6 +16,13 @@ public static class OrderRules
 
     private static readonly Cond NotShimmed = When.If("pits are lapped out or ground past", q => !Ways.EdgeWays.Raises(q));
 
+    private static readonly Cond HoneFirstWhole = When.If("honing comes first, lapping last, and the sole is lapped whole", q => HoneFirst.Holds(q)
+        && !Ways.SoleWays.IsBare(q));
+
+    private static readonly Cond Bare = When.If("the sole is lapped as a bare body", Ways.SoleWays.IsBare);
+
+    private static readonly Cond Whole = When.If("the sole is lapped whole", q => !Ways.SoleWays.IsBare(q));
+
     /// <summary>All order rules.</summary>
     public static IReadOnlyList<OrderRule> All { get; } =
     [
@@ -175,6 +182,8 @@ public static class OrderRules
         new(StepKey.WoodStain, StepKey.WoodShellac, "stain before finish", Soft: true),
         new(StepKey.WoodStain, StepKey.WoodLacquer, "stain before finish", Soft: true),
         new(StepKey.WoodWipe, StepKey.WoodWax, "oil first, wax over it"),
+        new(StepKey.WoodWipe, StepKey.WoodShellac, "shellac goes over oil that is dry"),
+        new(StepKey.WoodShellac, StepKey.WoodWax, "wax over all"),
         new(StepKey.WoodGlue, StepSets.Rod, "a broken handle is whole before it is drawn down"),
         new(StepKey.RodWhy, StepKey.RodShorten, "know why before filing"),
         new(StepKey.RodWhy, StepKey.Apart, "a nut that is only loose shows before it is apart"),
@@ -322,7 +331,19 @@ public static class OrderRules
         new(StepSets.Oiled, StepKey.Assemble, "dry and oiled before assembly"),
         new(StepSets.Derust, StepKey.Assemble, "clean before assembly"),
         new(StepKey.Assemble, StepKey.Tension, "tension needs the whole tool"),
-        new(StepKey.Assemble, StepSets.Sole, "the sole is judged whole"),
+        new(StepKey.Assemble, StepSets.Sole, "the sole is judged whole", Whole),
+        new(StepSets.Sole, StepKey.Assemble, "the bare body is lapped before it goes together", Bare),
+        new(StepKey.Wash, StepSets.Sole, "grit and grease scratch what is lapped", Bare),
+        new(StepSets.Oiled, StepSets.Sole, "rust first", Bare),
+        new(StepSets.Derust, StepSets.Sole, "rust first", Bare),
+        new(StepSets.Coat, StepSets.Sole, "coated and cured first", Bare),
+        new(StepKey.SoleRough, StepKey.Soak, "rust and high spots go before anything else"),
+        new(StepKey.SoleRough, StepSets.Derust, "rust and high spots go before anything else"),
+        new(StepKey.SoleRough, StepSets.Coat, "slurry stays off new paint"),
+        new(StepKey.SoleRough, StepKey.Assemble, "the rough work is done bare"),
+        new(StepSets.Wash, StepKey.SoleRough, "grease clogs paper"),
+        new(StepKey.LookAgain, StepKey.SoleRough, "what is seen clean may change the plan"),
+        new(StepKey.Apart, StepKey.SoleRough, "the bare body is lapped"),
         new(StepKey.Assemble, StepKey.MouthCheck, "the mouth is read with the iron in it"),
         new(StepKey.Tension, StepKey.SoleCheck, "tension bends the body, so the sole is judged under it"),
         new(StepKey.Tension, StepKey.SoleLap, "the last lapping is done assembled and under tension"),
@@ -389,8 +410,8 @@ public static class OrderRules
         new(StepKey.FinalHone, StepSets.SetLast, "set it with the edge it will use"),
         new(StepKey.SetCap, StepKey.Tension, "nothing moves once the sole is lapped", HoneFirst),
         new(StepKey.SetMouth, StepKey.Tension, "nothing moves once the sole is lapped"),
-        new(StepKey.SetCap, StepSets.Sole, "nothing moves once the sole is lapped", HoneFirst),
-        new(StepKey.SetMouth, StepSets.Sole, "nothing moves once the sole is lapped"),
+        new(StepKey.SetCap, StepSets.Sole, "nothing moves once the sole is lapped", HoneFirstWhole),
+        new(StepKey.SetMouth, StepSets.Sole, "nothing moves once the sole is lapped", Whole),
         new(StepKey.SetCap, StepKey.SetMouth, "the cap decides how the mouth is set", HoneFirst),
         new(StepKey.Assemble, StepKey.SetCap, "set it once it is together"),
         new(StepKey.Assemble, StepKey.SetMouth, "set it once it is together"),

@@ -30,13 +30,38 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
     private sealed class Answers
     {
-        public ConcurrentDictionary<ChoiceId, WayId> Ways { get; } = new();
+        public ConcurrentDictionary<ChoiceId, Consulting.Answer<WayId>> Ways { get; } = new();
 
         public IReadOnlyList<PartDef>? Rusty { get; set; }
 
-        public Rust.RustPlan? RustPlan { get; set; }
+        public Consulting.Answer<Rust.RustPlan>? RustPlan { get; set; }
 
-        public ConcurrentDictionary<WayId, Rust.SoakLoad> Loads { get; } = new();
+        public ConcurrentDictionary<WayId, Consulting.Answer<Rust.SoakLoad>> Loads { get; } = new();
+
+        public ConcurrentDictionary<PlanRule, Consulting.Answer<IReadOnlyList<Deed>>> Deeds { get; } = new();
+
+        /// <summary>Takes over what was worked out without asking for a choice, which stays as it is whatever the way.</summary>
+        public void Keep(Answers before, ChoiceId changed)
+        {
+            Rusty = before.Rusty;
+            RustPlan = before.RustPlan?.Without(changed);
+            Kept(before.Ways, Ways, changed);
+            Kept(before.Loads, Loads, changed);
+            Kept(before.Deeds, Deeds, changed);
+        }
+
+        private static void Kept<TKey, T>(ConcurrentDictionary<TKey, Consulting.Answer<T>> from, ConcurrentDictionary<TKey, Consulting.Answer<T>> to,
+            ChoiceId changed)
+            where TKey : notnull
+        {
+            foreach ((TKey key, Consulting.Answer<T> answer) in from)
+            {
+                if (answer.Without(changed) is { } same)
+                {
+                    to[key] = same;
+                }
+            }
+        }
     }
 
     private Answers Answered => Known.GetValue(this, _ => new Answers());
@@ -186,10 +211,22 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// The way taken for a choice: the one chosen for this tool, else the shop's, else the one the book advises; one that is closed gives way to the next open
     /// one.
     /// </summary>
-    public WayId Way(ChoiceId choice) => Answered.Ways.GetOrAdd(choice, c => Choices.Find(c).Take(this).Id);
+    public WayId Way(ChoiceId choice) => Consulting.Read(Answered.Ways, choice, c =>
+    {
+        Consulting.Note(c);
+        return Choices.Find(c).Take(this).Id;
+    });
 
     /// <summary>The same question with another way chosen for this tool.</summary>
-    public PlanQuestion With(ChoiceId choice, WayId way) => this with { TagWays = new Dictionary<ChoiceId, WayId>(TagWays) { [choice] = way } };
+    public PlanQuestion With(ChoiceId choice, WayId way)
+    {
+        PlanQuestion other = this with { TagWays = new Dictionary<ChoiceId, WayId>(TagWays) { [choice] = way } };
+        other.Answered.Keep(Answered, choice);
+        return other;
+    }
+
+    /// <summary>The deeds a rule gives for this tool, worked out once.</summary>
+    internal IReadOnlyList<Deed> DeedsOf(PlanRule rule, Func<PlanRule, IReadOnlyList<Deed>> work) => Consulting.Read(Answered.Deeds, rule, work);
 
     /// <summary>Ferrous parts with rust that pays for more than a wipe.</summary>
     public IReadOnlyList<PartDef> Rusty => Answered.Rusty ??= [.. With(FindingKind.Rust, 2).Where(p => p.Ferrous)];
@@ -201,11 +238,19 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     public WayId RustWay(PartDef part) => PartWays.TryGetValue(part.Id, out WayId own) && Aim != AimKind.Keep ? own : Way(ChoiceId.Rust);
 
     /// <summary>How the rust of this tool comes off, part by part.</summary>
-    public Rust.RustPlan RustPlan => Answered.RustPlan ??= Rust.RustPlan.Of(this);
+    public Rust.RustPlan RustPlan
+    {
+        get
+        {
+            Consulting.Answer<Rust.RustPlan> answer = Answered.RustPlan ??= Consulting.Listen(() => Rust.RustPlan.Of(this));
+            Consulting.Note(answer.Asked);
+            return answer.Value;
+        }
+    }
 
     /// <summary>What would go into the bath of a way if all that is rusty went that way; for a dip, all that has a bloom.</summary>
     public Rust.SoakLoad LoadBy(WayId way) =>
-        Answered.Loads.GetOrAdd(way, w => Rust.SoakLoad.Of(this, w, w == WayId.Dip ? [.. Bloomed] : Rusty));
+        Consulting.Read(Answered.Loads, way, w => Rust.SoakLoad.Of(this, w, w == WayId.Dip ? [.. Bloomed] : Rusty));
 
     /// <summary>Parts that go into a bath.</summary>
     public IReadOnlyList<PartDef> SoakLoad => RustPlan.Soaked;

@@ -43,14 +43,30 @@ public static class Planner
     internal static IEnumerable<Deed> Steps(PlanQuestion question)
     {
         bool spares = MetalWays.Spares(question);
-        foreach (PlanRule rule in Rules.Where(r => r.Blocker(question) is null))
+        foreach (PlanRule rule in Rules)
         {
-            foreach (Deed deed in StepsOf(rule, question).Where(d => !spares || !StepSets.Takes.Has(d.Id.Step)))
+            foreach (Deed deed in question.DeedsOf(rule, r => Given(r, question)))
             {
-                deed.Minutes.Ordered();
-                yield return deed with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(deed) };
+                if (!spares || !StepSets.Takes.Has(deed.Id.Step))
+                {
+                    yield return deed;
+                }
             }
         }
+    }
+
+    private static List<Deed> Given(PlanRule rule, PlanQuestion question)
+    {
+        if (rule.Blocker(question) is not null)
+        {
+            return [];
+        }
+        List<Deed> deeds = [.. StepsOf(rule, question).Select(d => d with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(d) })];
+        foreach (Deed deed in deeds)
+        {
+            deed.Minutes.Ordered();
+        }
+        return deeds;
     }
 
     // What is not to be touched is still photographed, counted and put back.

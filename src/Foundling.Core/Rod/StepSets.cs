@@ -96,7 +96,8 @@ internal static class StepSets
 
     /// <summary>Steps that take metal off, or wood off a working face, and what is only done for their sake.</summary>
     public static readonly StepSet Takes = new(
-        StepKey.SoleCheck, StepKey.SoleLap, StepKey.SoleClean, StepKey.SoleWood, StepKey.Arris, StepKey.Sides, StepKey.CheekLap, StepKey.CheekCheck,
+        StepKey.SoleCheck, StepKey.SoleRough, StepKey.SoleLap, StepKey.SoleClean, StepKey.SoleWood, StepKey.Arris, StepKey.Sides, StepKey.CheekLap,
+            StepKey.CheekCheck,
         StepKey.Tension, StepKey.FrogSeat, StepKey.FrogFace, StepKey.BedFlat, StepKey.Overspill, StepKey.WedgeFit, StepKey.EdgeSave, StepKey.EdgeGrind,
         StepKey.EdgeBack, StepKey.EdgeTeeth, StepKey.BurrFile, StepKey.HookTrue, StepKey.JawDress, StepKey.JawTeeth, StepKey.JawSpread, StepKey.CapFit,
         StepKey.LeverCap, StepKey.SlotsDress, StepKey.Mushroom, StepKey.RodShorten, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.DarkRemove,

@@ -35,7 +35,8 @@ public static class SurfaceLoss
         return Math.Min(1, sum);
     }
 
-    private static HashSet<PartId> Parts(IReadOnlyList<Deed> deeds, SurfaceId surface) => [.. deeds.Where(d => d.SurfaceLost == surface).SelectMany(d => d.Parts)];
+    private static HashSet<PartId> Parts(IReadOnlyList<Deed> deeds, SurfaceId surface) => [.. deeds.Where(d => d.SurfaceLost == surface).SelectMany(d =>
+        d.Parts)];
 
     /// <summary>How much of these parts is lost, 0 to 1; all of it where nothing is known of their size.</summary>
     private static double Of(PlanQuestion q, IEnumerable<PartDef> all, Func<PartDef, bool> lost)

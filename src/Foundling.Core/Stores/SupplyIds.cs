@@ -306,6 +306,12 @@ public static class SupplyIds
     /// <summary>Paste wax.</summary>
     public static readonly SupplyId PasteWax = SupplyId.Of("paste-wax");
 
+    /// <summary>Belt grinder.</summary>
+    public static readonly SupplyId BeltGrinder = SupplyId.Of("belt-grinder");
+
+    /// <summary>Raw linseed oil.</summary>
+    public static readonly SupplyId RawLinseedOil = SupplyId.Of("raw-linseed-oil");
+
     /// <summary>Boiled linseed oil.</summary>
     public static readonly SupplyId BoiledLinseedOil = SupplyId.Of("boiled-linseed-oil");
 

@@ -94,7 +94,7 @@ public static class Judging
             if (!tool.Made(part))
             {
                 throw new InputException("unknown_part", field, part.Value, string.Join(", ", tool.Parts.Select(p => p.Id)),
-                    $"A {tool.Name} has no \"{Shorten.To(part.Value, 40)}\".");
+                    $"{Sentences.Start(Articles.A(tool.Name.ToLowerInvariant()))} has no \"{Shorten.To(part.Value, 40)}\".");
             }
         }
         foreach (Finding finding in tag.Findings)
@@ -139,7 +139,8 @@ public static class Judging
         Assumptions a = q.Shop.Assumptions;
         return new PlanAnswer(q.Aim,
             [.. Choices.All.Where(c => c.Asked(q)).Select(c => new WayTaken(c.Id, c.Taken(q).Way.Id, c.Taken(q).By, c.Advice(q).Why))],
-            [.. PlanTime.Lay(plan).Select(t => Step(t, a))], Said(PlanTotals.Of(plan, a)), PlanTotals.Unsure(plan, a), PlanTime.Elapsed(plan), PlanTime.Waiting(plan),
+            [.. PlanTime.Lay(plan).Select(t => Step(t, a))], Said(PlanTotals.Of(plan, a)), PlanTotals.Unsure(plan, a), PlanTime.Elapsed(plan),
+                PlanTime.Waiting(plan),
             [.. plan.SelectMany(d => d.Needs).GroupBy(n => n.Item).Select(g => new NeedSaid(g.Key, g.First().Name, g.First().Kit,
                 g.First().Kit ? null : g.Sum(n => n.Amount ?? 0), g.First().Unit, g.Any(n => n.UsedUp is not null) ? g.Sum(n => n.UsedUp ?? n.Amount ?? 0)
                     : null))],

@@ -145,7 +145,8 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         Gate left = against ? gate with { Order = null } : gate;
         if (!left.Open)
         {
-            throw new InputException(left.WaitsFor is null && left.Lacks.Count == 0 && left.Order is not null ? "order_rule" : "gate_shut", "step", step.Key.ToString(),
+            throw new InputException(left.WaitsFor is null && left.Lacks.Count == 0 && left.Order is not null ? "order_rule" : "gate_shut", "step",
+                step.Key.ToString(),
                 "a step that may start", left.Sentence);
         }
         if (against)

@@ -30,9 +30,9 @@ public sealed class GateTests
     {
         Tag tag = Owned("");
         PlanStep wash = PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty))).First(s => s.Key == StepKey.Wash);
-        Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Unseen.Select(c => c.Id).ShouldBe([CautionId.Solvent]);
+        Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Unseen.Select(c => c.Id).ShouldBe([CautionId.Solvent, CautionId.BareEdge]);
         Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Sentence.ShouldContain("solvents");
-        tag.SeenCautions.Add(CautionId.Solvent);
+        tag.SeenCautions.AddRange([CautionId.Solvent, CautionId.BareEdge]);
         Gate.Of(tag, wash, Loft, DateTimeOffset.UnixEpoch).Open.ShouldBeTrue();
     }
 
@@ -139,7 +139,7 @@ public sealed class GateTests
     {
         HashSet<CautionId> used = [];
         var random = new Random(5);
-        for (int i = 0; i < 1500; i++)
+        for (int i = 0; i < 4000; i++)
         {
             used.UnionWith(PlanStep.Fresh(Planner.Plan(Asking.Random(random))).SelectMany(s => s.Cautions));
         }

@@ -29,7 +29,8 @@ public sealed class LeftAloneTests
             PartDef part = free.Tool.Parts[random.Next(free.Tool.Parts.Count)];
             PlanQuestion q = Leaving(free, part.Id, false, "the owner's initials");
             IReadOnlyList<Deed> plan = Planner.Plan(q);
-            plan.Where(d => Working.Contains(d.Stage) && d.Kind is not (DeedKind.Look or DeedKind.Order) && d.Id.Step != StepKey.KeepOut && d.Parts.Contains(part.Id))
+            plan.Where(d => Working.Contains(d.Stage) && d.Kind is not (DeedKind.Look or DeedKind.Order) && d.Id.Step != StepKey.KeepOut
+                && d.Parts.Contains(part.Id))
                 .Select(d => $"{q.Tool.Name}, {part.Name}: {d.Title}").ShouldBeEmpty();
             if (q.Has(part.Id))
             {
@@ -53,7 +54,8 @@ public sealed class LeftAloneTests
         Planner.Plan(q).Single(d => d.Id == StepKey.Apart).Title.ShouldNotContain("tote");
         Planner.Plan(q).Single(d => d.Id == StepKey.Assemble).Title.ShouldNotContain("tote");
         Should.Throw<InputException>(() => Leaving(q, PartIds.Body, true, "heavy")).Sentence.ShouldContain("can only be left untouched");
-        ToolBuild.AsMade.Leaving(q.Tool, q.Tool.Part(PartIds.Knob)!, false, "a label").Leaving(q.Tool, q.Tool.Part(PartIds.Knob)!, false, " ").IsAsMade.ShouldBeTrue();
+        ToolBuild.AsMade.Leaving(q.Tool, q.Tool.Part(PartIds.Knob)!, false, "a label").Leaving(q.Tool, q.Tool.Part(PartIds.Knob)!, false, " ").IsAsMade
+            .ShouldBeTrue();
     }
 
     [Fact]
@@ -69,7 +71,8 @@ public sealed class LeftAloneTests
             plan.Where(d => d.MetalRemovedMm > 0).Select(d => $"{q.Tool.Name}: {d.Title}").ShouldBeEmpty();
             plan.Single(d => d.Id == StepKey.Prove).Title.StartsWith("Try it as it was tried", StringComparison.Ordinal).ShouldBe(MetalWays.Spares(q),
                 "only a tool without iron is proved as ever");
-            SurfaceLoss.Share(plan, q).ShouldBeLessThanOrEqualTo(SurfaceLoss.Share(Planner.Plan(work with { TagWays = new Dictionary<ChoiceId, WayId>() }), work)
+            SurfaceLoss.Share(plan, q).ShouldBeLessThanOrEqualTo(SurfaceLoss.Share(Planner.Plan(work with { TagWays = new Dictionary<ChoiceId, WayId>() }),
+                work)
                 + 1e-9);
         }
         AimReview Of(PlanQuestion q) => AimReview.Of(q, 400, Rarity.Scarce);

@@ -80,6 +80,14 @@ internal static class CoatingRules
                 How = "Warm the wax, brush it along every edge, wipe.",
             Reason = "Keeps what is left without adding colour.", FinishTest = "No edge lifts under a soft brush.",
         }, Id, 6),
+        PlanRule.One("wax over the coating", "What is sound stays, and bare spots are fed.", [Has, Asked, Way(WayId.WaxOver)], q =>
+            new Deed(StepKey.CoatSeal, Stage.Coating, "Oil the bare spots and wax over the old coating", q.Minutes(StepKey.CoatSeal, SurfaceWays.Coated(q)))
+        {
+            Parts = Parts(q), Needs = [q.On(SupplyIds.LightOil, SurfaceWays.Coated(q)), q.On(SupplyIds.PasteWax, SurfaceWays.Coated(q)),
+                Need.Of(SupplyIds.LintFreeCloth, 1)],
+            How = "Oil first where it is bare, wipe, then thin wax over all, buffed when it hazes.", Reason = "Nothing new is put on that cannot come off.",
+            FinishTest = "An even soft shine, dry to the hand.",
+        }, Id, 5),
         PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way(WayId.Touch)], q =>
             new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch, Renewed(q)))
         {
@@ -101,19 +109,13 @@ internal static class CoatingRules
         }, Id),
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips,
             ByHand], q =>
-            new Deed(StepKey.CoatStrip, Early(q), "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, Stripped(q)))
-        {
-            Parts = Ids(Stripped(q)), Needs = [q.On(SupplyIds.PaintStripper, Stripped(q)), Need.Of(SupplyIds.WoodenScraper),
-                Need.Of(SupplyIds.FineWireBrush)],
-            How = $"Stripper, wait, wood and brush. Soft blasting does corners. Rinse, dry and oil bare iron at once.{Beneath(q)}",
-            Reason = "Too little is left, or it is not sound.", FinishTest = "Bare metal in every corner.",
-            Cautions = [CautionId.OldPaint, CautionId.Stripper], Undoable = false, SurfaceLost = SurfaceId.Coating,
-        }, Id),
+            Strip(q), ChoiceId.Strip),
         PlanRule.One("key the old coat", "A sound coat is the best primer.", [Has, Asked, Way(WayId.Respray), Over], q =>
             new Deed(StepKey.CoatScuff, Stage.Coating, "Dull the sound old coat so that the new one holds", q.Minutes(StepKey.CoatScuff, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.WhiteSpirit, 30)],
-            How = "Wet, only until the shine is gone. No primer over a sound coat.", Reason = "The old coat is whole: it stays, under the new one.",
+            How = "Wet, only until the shine is gone." + (q.Way(ChoiceId.Primer) == WayId.Primed ? "" : " No primer over a sound coat."),
+            Reason = "The old coat is whole: it stays, under the new one.",
             FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
@@ -131,17 +133,46 @@ internal static class CoatingRules
             Reason = "The oil that kept rust away keeps paint away too.", FinishTest = "A second cloth stays white.",
             Cautions = [CautionId.Solvent, CautionId.Chlorinated],
         }, Id),
-        PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Strips], q =>
-            new Deed(StepKey.CoatPrime, Stage.Coating, "One thin coat of primer on the bare metal", q.Minutes(StepKey.CoatPrime, SurfaceWays.Coated(q)))
+        PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Chosen(ChoiceId.Primer, WayId.Primed)], q =>
+            new Deed(StepKey.CoatPrime, Stage.Coating, SurfaceWays.Strips(q) ? "One thin coat of primer on the bare metal" : "One thin coat of primer",
+                q.Minutes(StepKey.CoatPrime, SurfaceWays.Coated(q)))
         {
             Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1),
                 Needs = [q.On(SupplyIds.Primer, SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
             How = "Thin, from all sides, into the corners first.", Reason = "It holds the paint and keeps damp out.",
             FinishTest = "An even matt film.", Cautions = [CautionId.Spray],
-        }, Id),
+        }, ChoiceId.Primer),
         new("coats of paint", "Thin coats inside the recoat window, each with its time.", [Has, Asked, Way(WayId.Respray)], Painted, Id, 12),
         new("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], Baked, Id, 14),
     ];
+
+    private static Deed Strip(PlanQuestion q)
+    {
+        List<PartDef> parts = Stripped(q);
+        WayId way = q.Way(ChoiceId.Strip);
+        (StepCase @case, Need[] needs, string how, CautionId[] cautions) = Off(way, q, parts);
+        return new Deed(StepKey.CoatStrip, Early(q), "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, parts, @case))
+        {
+            Parts = Ids(parts), Needs = needs, How = how + Beneath(q), Reason = "Too little is left, or it is not sound.",
+            FinishTest = "Bare metal in every corner.", Cautions = cautions, Undoable = false, SurfaceLost = SurfaceId.Coating,
+        };
+    }
+
+    private static (StepCase Case, Need[] Needs, string How, CautionId[] Cautions) Off(WayId way, PlanQuestion q, List<PartDef> parts) => way switch
+    {
+        WayId.Scrape => (StepCase.Scraped, [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 5)],
+            "Blade on the pull, the dust kept damp and wiped up, never swept. Corners with the brush. Oil bare iron at once.", [CautionId.OldPaint]),
+        WayId.Heat => (StepCase.Heated, [Need.Of(SupplyIds.HeatGun), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
+            "Only until it lifts, never until it smokes: burnt old paint is lead in the air. Off the edges and springs. Oil bare iron once it is cold.",
+            [CautionId.OldPaint, CautionId.Torch]),
+        WayId.Blast or WayId.BlastCoarse => (way == WayId.Blast ? StepCase.Soft : StepCase.Coarse,
+            [Need.Of(SupplyIds.BlastCabinet), Need.Of(way == WayId.Blast ? SupplyIds.SoftBlastingMedium : SupplyIds.CoarseBlastingMedium, 1),
+                Need.Of(SupplyIds.MaskingTape, 2), Need.Of(SupplyIds.LightOil, 5)],
+            "Mask seats, threads, pins and working faces. Low pressure, moving. Blow clean and oil within the hour, or coat the same day.",
+            [CautionId.OldPaint, CautionId.Blasting]),
+        _ => (StepCase.Usual, [q.On(SupplyIds.PaintStripper, parts), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.FineWireBrush)],
+            "Stripper, wait, wood and brush. Rinse, dry and oil bare iron at once.", [CautionId.OldPaint, CautionId.Stripper]),
+    };
 
     private static IEnumerable<Deed> Painted(PlanQuestion q)
     {

@@ -70,7 +70,8 @@ internal static class DerustRules
                 ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool."
                     : $"{Along(q.RustPlan.By(WayId.Abrasive))}, never across. Lighter round stamps.",
             Reason = q.RustPlan.By(WayId.Abrasive).Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
-                : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina, Undoable = false,
+                : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina,
+                    Undoable = false,
             Cautions = Handled(q, q.RustPlan.By(WayId.Abrasive)),
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",

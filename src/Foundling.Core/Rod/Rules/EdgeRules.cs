@@ -3,6 +3,7 @@ using Foundling.Core.Edges;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
+using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
@@ -26,7 +27,7 @@ internal static class EdgeRules
 
     private static PartId[] Keys(PlanQuestion q) => [.. q.Tool.Edges.Select(p => p.Id)];
 
-    private static int Damage(PlanQuestion q) => q.WorstOn(FindingKind.EdgeDamage, Keys(q));
+    private static int Damage(PlanQuestion q) => EdgeWays.Damage(q);
 
     private static Cond Pitted { get; } = If("pits near the edge or reaching it", q => EdgeWays.Pits(q) >= 3);
 
@@ -48,7 +49,7 @@ internal static class EdgeRules
         && q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null && q.Tool.Manner.Back is null;
 
     /// <summary>Nobody sees the polish of what works at the bottom of a groove.</summary>
-    private static bool GritThatCuts(PlanQuestion q) => q.Tool.HasSkate;
+    private static bool GritThatCuts(PlanQuestion q) => q.Tool.HasSkate || q.Way(ChoiceId.Grit) == WayId.Medium;
 
     private static string Backing(PlanQuestion q) => q.Tool.Is(FormIds.InCannel)
         ? "Lengthwise on a flat plate, rolled over its curve, in the last 15 mm. It carries no bevel."
@@ -59,6 +60,8 @@ internal static class EdgeRules
 
     private static string Grinding(PlanQuestion q) => q.Tool.Is(FormIds.InCannel)
         ? "On the inside, with a round stone or a mounted point of the hollow's radius: no wheel reaches it. Light, and dipped often."
+        : q.Way(ChoiceId.Grinding) is WayId.Glass or WayId.CoarsePlate && q.Tool.Edge != EdgeForm.TwoBevels
+            ? "Bevel flat down, in a jig or with both hands, fresh abrasive often, square as one goes. It stays cool; check with a square." + Bit(q)
         : q.Tool.Manner.Grind ?? (q.Tool.Edge switch
         {
             EdgeForm.TwoBevels => "File, head clamped, towards the eye and away from the hand; count strokes a side. A wheel takes the temper of a thin bit.",
@@ -76,7 +79,8 @@ internal static class EdgeRules
     private static Work Wide(PlanQuestion q) => Work.Wide(q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Edges.Count()));
 
     // A back that is pitted or under crust is not nearly flat any more.
-    private static bool Rough(PlanQuestion q) => !EdgeWays.Raises(q) && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting, Keys(q)) >= 2;
+    private static bool Rough(PlanQuestion q) => !EdgeWays.Raises(q) && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting,
+        Keys(q)) >= 2;
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
@@ -94,9 +98,41 @@ internal static class EdgeRules
         Choices.Find(ChoiceId.Corners).Asked(q)
             ? q.Way(ChoiceId.Corners) switch { WayId.Square => "Corners square.", WayId.Cambered => "Lean on the corners for a camber.", _ =>
             "A few strokes more on each corner." } : "",
-        GritThatCuts(q) || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
+        q.Way(ChoiceId.Grit) == WayId.Medium ? "The medium stone is the last."
+            : GritThatCuts(q) || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
             : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
+
+    /// <summary>How far the edge goes back: as deep as the worst nick was measured, else as is usual, and what is out of square, mm.</summary>
+    private static double GroundMm(PlanQuestion q) => (q.Findings.Where(f => f.Kind == FindingKind.EdgeDamage && Keys(q).Contains(q.Tool.Key(f.Part)))
+        .Max(f => f.DepthMm) ?? q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual))
+        + ((q.Measured(MeasureIds.OutOfSquare, Keys(q)) ?? 0) / 2);
+
+    /// <summary>Handling and looking by the width, the steel by its volume on what it is ground on.</summary>
+    private static ThreePoint ByVolume(PlanQuestion q)
+    {
+        ThreePoint handling = q.Minutes(StepKey.EdgeGrind, Wide(q), Damage(q) >= 3 ? StepCase.Much : StepCase.Usual);
+        if (q.Tool.Edge == EdgeForm.TwoBevels)
+        {
+            return handling;
+        }
+        double volume = q.Edges.Sum(p => q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Extents[p.Id].ThickMm)) * GroundMm(q);
+        double minutes = Edges.Edge.Minutes(volume, EdgeWays.GroundOn(q), q.Shop.Assumptions);
+        return (handling + new ThreePoint(minutes * q.Shop.Assumptions.OwnLowShare, minutes, minutes * q.Shop.Assumptions.OwnHighTimes)).Halves();
+    }
+
+    private static IReadOnlyList<Need> GroundOn(PlanQuestion q) => q.Way(ChoiceId.Grinding) switch
+    {
+        WayId.Belt => [Need.Of(SupplyIds.BeltGrinder)],
+        WayId.Glass => [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.FlatPlate)],
+        WayId.CoarsePlate => [Need.Of(SupplyIds.CoarseDiamondPlate)],
+        _ => [Need.Of(SupplyIds.BenchGrinder)],
+    };
+
+    private static string On(PlanQuestion q) => q.Way(ChoiceId.Grinding) switch
+    {
+        WayId.Belt => "belt", WayId.Glass => "coarse paper", WayId.CoarsePlate => "coarse plate", _ => "wheel",
+    };
 
     // Beyond the line of a laid-on bit the iron is soft.
     private static string Bit(PlanQuestion q) => q.Tool.Is(FormIds.LaidOn) || q.Tool.Is(FormIds.TaperedIron)
@@ -120,12 +156,12 @@ internal static class EdgeRules
         PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2),
             If("it is not ground back past its pits already", q => !(Pitted.Holds(q) && Backed.Holds(q) && q.Way(ChoiceId.Back) == WayId.Grind))], q =>
             new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
-            ? "Grind both bevels alike" : "Grind the bevel", q.Minutes(StepKey.EdgeGrind, Wide(q), Damage(q) >= 3 ? StepCase.Much : StepCase.Usual))
+            ? "Grind both bevels alike" : "Grind the bevel", ByVolume(q))
         {
             Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
-                ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : [Need.Of(SupplyIds.BenchGrinder)],
+                ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : GroundOn(q),
             How = Grinding(q),
-            Reason = $"{(Damage(q) >= 3 ? "Chips" : "Nicks")} come out at the {(q.Tool.Edge == EdgeForm.TwoBevels ? "file" : "wheel")}, not at the stone.",
+            Reason = $"{(Damage(q) >= 3 ? "Chips" : "Nicks")} come out at the {(q.Tool.Edge == EdgeForm.TwoBevels ? "file" : On(q))}, not at the stone.",
             FinishTest = q.Tool.Edge switch
             {
                 EdgeForm.TwoBevels => "An even curve, both bevels the same width.",
@@ -133,9 +169,10 @@ internal static class EdgeRules
                 EdgeForm.Curved => "One even band from corner to corner, no blue.",
                 _ => "Square to the side, no blue.",
             },
-            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : [CautionId.Grinder], Undoable = false, SurfaceLost = SurfaceId.Edge,
-            MetalRemovedMm = q.Metal(StepKey.EdgeGrind, Damage(q) >= 3 ? StepCase.Much : StepCase.Usual),
-        }, buys: 8),
+            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : q.Way(ChoiceId.Grinding) is WayId.BenchWheel or WayId.Belt
+                ? [CautionId.Grinder] : [CautionId.BareEdge], Undoable = false, SurfaceLost = SurfaceId.Edge,
+            MetalRemovedMm = GroundMm(q),
+        }, ChoiceId.Grinding, 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground, Worked], q =>
             new Deed(StepKey.EdgeHone, Stage.Edge, GritThatCuts(q) ? "Hone until a burr turns, at the grit that cuts" : "Hone until a burr turns, then strop",
             q.Minutes(StepKey.EdgeHone, Wide(q), q.Tool.Edge == EdgeForm.TwoBevels ? StepCase.Much : StepCase.Usual))
@@ -197,12 +234,14 @@ internal static class EdgeRules
         {
             WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Grind))
             {
-                Needs = [Need.Of(SupplyIds.BenchGrinder)], Cautions = [CautionId.Grinder],
+                Needs = GroundOn(q), Cautions = q.Way(ChoiceId.Grinding) is WayId.BenchWheel or WayId.Belt ? [CautionId.Grinder] : [CautionId.BareEdge],
                 How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q),
                 MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : q.Metal(StepKey.EdgeSave, StepCase.Grind),
                 Reason = "There is steel enough, and the back is too deep to lap.",
             },
-            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, "Pass under the pits with a shim: a tiny back bevel", q.Minutes(StepKey.EdgeSave,
+            WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace
+                ? "Pass under the pits with a feeler under the flat: a tiny back bevel" : "Pass under the pits with a shim: a tiny back bevel",
+                    q.Minutes(StepKey.EdgeSave,
                 StepCase.Shim))
             {
                 Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.FineStone)], Cautions = [CautionId.BareEdge],

@@ -20,6 +20,13 @@ internal static class HandleRules
     private static List<PartDef> LooseOnRod(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => p.Rod is PartId rod && q.Has(rod)
         && q.Worst(FindingKind.Looseness, p.Id) >= 1)];
 
+    /// <summary>True when a rod may have to be shortened: a handle on it is loose, and it was not only the nut.</summary>
+    internal static bool Bottoms(PlanQuestion q) => q.Aim != AimKind.Keep && (Gap(q) is double gap ? gap > 0
+        : LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2));
+
+    private static string End(PlanQuestion q) => q.Way(ChoiceId.RodEnd) == WayId.BothEnds ? "Half of it at each end; leave its own diameter in thread at both."
+        : "At the end with more thread; leave its own diameter in thread.";
+
     private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured(MeasureIds.HandleGap, p.Id)).Max();
 
     private static List<PartDef> LooseOnTang(PlanQuestion q) =>
@@ -45,8 +52,7 @@ internal static class HandleRules
             Reason = "Forcing the nut splits the wood.", FinishTest = "The gap stands on the tag, or it is tight.",
         }),
         PlanRule.One("shorten the rod", "Wood shrinks, so a rod bottoms before the wood is tight.",
-            [NotKeep, If("a handle on a rod is loose, and it was not only the nut", q => Gap(q) is double gap ? gap > 0
-                : LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2))], q =>
+            [If("a handle on a rod is loose, it was not only the nut, and the aim goes further than Keep", Bottoms)], q =>
             new Deed(StepKey.RodShorten, Stage.Wood, Gap(q) is null ? $"If the rod bottoms: shorten the rod of {Names(LooseOnRod(q))} in small bites"
                 : $"Shorten the rod of {Names(LooseOnRod(q))} in small bites", q.Minutes(StepKey.RodShorten))
         {
@@ -54,11 +60,11 @@ internal static class HandleRules
             Parts = [.. LooseOnRod(q).SelectMany(p => new[] { p.Id, p.Rod!.Value })],
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + q.Shop.Assumptions.RodClearanceMm) / 2:0.0#} mm first, refit and look, "
-                + $"then up to {gap + q.Shop.Assumptions.RodClearanceMm:0.0#} mm in all. At the end with more thread; leave its own diameter in thread."
-                : "File half of the gap, refit, look, then the rest. At the end with more thread; leave its own diameter in thread.",
+                + $"then up to {gap + q.Shop.Assumptions.RodClearanceMm:0.0#} mm in all. {End(q)}"
+                : $"File half of the gap, refit, look, then the rest. {End(q)}",
             Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.", Undoable = false,
             MetalRemovedMm = (Gap(q) ?? 1) + q.Shop.Assumptions.RodClearanceMm,
-        }, buys: 5),
+        }, ChoiceId.RodEnd, 5),
         PlanRule.One("draw up the nut", "A nut that was only loose wants drawing up and nothing else.",
             [NotKeep, If("no gap was found under the nut of a loose handle", q => LooseOnRod(q).Count > 0 && Gap(q) is 0)], q =>
             new Deed(StepKey.RodTighten, Stage.Together, $"Draw up the nut of {Names(LooseOnRod(q))}: it was only loose",

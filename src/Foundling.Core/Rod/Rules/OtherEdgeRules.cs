@@ -41,7 +41,8 @@ internal static class OtherEdgeRules
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
             How = "File straight across, hone bevel and flat side until no file mark shows.",
             Reason = Filed(q) ?? "The burr is renewed from the bevel there is; filing is for when it no longer comes up.",
-            FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile), SurfaceLost = SurfaceId.Edge,
+            FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile),
+            SurfaceLost = SurfaceId.Edge,
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
             new Deed(StepKey.BurrTurn, Stage.Edge, "Draw the burr, then turn it in two or three passes", q.Minutes(StepKey.BurrTurn))
@@ -76,7 +77,8 @@ internal static class OtherEdgeRules
             Reason = "It shears where flat meets hook: what sticks there folds the twig in.", FinishTest = "One even shine along the edge.",
             Cautions = [CautionId.BareEdge], Undoable = !Rough(q), MetalRemovedMm = Rough(q) ? q.Metal(StepKey.EdgeBack) : 0,
         }, buys: 30),
-        PlanRule.One("hone the bypass blade", "A light touch to the bevel, after flat side and hook.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
+        PlanRule.One("hone the bypass blade", "A light touch to the bevel, after flat side and hook.", [NotKeep, Edge(EdgeForm.Bypass), Untried,
+            Chosen(ChoiceId.Bypass, WayId.BothSides)], q =>
             new Deed(StepKey.EdgeHone, Stage.Edge, Nicked(q) ? "File the nicks out of the blade and hone its bevel" : "Hone the bevel of the blade",
             q.Minutes(StepKey.EdgeHone, Nicked(q) ? StepCase.Nicks : StepCase.Blade))
         {
@@ -84,7 +86,7 @@ internal static class OtherEdgeRules
             How = "Along the curve, on the bevel; a hair steeper at the edge does no harm there. On the flat nothing but the burr is taken off.",
             Reason = "A bevel on the flat side would open a gap; on the bevel side it does not.", FinishTest = "It cuts thin paper along its whole length.",
             Cautions = [CautionId.BareEdge], Undoable = !Nicked(q), MetalRemovedMm = Nicked(q) ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
-        }, buys: 10),
+        }, ChoiceId.Bypass, 10),
         PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook"), Untried,
             Causes.Asked(Hook)], q =>
             new Deed(StepKey.HookTrue, Stage.Edge, "True the inner face of the hook", q.Minutes(StepKey.HookTrue))
@@ -100,22 +102,39 @@ internal static class OtherEdgeRules
             FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("dress the jaws", "Jaws meet at stops: metal off the faces means moving the stops.", [NotKeep, Edge(EdgeForm.Meeting),
-            If("a jaw is nicked or chipped", q => Damage(q) >= 2)], q => new Deed(StepKey.JawDress, Stage.Edge, Damage(q) >= 4
-            ? "Look for new jaws: these are past dressing" : "Dress both jaws alike, only as far as they still meet", q.Minutes(StepKey.JawDress))
-        {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.BenchGrinder), Need.Of(SupplyIds.FineFile)],
-            How = q.Tool.Made(PartIds.Stops)
-                ? "Both faces lose the same, dipped often. A chip deeper than the stops can follow stays in: it cuts beside it. Work out the stops first."
-                : "Both faces lose the same, dipped often. A deep chip stays in: it cuts beside it.",
-            Reason = "A chip bites into what is cut and spreads.", FinishTest = "The edges meet along their length, held against the light.",
-            Cautions = [CautionId.Grinder, CautionId.Shatter], Undoable = false, MetalRemovedMm = q.Metal(StepKey.JawDress),
-        }, buys: 16),
+            If("a jaw is nicked or chipped", q => Damage(q) >= 2), Chosen(ChoiceId.Jaws, WayId.Stops, WayId.Holes, WayId.NewJaws)], Jaws, ChoiceId.Jaws, 16),
         PlanRule.One("light dressing of jaws", "Dull is enough for a bolt.", [NotKeep, Edge(EdgeForm.Meeting),
-            If("the jaws are only dull", q => Damage(q) < 2)], q => new Deed(StepKey.JawHone, Stage.Edge, "Stone the burrs off the jaws",
+            If("the jaws are only dull, or keep their chip", q => Damage(q) < 2 || q.Way(ChoiceId.Jaws) == WayId.LeaveChip)], q => new Deed(StepKey.JawHone,
+                Stage.Edge, "Stone the burrs off the jaws",
                 q.Minutes(StepKey.JawHone))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.MediumStone)], How = "Burrs only; the edge stays blunt as it was made.", Reason = "A keen jaw chips.",
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.MediumStone)], How = Damage(q) < 2 ? "Burrs only; the edge stays blunt as it was made."
+                : "Burrs only; the chip stays, and it cuts beside it. A crack at its root is the end of the jaw: look with the lens.",
+                    Reason = "A keen jaw chips.",
             FinishTest = "Smooth to the nail.", Cautions = [CautionId.BareEdge],
         }, buys: 8),
     ];
+
+    private static Deed Jaws(PlanQuestion q)
+    {
+        WayId way = q.Way(ChoiceId.Jaws);
+        return way == WayId.NewJaws ? new Deed(StepKey.JawDress, Stage.Edge, "Look for new jaws: these are past dressing", q.Minutes(StepKey.Find))
+        {
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.ReplacementPart, 2)],
+            How = "Same maker and size, both from one pair. Measure bolt holes and thickness before buying.",
+            Reason = "What the faces would lose is more than anything can follow.", FinishTest = "They lie in the box, and their holes fit.",
+        } : new Deed(StepKey.JawDress, Stage.Edge, "Dress both jaws alike, only as far as they still meet", q.Minutes(StepKey.JawDress))
+        {
+            Parts = Parts(q),
+            Needs = way == WayId.Holes ? [Need.Of(SupplyIds.BenchGrinder), Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.DrillPress),
+                Need.Of(SupplyIds.DrillBits)]
+                : [Need.Of(SupplyIds.BenchGrinder), Need.Of(SupplyIds.FineFile)],
+            How = "Both faces lose the same, dipped often. " + (way == WayId.Holes
+                ? "Then the pivot holes move by what the faces lost: marked from the old ones, drilled through both straps together, bolts to fit."
+                : "A chip deeper than the stops can follow stays in: it cuts beside it. Work out the stops first."),
+            Reason = "A chip bites into what is cut and spreads.", FinishTest = "The edges meet along their length, held against the light.",
+            Cautions = way == WayId.Holes ? [CautionId.Grinder, CautionId.Shatter, CautionId.Rotating] : [CautionId.Grinder, CautionId.Shatter],
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.JawDress), SurfaceLost = SurfaceId.Edge,
+        };
+    }
 }

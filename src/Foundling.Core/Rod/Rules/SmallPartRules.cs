@@ -20,6 +20,8 @@ internal static class SmallPartRules
 
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Worked.Where(p => p.Material == Material.Brass);
 
+    private static bool Shined(PlanQuestion q) => q.Way(ChoiceId.Brass) == WayId.Shine;
+
     private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Worked.Where(p =>
         p.Is(PartIds.Knurl, PartIds.Adjuster, PartIds.Chuck, PartIds.TiltNuts, PartIds.DepthStop, PartIds.ClampScrew));
 
@@ -30,7 +32,8 @@ internal static class SmallPartRules
             q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
             q.Minutes(StepKey.Screws, Screws(q)))
         {
-            Parts = Ids(Screws(q)), Needs = q.Aim == AimKind.Keep ? [Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.LightOil, 2)]
+            Parts = Ids(Screws(q)), Needs = q.Aim == AimKind.Keep ? [Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.WoodenScraper),
+                Need.Of(SupplyIds.LightOil, 2)]
                 : [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
             How = q.Aim == AimKind.Keep ? "Brush and a splinter of wood, oil, wipe. No abrasive and no file: heads keep their skin."
                 : "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
@@ -64,16 +67,16 @@ internal static class SmallPartRules
             FinishTest = "Clean to the root, points sharp.",
         }),
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
-            new Deed(StepKey.Brass, Stage.SmallParts, $"{(q.Aim == AimKind.Show ? "Brighten" : "Clean")} brass: {Names(Brass(q))}",
+            new Deed(StepKey.Brass, Stage.SmallParts, $"{(Shined(q) ? "Brighten" : "Clean")} brass: {Names(Brass(q))}",
                 q.Minutes(StepKey.Brass, Brass(q)))
         {
-            Parts = Ids(Brass(q)), Needs = q.Aim == AimKind.Show ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
+            Parts = Ids(Brass(q)), Needs = Shined(q) ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
                 : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
-            How = q.Aim == AimKind.Show ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
-            Reason = q.Aim == AimKind.Show ? "As it left the works." : "Dirt off; the colour of use may stay.",
-            FinishTest = "Clean in every corner, edges still crisp.", Cautions = q.Aim == AimKind.Show ? [CautionId.Polish] : [],
-            SurfaceLost = q.Aim == AimKind.Show ? SurfaceId.Brass : null, Final = q.Aim == AimKind.Show,
-        }, buys: 2),
+            How = Shined(q) ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
+            Reason = Shined(q) ? "As it left the works." : "Dirt off; the colour of use may stay.",
+            FinishTest = "Clean in every corner, edges still crisp.", Cautions = Shined(q) ? [CautionId.Polish] : [],
+            SurfaceLost = Shined(q) ? SurfaceId.Brass : null, Final = Shined(q),
+        }, ChoiceId.Brass, 2),
         PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",
             [NotKeep, If("a struck end has spread", q => q.With(FindingKind.Mushroomed, 2).Any())], q => new Deed(StepKey.Mushroom, Stage.SmallParts,
             $"Dress the spread end of {Names(q.With(FindingKind.Mushroomed, 2))}", q.Minutes(StepKey.Mushroom))

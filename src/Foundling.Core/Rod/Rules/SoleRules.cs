@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Soles;
 using Foundling.Core.Stores;
@@ -21,7 +22,7 @@ internal static class SoleRules
     private static string Cap(PlanQuestion q) => q.Tool.Part(PartIds.LeverCap) is { } cap ? cap.Name is "lever cap" ? "cap" : cap.Name
         : q.Tool.Part(PartIds.Clamp)?.Name ?? "cap";
 
-    private static string Under(PlanQuestion q) => q.Tool.HasBed ? " under tension" : ", the cutter out";
+    private static string Under(PlanQuestion q) => SoleWays.IsBare(q) ? " as a bare body" : q.Tool.HasBed ? " under tension" : ", the cutter out";
 
     private static readonly Cond Touched = If("the sole is not left as it is", q => q.Way(ChoiceId.Flat) != WayId.Leave && q.May(PartIds.Body));
 
@@ -46,7 +47,9 @@ internal static class SoleRules
             : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
     }
 
-    private static Aim.ThreePoint Lapping(PlanQuestion q) =>
+    private static Aim.ThreePoint Lapping(PlanQuestion q) => (SoleWays.IsTwice(q) ? ByFlat(q) * q.Shop.Assumptions.AfterRoughShare : ByFlat(q)).Halves();
+
+    private static Aim.ThreePoint ByFlat(PlanQuestion q) =>
         q.Minutes(StepKey.SoleLap, Work.Surface(q.Sole.Dm2 * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1)),
             q.Way(ChoiceId.Flat) switch { WayId.Whole => StepCase.Much, WayId.Cuts => StepCase.Little, _ => StepCase.Usual });
 
@@ -60,11 +63,14 @@ internal static class SoleRules
             .Select(s => Need.Of(s.Item1, Math.Max(1, Whole.Ceiling(sheets * Math.Max(0, s.Item2)))));
     }
 
+    private static bool Trued(PlanQuestion q) => q.Way(ChoiceId.Sides) == WayId.Trued;
+
     private static IReadOnlyList<CautionId> Heavy(PlanQuestion q) => q.Heavy ? [CautionId.Slurry, CautionId.Heavy] : [CautionId.Slurry];
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal, Tensed, Touched], q =>
+        PlanRule.One("tension", "Tension bends the body.", [NotKeep, Metal, Tensed, Touched,
+            If("it is lapped whole", q => !SoleWays.IsBare(q))], q =>
             new Deed(StepKey.Tension, Stage.Together, $"Draw the iron back and close the {Cap(q)} to working tension", q.Minutes(StepKey.Tension))
         {
             Parts = Ids(q.Present.Where(p => p.Is(PartIds.LeverCap, PartIds.Iron, PartIds.Clamp))),
@@ -78,6 +84,16 @@ internal static class SoleRules
             How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?",
             Reason = "It may be flat enough already; a plate too short makes it worse.", FinishTest = "Flatness stands on the tag.",
         }, buys: 2),
+        PlanRule.One("lap the sole roughly", "High spots and rust go first, the truth comes last.", [NotKeep, Metal, Touched,
+            If("it is lapped roughly first", SoleWays.IsTwice), Causes.Asked(Uneven)], q =>
+            new Deed(StepKey.SoleRough, Stage.Derust, "Lap the bare body roughly, high spots and rust only", q.Minutes(StepKey.SoleRough, q.Sole))
+        {
+            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.CleanCloth, 1)],
+            How = "Coarse paper on the plate, marks on the sole, until the worst are gone and no further. Wipe, dry and oil at once.",
+            Reason = $"{Uneven(q)} What goes now need not be soaked off nor lapped twice; the last of it waits for tension.",
+            FinishTest = "No high spot rocks on the plate.", Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleRough),
+            SurfaceLost = SurfaceId.Machining,
+        }, ChoiceId.Lapping),
         PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleLap, Stage.Sole, q.Way(ChoiceId.Flat) switch { WayId.Whole => $"Lap the whole sole{Under(q)}", WayId.Cuts =>
             $"Lap the sole{Under(q)}, only until it cuts", _ => $"Lap the sole{Under(q)}: {q.Tool.Manner.Sole}" },
@@ -100,17 +116,21 @@ internal static class SoleRules
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.CleanCloth, 2), Need.Of(SupplyIds.LightOil, 5)], Reason = "Wet slurry rusts and cuts.",
             FinishTest = "A white cloth stays white.", Cautions = [CautionId.Slurry],
         }),
-        PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, AimIs(AimKind.Show, AimKind.Own),
-            If("it has sides that do no work", q => q.Tool.HasBed && !q.Tool.Works(KindTrait.CheeksGuide))], q =>
-            new Deed(StepKey.Sides, Stage.Sole, "Clean the sides along the machining lines",
-                q.Minutes(StepKey.Sides, Work.Surface(2 * q.Extents[PartIds.Body].FaceDm2)))
+        PlanRule.One("sides only if wanted", "Clean sides are looks; square sides are for shooting.", [Metal, Chosen(ChoiceId.Sides, WayId.Clean, WayId.Trued),
+            If("it has sides that do no work", SmallWays.Sides.Asked)], q =>
+            new Deed(StepKey.Sides, Stage.Sole, Trued(q) ? "True the sides square to the sole" : "Clean the sides along the machining lines",
+                q.Minutes(StepKey.Sides, Work.Surface(2 * q.Extents[PartIds.Body].FaceDm2), Trued(q) ? StepCase.Much : StepCase.Usual))
         {
-            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
-            How = "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
-            Reason = "They are seen; nothing is planed with them.", FinishTest = "Even lines from toe to heel.", Undoable = false,
-            MetalRemovedMm = q.Metal(StepKey.Sides),
-            SurfaceLost = SurfaceId.SomePatina,
-        }),
+            Parts = [PartIds.Body],
+            Needs = Trued(q) ? [Need.Of(SupplyIds.P120Sheet, 2), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.TrySquare), Need.Of(SupplyIds.Marker, 1)]
+                : [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
+            How = Trued(q) ? "Against a square block on the plate, the sole to the block. One side is enough for a shooting board: the one that lies on it."
+                : "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",
+            Reason = Trued(q) ? "A shooting board takes its angle from the side." : "They are seen; nothing is planed with them.",
+            FinishTest = Trued(q) ? "No light between side and square along the sole." : "Even lines from toe to heel.", Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.Sides, Trued(q) ? StepCase.Much : StepCase.Usual),
+            SurfaceLost = Trued(q) ? SurfaceId.Machining : SurfaceId.SomePatina, Cautions = Trued(q) ? Heavy(q) : [],
+        }, ChoiceId.Sides),
         PlanRule.One("ease the arrises", "Lapping leaves edges that score wood and hands.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>
             new Deed(StepKey.Arris, Stage.Sole, "Ease the arrises of the sole", q.Minutes(StepKey.Arris, q.Sole))
         {

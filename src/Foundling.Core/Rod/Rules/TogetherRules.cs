@@ -1,5 +1,6 @@
 using Foundling.Core.State;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
@@ -39,6 +40,8 @@ internal static class TogetherRules
 
     private static string PivotNotch(PlanQuestion q) => q.Measured(MeasureIds.PivotNotch, PartIds.Pivot) is double notch
         ? $" As found it stood at notch {notch:0}." : "";
+
+    private static bool Dressed(PlanQuestion q) => Choices.Find(ChoiceId.Jaws).Asked(q) && q.Way(ChoiceId.Jaws) == WayId.Stops;
 
     private static string Brittle(PlanQuestion q) => q.Present.Any(p => p.Material == Material.CastIron) && q.Present.Any(p => p.IsThreaded)
         ? "Firm by hand and no more: a thin casting cracks before its screw gives. " : "";
@@ -112,12 +115,12 @@ internal static class TogetherRules
             new Deed(StepKey.SetStops, Stage.Tune, "Set the stops so that the jaws just meet", q.Minutes(StepKey.SetStops))
         {
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],
-            How = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) >= 2
+            How = Dressed(q)
                 ? "The faces lost metal, so the stops must too, each by its share of the distance from the pivot. "
                     + "Paper between the jaws is gripped along their length, the stops touch in the same moment."
                 : "Paper between the jaws is gripped along their length, the stops touch in the same moment.",
             Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.",
-            Cautions = [CautionId.Shatter], Undoable = q.Worst(FindingKind.EdgeDamage, PartIds.UpperJaw, PartIds.LowerJaw) < 2,
+            Cautions = [CautionId.Shatter], Undoable = !Dressed(q),
         }, buys: 14),
     ];
 }

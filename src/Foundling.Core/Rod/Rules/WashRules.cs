@@ -11,6 +11,12 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules for washing, by kind of dirt, before any bath.</summary>
 internal static class WashRules
 {
+    private static bool Soapy(PlanQuestion q) => q.Way(ChoiceId.Wash) == WayId.Soap;
+
+    // Whoever brushes a plate or an iron meets its teeth or its edge.
+    private static IReadOnlyList<CautionId> Sharp(PlanQuestion q) => q.Tool.Family == Family.Saw && q.May(PartIds.Plate) ? [CautionId.Teeth]
+        : q.Edges.Any() ? [CautionId.BareEdge] : [];
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust",
@@ -48,15 +54,21 @@ internal static class WashRules
             FinishTest = "No colour but its own.", Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Ferrous.Any())], q =>
-            new Deed(StepKey.Wash, Stage.Wash, "Degrease the metal", q.Minutes(StepKey.Wash, q.Ferrous))
+            new Deed(StepKey.Wash, Stage.Wash, Soapy(q) ? "Wash the metal in hot water and soap, and dry it at once" : "Degrease the metal",
+                q.Minutes(StepKey.Wash, q.Ferrous))
         {
             Parts = Ids(q.Ferrous),
-                Needs = [q.On(SupplyIds.WhiteSpirit, q.Ferrous), Need.Of(SupplyIds.SoftBrush),
-                    q.On(SupplyIds.CleanCloth, q.Ferrous)],
-            How = "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
+            Needs = Soapy(q) ? [Need.Of(SupplyIds.Detergent, 20), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, q.Ferrous),
+                Need.Of(SupplyIds.HeatGun)]
+                : [q.On(SupplyIds.WhiteSpirit, q.Ferrous), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, q.Ferrous)],
+            How = Soapy(q) ? "As hot as the hand stands, brush no harder than the finish allows, rinse hot so that it dries by itself. Warm air into threads "
+                + "and "
+                + "seats; a drop of oil on what does not go into a bath at once."
+                : "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading."
-                + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."), Cautions = [CautionId.Solvent],
-        }, buys: 7),
+                + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."), Cautions = Soapy(q)
+                    ? Sharp(q) : [CautionId.Solvent, .. Sharp(q)],
+        }, ChoiceId.Wash, 7),
         PlanRule.One("wash plated screws by hand", "Dull plating may be cadmium.",
             [If("a plated fastener is losing its plating", q => q.Present.Any(q.DullPlate))], q => new Deed(StepKey.WashPlated, Stage.Wash,
             $"Wipe plated fasteners by hand: {Names(q.Present.Where(q.DullPlate))}", q.Minutes(StepKey.WashPlated, q.Present.Where(q.DullPlate)))

@@ -44,6 +44,8 @@ internal static class WoodRules
     private static List<PartDef> Filmed(PlanQuestion q) =>
         [.. SurfaceWays.OldWood(q).Where(p => p.Finish == PartFinish.Varnished).Except(SurfaceWays.Scraped(q))];
 
+    private static bool Sanded(PlanQuestion q) => q.Way(ChoiceId.Film) == WayId.Sand;
+
     private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
 
     private static Drying Wipe(PlanQuestion q) => Drying.OilWipeOff(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
@@ -88,13 +90,16 @@ internal static class WoodRules
         }, buys: 6),
         PlanRule.One("scrape the wood", "A new surface starts at clean wood.", [Has, Dry, If("an old finish is in the way of the new one",
             q => SurfaceWays.Scraped(q).Any())], q =>
-            new Deed(StepKey.WoodScrape, Stage.Wood, $"Scrape the old finish off {Names(SurfaceWays.Scraped(q))}",
-                q.Minutes(StepKey.WoodScrape, SurfaceWays.Scraped(q)))
+            new Deed(StepKey.WoodScrape, Stage.Wood, $"{(Sanded(q) ? "Sand" : "Scrape")} the old finish off {Names(SurfaceWays.Scraped(q))}",
+                q.Minutes(StepKey.WoodScrape, SurfaceWays.Scraped(q), Sanded(q) ? StepCase.Coarse : StepCase.Usual))
         {
-            Parts = Ids(SurfaceWays.Scraped(q)), Needs = [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
-            How = "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
-            Reason = q.Way(Id) is WayId.Oil or WayId.OilWax ? "Oil does not go through varnish." : "The old finish is too far gone for what is asked.",
-            FinishTest = "Even in raking light.", Cautions = [CautionId.WoodDust],
+            Parts = Ids(SurfaceWays.Scraped(q)), Needs = Sanded(q)
+                ? [Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P240Sheet, 1)] : [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
+            How = Sanded(q) ? "With the grain, two grits and no more, round every stamp and off the edges. Round parts spin in the drill press."
+                : "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
+            Reason = q.Way(Id) is not (WayId.Shellac or WayId.Lacquer) ? "Oil does not go through varnish."
+                : "The old finish is too far gone for what is asked.",
+            FinishTest = "Even in raking light.", Cautions = Sanded(q) ? [CautionId.WoodDust, CautionId.Rotating] : [CautionId.WoodDust],
                 Undoable = false,
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
@@ -114,8 +119,9 @@ internal static class WoodRules
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
-        new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(WayId.Oil, WayId.OilWax)], Oiled, Id, 5),
-        PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax)], q =>
+        new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(WayId.Oil, WayId.OilWax, WayId.OilShellac)], Oiled, Id, 5),
+        new("dip the wood", "Raw oil goes in as deep as it is given time.", [Has, Dry, Way(WayId.RawOil)], Dipped, Id, 5),
+        PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax, WayId.OilShellac)], q =>
             new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Finished(q)))
         {
             Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Wax)), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth,
@@ -123,7 +129,8 @@ internal static class WoodRules
                 How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
-        new("shellac the wood", "Thin coats, each dry before the next.", [Has, Dry, Way(WayId.Shellac)], q => Coated(q, StepKey.WoodShellac, "shellac",
+        new("shellac the wood", "Thin coats, each dry before the next.", [Has, Dry, Way(WayId.Shellac, WayId.OilShellac)], q => Coated(q, StepKey.WoodShellac,
+            "shellac",
             SupplyIds.Shellac, Drying.Shellac, "Small parts spin on a mandrel in the drill press.", "An even shine as it was sold.",
             [CautionId.Solvent, CautionId.Rotating], Need.Of(SupplyIds.LintFreeCloth, 1)), Id, 8),
         new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, StepKey.WoodLacquer, "lacquer",
@@ -134,7 +141,8 @@ internal static class WoodRules
 
     private static IEnumerable<Deed> Oiled(PlanQuestion q)
     {
-        int coats = CoatWays.Count(q, ChoiceId.WoodCoats);
+        // Under shellac one coat of oil gives the depth.
+        int coats = q.Way(Id) == WayId.OilShellac ? 1 : CoatWays.Count(q, ChoiceId.WoodCoats);
         for (int coat = 1; coat <= coats; coat++)
         {
             yield return new Deed(Coat(StepKey.WoodOil, coat), Stage.Wood, coats == 1 ? "One thin coat of oil on the wood"
@@ -157,6 +165,30 @@ internal static class WoodRules
             };
         }
     }
+
+    private static IEnumerable<Deed> Dipped(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        yield return new Deed(StepKey.WoodOil, Stage.Wood, "Stand the wood in raw linseed oil", q.Minutes(StepKey.WoodOil, SurfaceWays.Finished(q)))
+        {
+            Parts = Parts(q), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, SurfaceWays.Finished(q), RawOilTimes)],
+            How = $"End grain down, turned once.{Bare(q)}", Reason = "What is soaked through sheds water from within.",
+            FinishTest = "No more bubbles from the end grain.", Cautions = [CautionId.OilyRags], Undoable = false,
+        };
+        yield return new Deed(StepKey.WoodWipe, Stage.Wood, "Let it drip, and wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe,
+            SurfaceWays.Finished(q)))
+        {
+            Parts = Parts(q), Lag = Lag.Cure(new Drying(a.RawOilDryDays * HoursADay * MinutesAnHour, null, a.RawOilDryDays * HoursADay * MinutesAnHour)
+                .In(q.TemperatureC, q.RelativeHumidityPercent).RecoatFromMin), Needs = [Need.Of(SupplyIds.LintFreeCloth, 2)],
+            Since = [new Follows(StepKey.WoodOil, "it soaks first")],
+            How = "Wiped again after a day and after a week: what sweats out goes sticky.", Reason = "What the wood has not taken never dries hard.",
+            FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
+        };
+    }
+
+    private const double MinutesAnHour = 60, HoursADay = 24;
+
+    private const int RawOilTimes = 4;
 
     private static IEnumerable<Deed> Coated(PlanQuestion q, StepKey step, string finish, SupplyId supply, Func<Assumptions, Drying> drying, string how,
         string reason, IReadOnlyList<CautionId> cautions, Need with)

@@ -84,6 +84,7 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
         [WayId.Scrape] = [WayId.Abrasive], [WayId.Blast] = [WayId.BlastCoarse, WayId.Wire], [WayId.BlastCoarse] = [WayId.Blast, WayId.Wire],
         [WayId.Bake] = [WayId.Respray, WayId.Touch], [WayId.Respray] = [WayId.Touch], [WayId.Touch] = [WayId.Seal, WayId.Respray], [WayId.Seal] = [WayId.Leave],
         [WayId.Shellac] = [WayId.Lacquer, WayId.OilWax, WayId.Revive], [WayId.Lacquer] = [WayId.Shellac, WayId.OilWax], [WayId.OilWax] = [WayId.Oil, WayId.Wax],
+        [WayId.OilShellac] = [WayId.Shellac, WayId.OilWax], [WayId.RawOil] = [WayId.Oil, WayId.OilWax], [WayId.WaxOver] = [WayId.Seal, WayId.Leave],
         [WayId.Oil] = [WayId.OilWax, WayId.Wax], [WayId.Revive] = [WayId.Wax], [WayId.Wax] = [WayId.Leave],
         [WayId.Grind] = [WayId.Lap, WayId.Shim], [WayId.Lap] = [WayId.Grind, WayId.Lift], [WayId.Shim] = [WayId.Lift, WayId.Lap], [WayId.Lift] = [WayId.Shim,
             WayId.Lap], [WayId.Jig] = [WayId.Freehand],
@@ -119,9 +120,10 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
 public static partial class Choices
 {
     /// <summary>Every choice, in the order of the work.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SurfaceWays.Coating, CoatWays.Metal,
-        SurfaceWays.Wood, CoatWays.Wood, MetalWays.Metal, .. EdgeWays.All,
-        .. SoleWays.All];
+    public static IReadOnlyList<Choice> All { get; } = [SmallWays.Wash, RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SmallWays.Brass,
+        SurfaceWays.Coating, CoatWays.Strip, CoatWays.Primer, CoatWays.Metal,
+        SurfaceWays.Wood, SurfaceWays.Film, CoatWays.Wood, SmallWays.RodEnd, MetalWays.Metal, .. EdgeWays.All,
+        .. SoleWays.All, SmallWays.Sides];
 
     private static readonly Dictionary<ChoiceId, Choice> ById = All.ToDictionary(c => c.Id);
 

@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Stores;
 
 namespace Foundling.Core.Rod.Ways;
 
@@ -21,15 +22,34 @@ public static class CoatWays
     ], q => q.Way(ChoiceId.Coating) == WayId.Bake ? (WayId.ThreeCoats, "Japan goes on thin.") : (WayId.TwoCoats,
         "It wears from the edges, so there must be two."));
 
+    /// <summary>How an old coat comes off.</summary>
+    public static Choice Strip { get; } = new(ChoiceId.Strip, "The old coat comes off by", "how metal is bared for a new coat", q => SurfaceWays.Strips(q)
+        && SurfaceWays.Coated(q).Except(q.RustPlan.By(WayId.Blast)).Except(q.RustPlan.By(WayId.BlastCoarse)).Any(),
+    [
+        new(WayId.Chemical, "paint stripper", "no dust, corners too; slow in the cold", Coating: "stripped"),
+        new(WayId.Scrape, "a scraper, dry", "without chemicals; the most work", Coating: "stripped"),
+        new(WayId.Heat, "hot air", "quick on thick paint; old paint may hold lead", Coating: "stripped"),
+        new(WayId.Blast, "soft blasting", "every corner, matt", Stamps: "blur", Coating: "stripped") { Kit = [SupplyIds.BlastCabinet] },
+        new(WayId.BlastCoarse, "coarse blasting", "crust and coat in one, a key for paint", "goes", "go", "stripped") { Kit = [SupplyIds.BlastCabinet] },
+    ], _ => (WayId.Chemical, "It raises no dust."));
+
+    /// <summary>Whether a primer goes under paint.</summary>
+    public static Choice Primer { get; } = new(ChoiceId.Primer, "Under the paint goes", "whether a primer comes first",
+        q => SurfaceWays.Renews(q) && q.Way(ChoiceId.Coating) == WayId.Respray,
+    [
+        new(WayId.NoPrimer, "none", "over a sound old coat"),
+        new(WayId.Primed, "a primer", "on bare metal, or to level what is left of the old coat"),
+    ], q => SurfaceWays.Strips(q) ? (WayId.Primed, "Bare iron holds paint badly.") : (WayId.NoPrimer, "A sound old coat is the best primer."));
+
     /// <summary>Coats of oil, shellac or lacquer on wood.</summary>
     public static Choice Wood { get; } = new(ChoiceId.WoodCoats, "Coats on the wood", "how many coats of oil, shellac or lacquer",
-        q => SurfaceWays.Wood.Asked(q) && q.Way(ChoiceId.Wood) is WayId.Oil or WayId.OilWax or WayId.Shellac or WayId.Lacquer,
+        q => SurfaceWays.Wood.Asked(q) && q.Way(ChoiceId.Wood) is WayId.Oil or WayId.OilWax or WayId.OilShellac or WayId.Shellac or WayId.Lacquer,
     [
         new(WayId.OneCoat, "one", "enough to work with"),
         new(WayId.TwoCoats, "two", "an even tone on bare wood"),
         new(WayId.ThreeCoats, "three", "shellac and lacquer, which are thin"),
         new(WayId.FourCoats, "four", "a full shine"),
-    ], q => q.Way(ChoiceId.Wood) is WayId.Shellac or WayId.Lacquer ? (WayId.ThreeCoats, "Thin coats make an even shine.")
+    ], q => q.Way(ChoiceId.Wood) is WayId.Shellac or WayId.Lacquer or WayId.OilShellac ? (WayId.ThreeCoats, "Thin coats make an even shine.")
         : q.Aim == AimKind.Work ? (WayId.OneCoat, "Enough to work with; it is easily renewed.") : (WayId.TwoCoats, "One coat dries patchy on bare wood."));
 
     /// <summary>How many coats the way of a choice is.</summary>

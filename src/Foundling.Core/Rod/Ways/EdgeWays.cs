@@ -1,4 +1,5 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Edges;
 using Foundling.Core.Keys;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
@@ -65,6 +66,7 @@ public static class EdgeWays
 
     private static readonly Choice Grit = new(ChoiceId.Grit, "The last grit", "where honing stops", Honed,
     [
+        new(WayId.Medium, "is the medium stone", "for rough work, and for what is honed often"),
         new(WayId.Cuts, "goes as far as it takes to cut", "the user's"),
         new(WayId.Shines, "goes on until it shines", "for show, and for end grain"),
     ], q => q.Aim == AimKind.Show ? (WayId.Shines, "It will be looked at.") : (WayId.Cuts, q.Tool.HasSkate ? "A groove does not see the shine."
@@ -89,6 +91,50 @@ public static class EdgeWays
     ], q => q.Purpose switch { Soles.SolePurpose.Smoothing => (WayId.Tight, "It holds the fibres down."), Soles.SolePurpose.Jack =>
         (WayId.Open, "Thick shavings need room."), _ => (WayId.One, "It suits most work.") });
 
+    /// <summary>True when steel is ground: nicks or chips come out, or the edge goes back past its pits.</summary>
+    public static bool Grinds(PlanQuestion q) => Cuts(q) && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.Curved or EdgeForm.Profiled
+        or EdgeForm.Toothed && (Damage(q) >= 2 || (Back.Asked(q) && q.Way(ChoiceId.Back) == WayId.Grind));
+
+    /// <summary>What steel is ground on.</summary>
+    public static GrindOn GroundOn(PlanQuestion q) => q.Way(ChoiceId.Grinding) switch
+    {
+        WayId.Belt => GrindOn.Belt, WayId.Glass => GrindOn.P100OnGlass, WayId.CoarsePlate => GrindOn.CoarseDiamond, _ => GrindOn.BenchGrinder,
+    };
+
+    /// <summary>Worst damage of an edge.</summary>
+    public static int Damage(PlanQuestion q) => q.WorstOn(FindingKind.EdgeDamage, q.Tool.Edges.Select(p => p.Id));
+
+    private static readonly Choice Grinding = new(ChoiceId.Grinding, "Steel is ground on", "what the bevel is ground on", Grinds,
+    [
+        new(WayId.BenchWheel, "the bench grinder", "quick; a dip every few seconds") { Kit = [SupplyIds.BenchGrinder] },
+        new(WayId.Belt, "a belt", "quickest and cool, flat") { Kit = [SupplyIds.BeltGrinder] },
+        new(WayId.Glass, "coarse paper on glass", "no machine, no heat; it takes its time") { Closed = q => Hollow(q) },
+        new(WayId.CoarsePlate, "a coarse diamond plate", "flat and cool, and slow") { Kit = [SupplyIds.CoarseDiamondPlate], Closed = q => Hollow(q) },
+    ], _ => (WayId.BenchWheel, "It takes seconds, if it is dipped."));
+
+    private static string? Hollow(PlanQuestion q) => q.Tool.Edge == EdgeForm.Profiled || q.Tool.Is(FormIds.InCannel) ? "Nothing flat reaches that bevel."
+        : null;
+
+    private static readonly Choice Bypass = new(ChoiceId.Bypass, "A blade that passes a hook is honed", "which sides of it", q => Cuts(q)
+        && q.Tool.Edge == EdgeForm.Bypass,
+    [
+        new(WayId.FlatOnly, "on its flat side and the hook only", "nine tenths of it"),
+        new(WayId.BothSides, "on its bevel too", "a hair steeper at the edge; it opens no gap there"),
+    ], q => Damage(q) >= 2 || q.Tried is AsFoundTry.Badly or AsFoundTry.NotAtAll or null ? (WayId.BothSides, "A dull or nicked bevel needs a light touch.")
+        : (WayId.FlatOnly, "Flat side and hook do most of it."));
+
+    private static readonly Choice Jaws = new(ChoiceId.Jaws, "Chipped jaws are", "metal off faces that meet at stops", q => Cuts(q)
+        && q.Tool.Edge == EdgeForm.Meeting
+        && Damage(q) >= 2,
+    [
+        new(WayId.LeaveChip, "left with their chip", "it cuts beside it; burrs off and no more"),
+        new(WayId.Stops, "dressed, and the stops moved to follow", "as far as the stops reach") { Closed = q => q.Tool.Made(PartIds.Stops) ? null
+            : "It has no stops that could follow." },
+        new(WayId.Holes, "dressed, and the pivot holes moved", "where the stops reach no further; a drill and a good eye"),
+        new(WayId.NewJaws, "replaced", "when they are past dressing"),
+    ], q => Damage(q) >= 4 ? (WayId.NewJaws, "They are past dressing.") : q.Tool.Made(PartIds.Stops) ? (WayId.Stops, "The stops can follow a little.")
+        : (WayId.LeaveChip, "Nothing can follow what the faces lose."));
+
     /// <summary>
     /// True when pits are passed under by a shim or a lift: that saves flattening, for the back need only be reasonably flat, and every honing from then on
     /// keeps it.
@@ -96,12 +142,12 @@ public static class EdgeWays
     public static bool Raises(PlanQuestion q) => Back.Asked(q) && q.Way(ChoiceId.Back) is WayId.Shim or WayId.Lift;
 
     /// <summary>All of them, in the order of the work.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [Back, Hold, Bevel, Corners, Grit, Cap, Mouth];
+    public static IReadOnlyList<Choice> All { get; } = [Back, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, Cap, Mouth];
 
     private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled
         ? "A shim lifts a straight line; this edge is a shape."
         : q.Tool.Works(KindTrait.CheeksGuide) || !q.Tool.HasBed && q.Tool.Family == Family.Plane
             ? "The flat side runs on or just over the work: lifted, the edge does not cut."
-        : q.Tool.Family == Family.Plane ? null
+        : q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace && q.Tool.Made(PartIds.Haft) ? null
         : "The whole back guides the tool, so it stays flat: never on a chisel or knife.";
 }

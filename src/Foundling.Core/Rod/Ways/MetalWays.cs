@@ -25,6 +25,7 @@ public static class MetalWays
     {
         [ChoiceId.Rust] = WayId.Scrape, [ChoiceId.Bloom] = WayId.Wipe, [ChoiceId.Dark] = WayId.Keep, [ChoiceId.Coating] = WayId.Touch,
         [ChoiceId.Wood] = WayId.Revive, [ChoiceId.Flat] = WayId.Leave, [ChoiceId.Metal] = WayId.Nowhere,
+        [ChoiceId.Brass] = WayId.Clean, [ChoiceId.Sides] = WayId.Leave,
     };
 
     /// <summary>The same tool on the road between Keep and Work.</summary>

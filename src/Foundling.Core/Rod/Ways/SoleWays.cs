@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Rod.Ways;
 
@@ -22,6 +23,20 @@ public static class SoleWays
         new(WayId.LapFirst, "lap first, hone last", "the edge meets no slurry"),
     ], _ => (WayId.HoneFirst, "The sole is flattened in the state it works in."));
 
+    private static readonly Choice Lapping = new(ChoiceId.Lapping, "The sole is lapped", "in which state", q => Laps(q) && q.Tool.HasBed
+        && !q.Tool.Works(KindTrait.CheeksGuide) && q.Way(ChoiceId.Flat) != WayId.Leave,
+    [
+        new(WayId.Tensioned, "whole and under tension", "in the shape it works in"),
+        new(WayId.BareBody, "as a bare body", "light in the hand and easily washed; tension then bends it by a hair"),
+        new(WayId.RoughFirst, "rough first, then last under tension", "rust and high spots go before anything else; two sittings"),
+    ], _ => (WayId.Tensioned, "Tension bends the body, so it is judged under it."));
+
+    /// <summary>True when the bare body is lapped, before it goes together.</summary>
+    public static bool IsBare(PlanQuestion q) => Lapping.Asked(q) && q.Way(ChoiceId.Lapping) == WayId.BareBody;
+
+    /// <summary>True when the bare body is lapped roughly first, and truly at the end.</summary>
+    public static bool IsTwice(PlanQuestion q) => Lapping.Asked(q) && q.Way(ChoiceId.Lapping) == WayId.RoughFirst;
+
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [Flat, Order];
+    public static IReadOnlyList<Choice> All { get; } = [Flat, Lapping, Order];
 }

@@ -46,7 +46,7 @@ public static class SurfaceWays
     public static IEnumerable<PartDef> Scraped(PlanQuestion q) => q.Aim == AimKind.Keep ? [] : q.Way(ChoiceId.Wood) switch
     {
         WayId.Shellac or WayId.Lacquer => OldWood(q),
-        WayId.Oil or WayId.OilWax => OldWood(q).Where(p => p.Finish == PartFinish.Varnished),
+        WayId.Oil or WayId.OilWax or WayId.OilShellac or WayId.RawOil => OldWood(q).Where(p => p.Finish == PartFinish.Varnished),
         _ => [],
     };
 
@@ -64,6 +64,7 @@ public static class SurfaceWays
         || q.Aim is AimKind.Show or AimKind.Own),
     [
         new(WayId.Leave, "left as it is", "what is sound stays"),
+        new(WayId.WaxOver, "left, oiled and waxed over", "the user's who will not paint: renewed in a minute"),
         new(WayId.Seal, "sealed at its edges", "the conserver's: nothing added that cannot come off"),
         new(WayId.Touch, "touched in", "bare patches only", Coating: "old coat stays, patches are new") { Closed = q => q.Aim == AimKind.Keep ? KeepSays
             : CoatingLoss(q) == 0 ? "Nothing is bare." : CoatingLoss(q) == 4 ? "Too little is left to touch in." : null },
@@ -83,9 +84,16 @@ public static class SurfaceWays
             (WayId.Leave, "Chips at corners do no harm.") },
     })
     {
-        ShopMay = (q, way) => q.Aim == AimKind.Keep ? way is WayId.Leave or WayId.Seal : (CoatingLoss(q) >= 4 || q.Aim == AimKind.Show
+        ShopMay = (q, way) => q.Aim == AimKind.Keep ? way is WayId.Leave or WayId.Seal or WayId.WaxOver : (CoatingLoss(q) >= 4 || q.Aim == AimKind.Show
             && CoatingLoss(q) >= 2) == way is WayId.Respray or WayId.Bake && q.Aim != AimKind.Own,
     };
+
+    /// <summary>How an old film comes off wood.</summary>
+    public static Choice Film { get; } = new(ChoiceId.Film, "The old film comes off the wood by", "how wood is bared for a new finish", q => Scraped(q).Any(),
+    [
+        new(WayId.Scrape, "a scraper", "edges and stamps stay crisp"),
+        new(WayId.Sand, "paper, coarse to fine", "quick on round parts that spin; edges soften", Stamps: "blur"),
+    ], _ => (WayId.Scrape, "It stops at the colour and leaves edges and stamps."));
 
     /// <summary>The finish of wood.</summary>
     public static Choice Wood { get; } = new(ChoiceId.Wood, "Wood is", "what happens to the old finish and what comes after", q => Finished(q).Any(),
@@ -97,6 +105,10 @@ public static class SurfaceWays
         new(WayId.Oil, "oiled", "sheds water, easily renewed; varnish is scraped off first") { Closed = q => q.Aim == AimKind.Keep
             ? KeepSays : null },
         new(WayId.OilWax, "oiled, then waxed", "oil's depth, wax's touch") { Closed = q => q.Aim == AimKind.Keep ? KeepSays : null },
+        new(WayId.OilShellac, "oiled, shellacked, then waxed", "oil's depth under a thin shine", Coating: "old finish goes") { Closed = q =>
+            q.Aim == AimKind.Keep ? KeepSays : null },
+        new(WayId.RawOil, "dipped in raw oil", "soaked through, for hafts and wooden bodies; weeks until it is dry") { Closed = q =>
+            q.Aim == AimKind.Keep ? KeepSays : null },
         new(WayId.Shellac, "scraped and shellacked", "an even shine as it was sold", Coating: "old finish goes") { Closed = q => q.Aim == AimKind.Keep
             ? KeepSays
             : null },

@@ -207,7 +207,8 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public IReadOnlyList<PlanStep> Consents => Consent.Open(Tool, Shop.Name);
 
     /// <summary>Lets a step go on without something it needs.</summary>
-    public Task<IActionResult> OnPostWithout(string? step, string? item, string? words) => Do(step, found => rods.Without(Tool, found, SupplyId.Of(item), words),
+    public Task<IActionResult> OnPostWithout(string? step, string? item, string? words) => Do(step, found => rods.Without(Tool, found, SupplyId.Of(item),
+        words),
         reason: words);
 
     /// <summary>What a step waited for has come.</summary>
