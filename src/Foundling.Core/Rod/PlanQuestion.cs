@@ -69,8 +69,8 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>Ways chosen for this tool, by choice.</summary>
     public IReadOnlyDictionary<ChoiceId, WayId> TagWays { get; init; } = None;
 
-    /// <summary>Ways to take rust off that were chosen for single parts, by part.</summary>
-    public IReadOnlyDictionary<PartId, WayId> PartWays { get; init; } = new Dictionary<PartId, WayId>();
+    /// <summary>Ways that were chosen for single parts, by choice and part.</summary>
+    public IReadOnlyDictionary<(ChoiceId Choice, PartId Part), WayId> PartWays { get; init; } = new Dictionary<(ChoiceId, PartId), WayId>();
 
     /// <summary>Ways the shop prefers, by choice.</summary>
     public IReadOnlyDictionary<ChoiceId, WayId> ShopWays
@@ -234,8 +234,14 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>Ferrous parts with a light bloom that a wipe takes off.</summary>
     public IEnumerable<PartDef> Bloomed => With(FindingKind.Rust).Where(p => p.Ferrous && Worst(FindingKind.Rust, p.Id) == 1);
 
+    /// <summary>The way of a choice for a part: the one chosen for it where it is open, else that of the whole tool.</summary>
+    /// <param name="choice">Rust, coating or wood.</param>
+    /// <param name="part">The part.</param>
+    public WayId WayFor(ChoiceId choice, PartDef part) => PartWays.TryGetValue((choice, part.Id), out WayId own) && Aim != AimKind.Keep
+        && (choice == ChoiceId.Rust || Ways.PartChoices.Blocked(this, choice, own, part) is null) ? own : Way(choice);
+
     /// <summary>The way rust comes off a part: the one chosen for it, else that of the whole tool.</summary>
-    public WayId RustWay(PartDef part) => PartWays.TryGetValue(part.Id, out WayId own) && Aim != AimKind.Keep ? own : Way(ChoiceId.Rust);
+    public WayId RustWay(PartDef part) => WayFor(ChoiceId.Rust, part);
 
     /// <summary>How the rust of this tool comes off, part by part.</summary>
     public Rust.RustPlan RustPlan
@@ -257,7 +263,7 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
     /// <summary>What a part stands in a bath, with the mark on it taken into account; a coat that is stripped or covered sets no limit.</summary>
     public LoadLimit Limit(BathKind bath, PartDef part) => part.Spared is not null ? new LoadLimit(false, null, "It is not to be touched") :
-        Shop.Baths.For(bath, SurfaceWays.IsCoated(part) && SurfaceWays.Renews(this) ? part with { Finish = PartFinish.Bare } : part, Etched(part),
+        Shop.Baths.For(bath, SurfaceWays.Renews(this, part) ? part with { Finish = PartFinish.Bare } : part, Etched(part),
             DullPlate(part));
 
     /// <summary>True for a part with an etched mark that should be kept. Saw plates are etched; other marks are struck.</summary>

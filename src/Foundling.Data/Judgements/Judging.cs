@@ -57,7 +57,7 @@ public static class Judging
         ShopContext shop = Shop(other, here);
         return new PlanQuestion(tag.Facts(tool), aim ?? body.Aim ?? AimKind.Work, shop)
         {
-            TagWays = Choices.Read(Known(body.Ways, tool)), PartWays = Choices.ReadParts(body.Ways, tool), Odd = RodDesk.OddOf(tag, tool, book,
+            TagWays = Choices.Read(Known(body.Ways, tool)), PartWays = PartChoices.Read(body.Ways, tool), Odd = RodDesk.OddOf(tag, tool, book,
                 shop.Assumptions),
         };
     }

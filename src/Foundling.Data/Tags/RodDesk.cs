@@ -30,7 +30,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     /// <param name="book">The pattern book, which says which parts are odd.</param>
     public static PlanQuestion Ask(Tag tag, AimKind aim, ShopContext shop, PatternBook book) => new(tag.Facts(), aim, shop)
     {
-        TagWays = Choices.Read(tag.Ways), PartWays = Choices.ReadParts(tag.Ways, tag.Tool()), Odd = OddOf(tag, tag.Tool(), book, shop.Assumptions),
+        TagWays = Choices.Read(tag.Ways), PartWays = PartChoices.Read(tag.Ways, tag.Tool()), Odd = OddOf(tag, tag.Tool(), book, shop.Assumptions),
     };
 
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
@@ -76,21 +76,27 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         await Aim(tag, aim, why, cancel).ConfigureAwait(false);
     }
 
-    /// <summary>Chooses the way rust comes off one part, or takes that back, and plans anew.</summary>
-    /// <exception cref="InputException">No such part or way, or one that would harm it.</exception>
-    public async Task ChooseFor(Tag tag, PartId part, string? way, CancellationToken cancel = default)
+    /// <summary>Chooses a way for one part, or takes that back, and plans anew.</summary>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="choice">Rust, coating or wood.</param>
+    /// <param name="part">The part.</param>
+    /// <param name="way">The way; null or empty for as the rest.</param>
+    /// <param name="cancel">Stops it.</param>
+    /// <exception cref="InputException">No such choice, part or way, or one that would harm it.</exception>
+    public async Task ChooseFor(Tag tag, string? choice, PartId part, string? way, CancellationToken cancel = default)
     {
         AimKind aim = tag.Aim ?? AimKind.Work;
         PlanQuestion question = await Question(tag, aim, cancel).ConfigureAwait(false);
-        PartDef of = question.Rusty.FirstOrDefault(p => p.Id == part) ?? throw new InputException("unknown_part", "part", part.Value, "a rusty part",
-            "That part has no rust that pays for more than a wipe.");
-        Way? taken = string.IsNullOrEmpty(way) ? null : RustWays.Choice.Read(way);
-        if (taken is not null && RustWays.Blocked(question, taken, of) is string shut)
+        Choice asked = Choices.Read(choice);
+        PartDef of = PartChoices.Of(question, asked.Id).FirstOrDefault(p => p.Id == part) ?? throw new InputException("unknown_part", "part", part.Value,
+            "a part the choice is about", "That part is not one this choice is about.");
+        Way? taken = string.IsNullOrEmpty(way) ? null : asked.Read(way);
+        if (taken is not null && PartChoices.Blocked(question, asked.Id, taken.Id, of) is string shut)
         {
             throw new InputException("way_blocked", "way", way, "an open way", $"{taken.Name}, {of.Name}: {shut}");
         }
-        tag.Ways = Choices.KeepPart(tag.Ways, part, taken?.Id);
-        await Aim(tag, aim, $"rust comes off the {of.Name} by: {taken?.Name ?? "the way of the rest"}", cancel).ConfigureAwait(false);
+        tag.Ways = PartChoices.Keep(tag.Ways, asked.Id, part, taken?.Id);
+        await Aim(tag, aim, $"{asked.Question.ToLowerInvariant()}, for the {of.Name}: {taken?.Name ?? "as the rest"}", cancel).ConfigureAwait(false);
     }
 
     /// <summary>Takes the road between Keep and Work, and plans anew.</summary>

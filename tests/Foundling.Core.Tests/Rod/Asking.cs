@@ -89,6 +89,9 @@ internal static class Asking
             c.Ways[random.Next(c.Ways.Count)].Id);
         AimKind aim = (AimKind)random.Next(4);
         Dictionary<ChoiceId, WayId> own = Wishes(3), shops = Wishes(3);
+        Dictionary<(ChoiceId, PartId), WayId> parts = random.Next(3) > 0 ? [] : kind.Parts.Where(_ => random.Next(3) == 0)
+            .Select(p => (Of: PartChoices.All[random.Next(3)], p.Id)).ToDictionary(p => (p.Of, p.Id), p =>
+                Choices.Find(p.Of).Ways[random.Next(Choices.Find(p.Of).Ways.Count)].Id);
         (double temperature, double humidity) = (random.Next(5, 28), random.Next(30, 90));
         double? length = random.Next(3) == 0 ? null : kind.NominalLengthMm * (0.6 + (2 * random.NextDouble()));
         var lacking = random.Next(4) == 0 ? new HashSet<SupplyId> { SupplyIds.ShopOven, SupplyIds.BenchGrinder, SupplyIds.BlastCabinet } : [];
@@ -99,6 +102,7 @@ internal static class Asking
         return new PlanQuestion(new Facts(kind, findings) { Build = new Build(length), Readings = readings, Tried = tried }, aim, Shop)
         {
             TagWays = own, ShopWays = shops, TemperatureC = temperature, RelativeHumidityPercent = humidity, Lacking = lacking, Odd = odd, Dress = "blue",
+            PartWays = parts,
         };
     }
 }

@@ -187,7 +187,7 @@ public sealed class SoakLoadTests
     public void One_part_may_go_another_way_and_only_its_steps_change()
     {
         PlanQuestion bath = By(WayId.Chelating, AllBrown);
-        PlanQuestion wheel = bath with { PartWays = new Dictionary<PartId, WayId> { [PartIds.Iron] = WayId.Wire } };
+        PlanQuestion wheel = bath with { PartWays = new Dictionary<(ChoiceId, PartId), WayId> { [(ChoiceId.Rust, PartIds.Iron)] = WayId.Wire } };
         PlanDiff diff = PlanDiff.Of(Planner.Plan(bath), Planner.Plan(wheel));
         diff.Added.Select(d => d.Id).ShouldBe([StepKey.DerustWire]);
         diff.Added[0].Parts.ShouldBe([PartIds.Iron]);

@@ -1,4 +1,5 @@
 using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
@@ -38,7 +39,7 @@ internal static class Causes
                 return $"{Sentences.Start(def.Name)}: {FindingScales.Sight(found.Kind, found.Severity, def)}.";
             }
         }
-        return SurfaceWays.Renews(q) && SurfaceWays.Coated(q).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
+        return SurfaceWays.CoatedBy(q, WayId.Respray, WayId.Bake).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
             : q.Tried switch
             {
                 AsFoundTry.Badly => "It worked badly as found.",

@@ -23,23 +23,28 @@ internal static class CoatingRules
     private static readonly Cond Strips = If("too little sound coating is left to paint over, or it is baked anew", SurfaceWays.Strips);
 
     // What is blasted loses its coat in the cabinet.
-    private static List<PartDef> Stripped(PlanQuestion q) => [.. SurfaceWays.Coated(q).Except(q.RustPlan.By(WayId.Blast))
+    private static List<PartDef> Stripped(PlanQuestion q) => [.. SurfaceWays.Stripped(q).Except(q.RustPlan.By(WayId.Blast))
         .Except(q.RustPlan.By(WayId.BlastCoarse))];
 
-    /// <summary>Parts that get new paint: all that are coated, or those with bare patches that are touched in.</summary>
-    private static List<PartDef> Renewed(PlanQuestion q) => [.. SurfaceWays.Coated(q).Where(p => q.Way(Id) != WayId.Touch
-        || q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)];
+    /// <summary>Parts that get new paint: all that are coated anew, and those with bare patches that are touched in.</summary>
+    private static List<PartDef> Renewed(PlanQuestion q) => [.. Painted(q), .. Touched(q)];
+
+    private static List<PartDef> Touched(PlanQuestion q) =>
+        [.. SurfaceWays.CoatedBy(q, WayId.Touch).Where(p => q.Worst(FindingKind.CoatingLoss, p.Id) >= 1)];
+
+    private static IReadOnlyList<PartDef> Painted(PlanQuestion q) => SurfaceWays.CoatedBy(q, WayId.Respray, WayId.Bake);
+
+    private static IReadOnlyList<PartDef> By(PlanQuestion q, params WayId[] ways) => SurfaceWays.CoatedBy(q, ways);
 
     private static readonly Cond ByHand = If("the coat does not go in the cabinet", q => Stripped(q).Count > 0);
 
     // The old coat comes off before the rust under it, which stands among the steps of derusting.
     private static Stage Early(PlanQuestion q) => SurfaceWays.Strips(q) && q.Rusty.Count > 0 ? Stage.Derust : Stage.Coating;
 
-    private static readonly Cond Over = If("the old coat is sound enough to paint over", q => SurfaceWays.CoatingLoss(q) < 3);
+    private static List<PartDef> Keyed(PlanQuestion q) => [.. By(q, WayId.Respray).Where(p => !SurfaceWays.Strips(q, p))];
 
-    private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
-
-    private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Coated(q));
+    private static Cond Way(params WayId[] ways) => If($"some coated part is {string.Join(" or ", ways.Select(w => Choices.Find(Id).Find(w).Name))}",
+        q => By(q, ways).Count > 0);
 
     private static Drying Enamel(PlanQuestion q) => Drying.Enamel(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
 
@@ -74,35 +79,35 @@ internal static class CoatingRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("seal the coating's edge", "A lifting edge lets damp creep under.", [Has, Asked, Way(WayId.Seal)], q =>
-            new Deed(StepKey.CoatSeal, Stage.Coating, "Seal the edges of the old coating with wax", q.Minutes(StepKey.CoatSeal, SurfaceWays.Coated(q)))
+            new Deed(StepKey.CoatSeal, Stage.Coating, "Seal the edges of the old coating with wax", q.Minutes(StepKey.CoatSeal, By(q, WayId.Seal)))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.MicrocrystallineWax, 5), Need.Of(SupplyIds.FineBrush)],
+            Parts = Ids(By(q, WayId.Seal)), Needs = [Need.Of(SupplyIds.MicrocrystallineWax, 5), Need.Of(SupplyIds.FineBrush)],
                 How = "Warm the wax, brush it along every edge, wipe.",
             Reason = "Keeps what is left without adding colour.", FinishTest = "No edge lifts under a soft brush.",
         }, Id, 6),
         PlanRule.One("wax over the coating", "What is sound stays, and bare spots are fed.", [Has, Asked, Way(WayId.WaxOver)], q =>
-            new Deed(StepKey.CoatSeal, Stage.Coating, "Oil the bare spots and wax over the old coating", q.Minutes(StepKey.CoatSeal, SurfaceWays.Coated(q)))
+            new Deed(new DeedId(StepKey.CoatSeal, "wax"), Stage.Coating, "Oil the bare spots and wax over the old coating", q.Minutes(StepKey.CoatSeal, By(q, WayId.WaxOver)))
         {
-            Parts = Parts(q), Needs = [q.On(SupplyIds.LightOil, SurfaceWays.Coated(q)), q.On(SupplyIds.PasteWax, SurfaceWays.Coated(q)),
+            Parts = Ids(By(q, WayId.WaxOver)), Needs = [q.On(SupplyIds.LightOil, By(q, WayId.WaxOver)), q.On(SupplyIds.PasteWax, By(q, WayId.WaxOver)),
                 Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "Oil first where it is bare, wipe, then thin wax over all, buffed when it hazes.", Reason = "Nothing new is put on that cannot come off.",
             FinishTest = "An even soft shine, dry to the hand.",
         }, Id, 5),
-        PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, Way(WayId.Touch)], q =>
+        PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, If("a coated part with bare patches is touched in", q => Touched(q).Count > 0)], q =>
             new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch, Renewed(q)))
         {
             Parts = Ids(Renewed(q)), Lag = Lag.Cure(Enamel(q).CureMin, 60),
             Needs = [Need.Of(Japanned(q) ? SupplyIds.GlossBlackEnamel : SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.FineBrush),
                 Need.Of(SupplyIds.WhiteSpirit, 10)],
             How = $"Feather the edge first; match sheen on a hidden spot. Stay off {Bare(q)}.",
-            Reason = Ways.SurfaceWays.Coated(q).Any(p => p.Material == Material.CastIron) ? "Bare casting rusts again; the rest is original."
+            Reason = Touched(q).Any(p => p.Material == Material.CastIron) ? "Bare casting rusts again; the rest is original."
                 : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Cautions = [CautionId.OldPaint],
         }, Id, 5),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
             new Deed(StepKey.CoatColour, Early(q), q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives",
                 q.Minutes(StepKey.CoatColour))
         {
-            Parts = Parts(q),
+            Parts = Ids(Painted(q)),
             How = q.Aim == AimKind.Own ? "A dab on scrap beside the last tool dressed like it, dry, in daylight."
                 : $"Look under {Hidden(q)}: there it was never in the light.", Reason = "It is settled before anything is stripped.",
             FinishTest = "A dry dab beside the old one, in daylight.",
@@ -110,18 +115,18 @@ internal static class CoatingRules
         PlanRule.One("strip the coating", "A new coat holds only on sound ground.", [Has, Asked, Way(WayId.Respray, WayId.Bake), Strips,
             ByHand], q =>
             Strip(q), ChoiceId.Strip),
-        PlanRule.One("key the old coat", "A sound coat is the best primer.", [Has, Asked, Way(WayId.Respray), Over], q =>
-            new Deed(StepKey.CoatScuff, Stage.Coating, "Dull the sound old coat so that the new one holds", q.Minutes(StepKey.CoatScuff, SurfaceWays.Coated(q)))
+        PlanRule.One("key the old coat", "A sound coat is the best primer.", [Has, Asked, If("a sound old coat is painted over", q => Keyed(q).Count > 0)], q =>
+            new Deed(StepKey.CoatScuff, Stage.Coating, "Dull the sound old coat so that the new one holds", q.Minutes(StepKey.CoatScuff, Keyed(q)))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.WhiteSpirit, 30)],
+            Parts = Ids(Keyed(q)), Needs = [Need.Of(SupplyIds.P400Sheet, 1), Need.Of(SupplyIds.WhiteSpirit, 30)],
             How = "Wet, only until the shine is gone." + (q.Way(ChoiceId.Primer) == WayId.Primed ? "" : " No primer over a sound coat."),
             Reason = "The old coat is whole: it stays, under the new one.",
             FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
         PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask, SurfaceWays.Coated(q)))
+            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask, Painted(q)))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.MaskingTape, 3), Need.Of(Paint(q), 2)],
+            Parts = Ids(Painted(q)), Needs = [Need.Of(SupplyIds.MaskingTape, 3), Need.Of(Paint(q), 2)],
             How = "Press the tape down and seal its edge with the base colour, so that nothing creeps under. Plug threads.",
             Reason = "Paint under a seat lets it rock.", FinishTest = "Tape pressed down, edges cut clean.",
         }, Id),
@@ -135,14 +140,14 @@ internal static class CoatingRules
         }, Id),
         PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Chosen(ChoiceId.Primer, WayId.Primed)], q =>
             new Deed(StepKey.CoatPrime, Stage.Coating, SurfaceWays.Strips(q) ? "One thin coat of primer on the bare metal" : "One thin coat of primer",
-                q.Minutes(StepKey.CoatPrime, SurfaceWays.Coated(q)))
+                q.Minutes(StepKey.CoatPrime, By(q, WayId.Respray)))
         {
-            Parts = Parts(q), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1),
-                Needs = [q.On(SupplyIds.Primer, SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
+            Parts = Ids(By(q, WayId.Respray)), Lag = Lag.Recoat(Prime(q).RecoatFromMin, Prime(q).RecoatUntilMin, StepKey.Coat1),
+                Needs = [q.On(SupplyIds.Primer, By(q, WayId.Respray)), Need.Of(SupplyIds.SprayGear)],
             How = "Thin, from all sides, into the corners first.", Reason = "It holds the paint and keeps damp out.",
             FinishTest = "An even matt film.", Cautions = [CautionId.Spray],
         }, ChoiceId.Primer),
-        new("coats of paint", "Thin coats inside the recoat window, each with its time.", [Has, Asked, Way(WayId.Respray)], Painted, Id, 12),
+        new("coats of paint", "Thin coats inside the recoat window, each with its time.", [Has, Asked, Way(WayId.Respray)], Sprayed, Id, 12),
         new("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], Baked, Id, 14),
     ];
 
@@ -174,7 +179,7 @@ internal static class CoatingRules
             "Stripper, wait, wood and brush. Rinse, dry and oil bare iron at once.", [CautionId.OldPaint, CautionId.Stripper]),
     };
 
-    private static IEnumerable<Deed> Painted(PlanQuestion q)
+    private static IEnumerable<Deed> Sprayed(PlanQuestion q)
     {
         int coats = CoatWays.Count(q, ChoiceId.MetalCoats);
         for (int coat = 1; coat <= coats; coat++)
@@ -183,10 +188,10 @@ internal static class CoatingRules
             DeedId Key(int n) => n == 1 ? StepKey.Coat1 : n == 2 ? StepKey.Coat2 : new DeedId(StepKey.Coat2, $"{n}");
             Lag lag = last ? Lag.Cure(Enamel(q).CureMin, 60) : Lag.Recoat(Enamel(q).RecoatFromMin, Enamel(q).RecoatUntilMin, StepKey.Coat2);
             yield return new Deed(Key(coat), Stage.Coating, coats == 1 ? $"One thin coat of {Colour(q)}" : $"{CoatWays.Turn(coat)} thin coat of {Colour(q)}",
-                q.Minutes(coat == 1 ? StepKey.Coat1 : StepKey.Coat2, SurfaceWays.Coated(q)))
+                q.Minutes(coat == 1 ? StepKey.Coat1 : StepKey.Coat2, By(q, WayId.Respray)))
             {
-                Parts = Parts(q), Lag = lag, Since = coat == 1 ? null : [new Follows(Key(coat - 1), "inside the recoat window")],
-                Needs = [q.On(Paint(q), SurfaceWays.Coated(q)), Need.Of(SupplyIds.SprayGear)],
+                Parts = Ids(By(q, WayId.Respray)), Lag = lag, Since = coat == 1 ? null : [new Follows(Key(coat - 1), "inside the recoat window")],
+                Needs = [q.On(Paint(q), By(q, WayId.Respray)), Need.Of(SupplyIds.SprayGear)],
                 How = (coat == 1 ? "Two light passes." : "As the first, across it.") + (last ? " Tape off while it is still soft."
                     : $" The next coat goes on from {Typed.Wait(Enamel(q).RecoatFromMin)} to {Typed.Wait(Enamel(q).RecoatUntilMin!.Value)} after it, or "
                         + "again after "
@@ -207,14 +212,14 @@ internal static class CoatingRules
         for (int coat = 1; coat <= coats; coat++)
         {
             yield return new Deed(Key(coat), Stage.Coating, coats == 1 ? "One thin coat of japan, flashed off and baked"
-                : $"{CoatWays.Turn(coat)} thin coat of japan, flashed off and baked", q.Minutes(StepKey.CoatBake, SurfaceWays.Coated(q)))
+                : $"{CoatWays.Turn(coat)} thin coat of japan, flashed off and baked", q.Minutes(StepKey.CoatBake, By(q, WayId.Bake)))
             {
-                Parts = Parts(q), Lag = Lag.Cure(flash + (a.JapanOvenHours * 60), flash),
+                Parts = Ids(By(q, WayId.Bake)), Lag = Lag.Cure(flash + (a.JapanOvenHours * 60), flash),
                 Since = coat == 1 ? null : [new Follows(Key(coat - 1), "each coat is baked before the next")],
-                Needs = [q.On(SupplyIds.Japanning, SurfaceWays.Coated(q)), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
+                Needs = [q.On(SupplyIds.Japanning, By(q, WayId.Bake)), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
                 How = $"Let it flash off for {Typed.Wait(flash)}, then raise the heat slowly, hold, and let it fall with the door shut."
                     + (coat > 1 ? " Rub nibs off first." : ""),
-                Reason = Parts(q).Any(p => q.Tool.Part(p) is { Finish: PartFinish.Japanned }) ? "It left the works baked."
+                Reason = By(q, WayId.Bake).Any(p => p.Finish == PartFinish.Japanned) ? "It left the works baked."
                     : "Baked it stands more than the paint it had.",
                 FinishTest = coat == coats ? "Hard to the nail, even in raking light." : "Hard to the nail.", Cautions = [CautionId.Oven], Final = coat == 1,
             };

@@ -49,7 +49,7 @@ internal static class DerustRules
     ];
 
     private static CautionId[] Dusty(PlanQuestion q, IEnumerable<PartDef> parts) =>
-        parts.Any(p => SurfaceWays.IsCoated(p) && !SurfaceWays.Strips(q)) ? [CautionId.OldPaint] : [];
+        parts.Any(p => SurfaceWays.IsCoated(p) && !SurfaceWays.Strips(q, p)) ? [CautionId.OldPaint] : [];
 
     private static IReadOnlyList<PartDef> AtTheWheel(PlanQuestion q) => [.. q.RustPlan.By(WayId.Wire), .. q.RustPlan.Wheeled];
 

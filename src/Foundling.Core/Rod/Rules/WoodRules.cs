@@ -46,7 +46,13 @@ internal static class WoodRules
 
     private static bool Sanded(PlanQuestion q) => q.Way(ChoiceId.Film) == WayId.Sand;
 
-    private static Cond Way(params WayId[] ways) => Chosen(Id, ways);
+    private static Cond Way(params WayId[] ways) => If($"some wood is {string.Join(" or ", ways.Select(w => Choices.Find(Id).Find(w).Name))}",
+        q => By(q, ways).Count > 0);
+
+    private static IReadOnlyList<PartDef> By(PlanQuestion q, params WayId[] ways) => SurfaceWays.FinishedBy(q, ways);
+
+    private static readonly WayId[] Stains = [WayId.Revive, WayId.Shellac, WayId.Lacquer], Oils = [WayId.Oil, WayId.OilWax, WayId.OilShellac],
+        Waxes = [WayId.Wax, WayId.OilWax, WayId.OilShellac], Shellacs = [WayId.Shellac, WayId.OilShellac];
 
     private static Drying Wipe(PlanQuestion q) => Drying.OilWipeOff(q.Shop.Assumptions).In(q.TemperatureC, q.RelativeHumidityPercent);
 
@@ -97,43 +103,43 @@ internal static class WoodRules
                 ? [Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P240Sheet, 1)] : [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
             How = Sanded(q) ? "With the grain, two grits and no more, round every stamp and off the edges. Round parts spin in the drill press."
                 : "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
-            Reason = q.Way(Id) is not (WayId.Shellac or WayId.Lacquer) ? "Oil does not go through varnish."
+            Reason = By(q, WayId.Shellac, WayId.Lacquer).Count == 0 ? "Oil does not go through varnish."
                 : "The old finish is too far gone for what is asked.",
             FinishTest = "Even in raking light.", Cautions = Sanded(q) ? [CautionId.WoodDust, CautionId.Rotating] : [CautionId.WoodDust],
                 Undoable = false,
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
-        PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(WayId.Revive, WayId.Shellac, WayId.Lacquer)], q =>
+        PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(Stains)], q =>
             new Deed(StepKey.WoodStain, Stage.Wood, Broken(q).Count > 0 ? "Stain pale dings and the glue line to match" : "Stain pale dings to match",
-                q.Minutes(StepKey.WoodStain, SurfaceWays.Finished(q)))
+                q.Minutes(StepKey.WoodStain, By(q, Stains)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
+            Parts = Ids(By(q, Stains)), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.", Undoable = false,
         }, Id),
         PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
-            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, SurfaceWays.Finished(q)))
+            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, By(q, WayId.Revive)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Shellac), 30),
-                Needs = [q.On(SupplyIds.Shellac, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+            Parts = Ids(By(q, WayId.Revive)), Lag = Lag.Cure(In(q, Drying.Shellac), 30),
+                Needs = [q.On(SupplyIds.Shellac, By(q, WayId.Revive)), Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
             Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
         }, Id, 5),
-        new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(WayId.Oil, WayId.OilWax, WayId.OilShellac)], Oiled, Id, 5),
+        new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(Oils)], Oiled, Id, 5),
         new("dip the wood", "Raw oil goes in as deep as it is given time.", [Has, Dry, Way(WayId.RawOil)], Dipped, Id, 5),
-        PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(WayId.Wax, WayId.OilWax, WayId.OilShellac)], q =>
-            new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, SurfaceWays.Finished(q)))
+        PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(Waxes)], q =>
+            new Deed(StepKey.WoodWax, Stage.Wood, "Wax the wood and buff it", q.Minutes(StepKey.WoodWax, By(q, Waxes)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Wax)), Needs = [q.On(SupplyIds.PasteWax, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth,
+            Parts = Ids(By(q, Waxes)), Lag = Lag.Cure(In(q, Drying.Wax)), Needs = [q.On(SupplyIds.PasteWax, By(q, Waxes)), Need.Of(SupplyIds.LintFreeCloth,
                 1)],
                 How = "Thin; buff when it hazes, 5 to 15 min." + Bare(q),
             Reason = "Dry to the hand, and it keeps dirt out.", FinishTest = "No streak, no drag.",
         }, Id, 4),
-        new("shellac the wood", "Thin coats, each dry before the next.", [Has, Dry, Way(WayId.Shellac, WayId.OilShellac)], q => Coated(q, StepKey.WoodShellac,
+        new("shellac the wood", "Thin coats, each dry before the next.", [Has, Dry, Way(Shellacs)], q => Coated(q, By(q, Shellacs), StepKey.WoodShellac,
             "shellac",
             SupplyIds.Shellac, Drying.Shellac, "Small parts spin on a mandrel in the drill press.", "An even shine as it was sold.",
             [CautionId.Solvent, CautionId.Rotating], Need.Of(SupplyIds.LintFreeCloth, 1)), Id, 8),
-        new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, StepKey.WoodLacquer, "lacquer",
+        new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, By(q, WayId.Lacquer), StepKey.WoodLacquer, "lacquer",
             SupplyIds.Lacquer, Drying.Lacquer, "Light passes.", "Hard, clear and even.", [CautionId.Spray], Need.Of(SupplyIds.SprayGear)), Id, 8),
     ];
 
@@ -142,23 +148,23 @@ internal static class WoodRules
     private static IEnumerable<Deed> Oiled(PlanQuestion q)
     {
         // Under shellac one coat of oil gives the depth.
-        int coats = q.Way(Id) == WayId.OilShellac ? 1 : CoatWays.Count(q, ChoiceId.WoodCoats);
+        int coats = By(q, WayId.Oil, WayId.OilWax).Count == 0 ? 1 : CoatWays.Count(q, ChoiceId.WoodCoats);
         for (int coat = 1; coat <= coats; coat++)
         {
             yield return new Deed(Coat(StepKey.WoodOil, coat), Stage.Wood, coats == 1 ? "One thin coat of oil on the wood"
-                : $"{CoatWays.Turn(coat)} thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, SurfaceWays.Finished(q)))
+                : $"{CoatWays.Turn(coat)} thin coat of oil on the wood", q.Minutes(StepKey.WoodOil, By(q, Oils)))
             {
-                Parts = Parts(q), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
+                Parts = Ids(By(q, Oils)), Lag = Lag.WipeOff(Wipe(q).RecoatFromMin, Wipe(q).RecoatUntilMin ?? Wipe(q).RecoatFromMin, StepKey.WoodWipe),
                 Since = coat == 1 ? null : [new Follows(Coat(StepKey.WoodWipe, coat - 1), "the coat before has dried")],
-                Needs = [q.On(SupplyIds.BoiledLinseedOil, SurfaceWays.Finished(q)), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                Needs = [q.On(SupplyIds.BoiledLinseedOil, By(q, Oils)), Need.Of(SupplyIds.LintFreeCloth, 1)],
                 Reason = coat == 1 ? "It keeps the colour and sheds water." : "One coat dries patchy.",
                 How = $"Rub it in thin and let it stand {Wipe(q).RecoatFromMin:0} to {Wipe(q).RecoatUntilMin:0} min, no longer: it skins over.{Bare(q)}",
                 FinishTest = "Wet all over, nowhere a puddle.", Cautions = [CautionId.OilyRags], Final = coat == 1,
             };
             yield return new Deed(Coat(StepKey.WoodWipe, coat), Stage.Wood, "Wipe off all the oil that stands",
-                q.Minutes(StepKey.WoodWipe, SurfaceWays.Finished(q)))
+                q.Minutes(StepKey.WoodWipe, By(q, Oils)))
             {
-                Parts = Parts(q), Lag = Lag.Cure(In(q, Drying.Oil)), Needs = [Need.Of(SupplyIds.LintFreeCloth, 1)],
+                Parts = Ids(By(q, Oils)), Lag = Lag.Cure(In(q, Drying.Oil)), Needs = [Need.Of(SupplyIds.LintFreeCloth, 1)],
                 Since = [new Follows(Coat(StepKey.WoodOil, coat), "it stands a while, then it is wiped off")],
                 How = "With a clean cloth, turned often, into every corner. Where it has gone tacky, fresh oil softens it: rub, and wipe again.",
                 Reason = "What the wood has not taken never dries hard.", FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
@@ -166,21 +172,24 @@ internal static class WoodRules
         }
     }
 
+    // Some wood may be oiled by hand and some dipped.
+    private static DeedId Dip(StepKey step) => new(step, "dip");
+
     private static IEnumerable<Deed> Dipped(PlanQuestion q)
     {
         Assumptions a = q.Shop.Assumptions;
-        yield return new Deed(StepKey.WoodOil, Stage.Wood, "Stand the wood in raw linseed oil", q.Minutes(StepKey.WoodOil, SurfaceWays.Finished(q)))
+        yield return new Deed(Dip(StepKey.WoodOil), Stage.Wood, "Stand the wood in raw linseed oil", q.Minutes(StepKey.WoodOil, By(q, WayId.RawOil)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, SurfaceWays.Finished(q), RawOilTimes)],
+            Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, By(q, WayId.RawOil), RawOilTimes)],
             How = $"End grain down, turned once.{Bare(q)}", Reason = "What is soaked through sheds water from within.",
             FinishTest = "No more bubbles from the end grain.", Cautions = [CautionId.OilyRags], Undoable = false,
         };
-        yield return new Deed(StepKey.WoodWipe, Stage.Wood, "Let it drip, and wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe,
-            SurfaceWays.Finished(q)))
+        yield return new Deed(Dip(StepKey.WoodWipe), Stage.Wood, "Let it drip, and wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe,
+            By(q, WayId.RawOil)))
         {
-            Parts = Parts(q), Lag = Lag.Cure(new Drying(a.RawOilDryDays * HoursADay * MinutesAnHour, null, a.RawOilDryDays * HoursADay * MinutesAnHour)
+            Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(new Drying(a.RawOilDryDays * HoursADay * MinutesAnHour, null, a.RawOilDryDays * HoursADay * MinutesAnHour)
                 .In(q.TemperatureC, q.RelativeHumidityPercent).RecoatFromMin), Needs = [Need.Of(SupplyIds.LintFreeCloth, 2)],
-            Since = [new Follows(StepKey.WoodOil, "it soaks first")],
+            Since = [new Follows(Dip(StepKey.WoodOil), "it soaks first")],
             How = "Wiped again after a day and after a week: what sweats out goes sticky.", Reason = "What the wood has not taken never dries hard.",
             FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
         };
@@ -190,7 +199,7 @@ internal static class WoodRules
 
     private const int RawOilTimes = 4;
 
-    private static IEnumerable<Deed> Coated(PlanQuestion q, StepKey step, string finish, SupplyId supply, Func<Assumptions, Drying> drying, string how,
+    private static IEnumerable<Deed> Coated(PlanQuestion q, IReadOnlyList<PartDef> parts, StepKey step, string finish, SupplyId supply, Func<Assumptions, Drying> drying, string how,
         string reason, IReadOnlyList<CautionId> cautions, Need with)
     {
         int coats = CoatWays.Count(q, ChoiceId.WoodCoats);
@@ -199,12 +208,12 @@ internal static class WoodRules
         {
             bool last = coat == coats;
             yield return new Deed(Coat(step, coat), Stage.Wood, coats == 1 ? $"One thin coat of {finish}" : $"{CoatWays.Turn(coat)} thin coat of {finish}",
-                q.Minutes(step, SurfaceWays.Finished(q), coat == 1 ? StepCase.Usual : StepCase.Much))
+                q.Minutes(step, parts, coat == 1 ? StepCase.Usual : StepCase.Much))
             {
-                Parts = Parts(q), Lag = last ? Lag.Cure(dries.CureMin, dries.RecoatFromMin) : Lag.Recoat(dries.RecoatFromMin, dries.RecoatUntilMin, step),
+                Parts = Ids(parts), Lag = last ? Lag.Cure(dries.CureMin, dries.RecoatFromMin) : Lag.Recoat(dries.RecoatFromMin, dries.RecoatUntilMin, step),
                 Since = coat == 1 ? null : [new Follows(Coat(step, coat - 1), "the coat before is dry")],
-                Needs = coat == 1 ? [q.On(supply, SurfaceWays.Finished(q)), with]
-                    : [q.On(supply, SurfaceWays.Finished(q)), with, Need.Of(SupplyIds.SteelWool, 1)],
+                Needs = coat == 1 ? [q.On(supply, parts), with]
+                    : [q.On(supply, parts), with, Need.Of(SupplyIds.SteelWool, 1)],
                 How = (coat == 1 ? how : "Rub down with wool, dust off, then as the first.") + (last ? " Wax it once it is hard." : "") + Bare(q),
                 Reason = reason,
                 FinishTest = last ? "No bare spot in raking light." : "Dry, no drag under the finger.", Cautions = cautions, Final = coat == 1,

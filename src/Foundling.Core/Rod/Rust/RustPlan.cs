@@ -63,14 +63,14 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
         WayId.Wire => q.Etched(part) ? "A wheel wipes an etched mark away"
             : part.Is(PartIds.Knurl) ? "A wheel rounds the points of a knurl"
             : part.IsFastener && (part.Finish == PartFinish.Plated || q.DullPlate(part)) ? "A wheel tears plating off and throws it into the air"
-            : SurfaceWays.IsCoated(part) && !SurfaceWays.Strips(q) && q.Worst(FindingKind.CoatingLoss, part.Id) >= LooseCoat
+            : SurfaceWays.IsCoated(part) && !SurfaceWays.Strips(q, part) && q.Worst(FindingKind.CoatingLoss, part.Id) >= LooseCoat
                 ? "A wheel throws loose old paint into the air, which may hold lead" : null,
         WayId.Blast or WayId.BlastCoarse => part.Is(PartIds.Plate) || part.Material == Material.SpringSteel ? "Blasting dishes what is thin"
             : part.IsFastener ? "Blasting eats threads and the fit of pins"
             : part.Material == Material.EdgeSteel ? "Blasting roughens the faces that make the edge"
             : q.Worst(FindingKind.Mark, part.Id) >= 2 ? "Blasting blurs a mark that should be kept"
             : part.Finish == PartFinish.Plated ? "Blasting strips plating"
-            : SurfaceWays.IsCoated(part) && !SurfaceWays.Renews(q) ? "Blasting takes the coating, which stays" : null,
+            : SurfaceWays.IsCoated(part) && !SurfaceWays.Renews(q, part) ? "Blasting takes the coating, which stays" : null,
         _ => null,
     };
 

@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using Foundling.Core.Keys;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
@@ -117,13 +116,20 @@ public sealed record Choice(ChoiceId Id, string Question, string About, Func<Pla
 }
 
 /// <summary>All choices.</summary>
-public static partial class Choices
+public static class Choices
 {
+    /// <summary>The choices under what they are about, in the order of the work.</summary>
+    public static IReadOnlyList<(string About, IReadOnlyList<Choice> Choices)> Grouped { get; } =
+    [
+        ("Washing and rust", [SmallWays.Wash, RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SmallWays.Brass]),
+        ("Coating", [SurfaceWays.Coating, CoatWays.Strip, CoatWays.Primer, CoatWays.Metal]),
+        ("Wood", [SurfaceWays.Wood, SurfaceWays.Film, CoatWays.Wood, SmallWays.RodEnd]),
+        ("Edges and working faces", [MetalWays.Metal, .. EdgeWays.All]),
+        ("Sole", [.. SoleWays.All, SmallWays.Sides]),
+    ];
+
     /// <summary>Every choice, in the order of the work.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [SmallWays.Wash, RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SmallWays.Brass,
-        SurfaceWays.Coating, CoatWays.Strip, CoatWays.Primer, CoatWays.Metal,
-        SurfaceWays.Wood, SurfaceWays.Film, CoatWays.Wood, SmallWays.RodEnd, MetalWays.Metal, .. EdgeWays.All,
-        .. SoleWays.All, SmallWays.Sides];
+    public static IReadOnlyList<Choice> All { get; } = [.. Grouped.SelectMany(g => g.Choices)];
 
     private static readonly Dictionary<ChoiceId, Choice> ById = All.ToDictionary(c => c.Id);
 
@@ -143,20 +149,8 @@ public static partial class Choices
             .Where(k => k.Choice is ChoiceId choice && k.Way is WayId way && ById[choice].Ways.Any(w => w.Id == way))
             .GroupBy(k => k.Choice!.Value).ToDictionary(g => g.Key, g => g.Last().Way!.Value);
 
-    /// <summary>Reads ways to take rust off single parts, kept as "rust.part=way"; what the tool or the book has not is left out.</summary>
-    /// <param name="kept">What is kept.</param>
-    /// <param name="tool">The tool.</param>
-    public static IReadOnlyDictionary<PartId, WayId> ReadParts(IEnumerable<string> kept, ToolKind tool) =>
-        kept.Select(k => PartWay().Match(k)).Where(m => m.Success)
-            .Select(m => (Part: PartId.Of(m.Groups["part"].Value), Way: KeyText.Read<WayId>(m.Groups["way"].Value)))
-            .Where(k => tool.Made(k.Part) && k.Way is WayId way && RustWays.Choice.Ways.Any(w => w.Id == way))
-            .GroupBy(k => k.Part).ToDictionary(g => g.Key, g => g.Last().Way!.Value);
-
-    [GeneratedRegex(@"^rust\.(?<part>[a-z0-9_]{1,40})=(?<way>[a-z0-9-]{1,40})\z")]
-    private static partial Regex PartWay();
-
     /// <summary>Refuses a kept way that the book or the tool has not.</summary>
-    /// <param name="kept">"choice=way", or "rust.part=way".</param>
+    /// <param name="kept">"choice=way", or "choice.part=way".</param>
     /// <param name="tool">The tool.</param>
     /// <exception cref="InputException">No such choice, part or way.</exception>
     public static void Judge(string kept, ToolKind tool)
@@ -165,29 +159,10 @@ public static partial class Choices
         string[] left = halves[0].Split('.');
         Choice choice = Read(left[0]);
         choice.Read(halves.Length == 2 ? halves[1] : null);
-        if (left.Length > 2 || (left.Length == 2 && (choice.Id != RustWays.Id || !tool.Made(PartId.Of(left[1])))))
+        if (left.Length > 2 || (left.Length == 2 && (!PartChoices.All.Contains(choice.Id) || !tool.Made(PartId.Of(left[1])))))
         {
-            throw new InputException("unknown_part", "ways", kept, "rust.part=way", $"\"{Units.Shorten.To(kept, 60)}\" names no part of this tool.");
+            throw new InputException("unknown_part", "ways", kept, "choice.part=way", $"\"{Units.Shorten.To(kept, 60)}\" names no part of this tool.");
         }
-    }
-
-    /// <summary>Reads a way of a part kept as "rust.part=way"; no way means as the rest. Null for what is no such thing.</summary>
-    public static (PartId Part, WayId? Way)? ReadPart(string kept)
-    {
-        if (PartWay().Match(kept) is { Success: true } match && KeyText.Read<WayId>(match.Groups["way"].Value) is WayId way
-            && RustWays.Choice.Ways.Any(w => w.Id == way))
-        {
-            return (PartId.Of(match.Groups["part"].Value), way);
-        }
-        string[] halves = kept.Split('=');
-        return halves is [['r', 'u', 's', 't', '.', .. { Length: > 0 and < 41 } part], ""] ? (PartId.Of(part), null) : null;
-    }
-
-    /// <summary>Keeps the way rust comes off a part among those kept; no way takes it back.</summary>
-    public static List<string> KeepPart(IEnumerable<string> kept, PartId part, WayId? way)
-    {
-        List<string> others = [.. kept.Where(k => !k.StartsWith($"rust.{part}=", StringComparison.Ordinal))];
-        return way is WayId taken ? [.. others, $"rust.{part}={KeyText.Of(RustWays.Choice.Find(taken).Id)}"] : others;
     }
 
     /// <summary>Why a way was chosen, from reasons kept as "choice=words"; null when nothing was said.</summary>

@@ -19,12 +19,12 @@ public static class CoatWays
         new(WayId.TwoCoats, "two", "covers, and wears evenly"),
         new(WayId.ThreeCoats, "three", "japan, which is thin; paint that is looked at"),
         new(WayId.FourCoats, "four", "to fill small pits"),
-    ], q => q.Way(ChoiceId.Coating) == WayId.Bake ? (WayId.ThreeCoats, "Japan goes on thin.") : (WayId.TwoCoats,
+    ], q => SurfaceWays.CoatedBy(q, WayId.Bake).Count > 0 ? (WayId.ThreeCoats, "Japan goes on thin.") : (WayId.TwoCoats,
         "It wears from the edges, so there must be two."));
 
     /// <summary>How an old coat comes off.</summary>
     public static Choice Strip { get; } = new(ChoiceId.Strip, "The old coat comes off by", "how metal is bared for a new coat", q => SurfaceWays.Strips(q)
-        && SurfaceWays.Coated(q).Except(q.RustPlan.By(WayId.Blast)).Except(q.RustPlan.By(WayId.BlastCoarse)).Any(),
+        && SurfaceWays.Stripped(q).Except(q.RustPlan.By(WayId.Blast)).Except(q.RustPlan.By(WayId.BlastCoarse)).Any(),
     [
         new(WayId.Chemical, "paint stripper", "no dust, corners too; slow in the cold", Coating: "stripped"),
         new(WayId.Scrape, "a scraper, dry", "without chemicals; the most work", Coating: "stripped"),
@@ -35,7 +35,7 @@ public static class CoatWays
 
     /// <summary>Whether a primer goes under paint.</summary>
     public static Choice Primer { get; } = new(ChoiceId.Primer, "Under the paint goes", "whether a primer comes first",
-        q => SurfaceWays.Renews(q) && q.Way(ChoiceId.Coating) == WayId.Respray,
+        q => SurfaceWays.CoatedBy(q, WayId.Respray).Count > 0,
     [
         new(WayId.NoPrimer, "none", "over a sound old coat"),
         new(WayId.Primed, "a primer", "on bare metal, or to level what is left of the old coat"),
@@ -43,13 +43,13 @@ public static class CoatWays
 
     /// <summary>Coats of oil, shellac or lacquer on wood.</summary>
     public static Choice Wood { get; } = new(ChoiceId.WoodCoats, "Coats on the wood", "how many coats of oil, shellac or lacquer",
-        q => SurfaceWays.Wood.Asked(q) && q.Way(ChoiceId.Wood) is WayId.Oil or WayId.OilWax or WayId.OilShellac or WayId.Shellac or WayId.Lacquer,
+        q => SurfaceWays.FinishedBy(q, WayId.Oil, WayId.OilWax, WayId.OilShellac, WayId.Shellac, WayId.Lacquer).Count > 0,
     [
         new(WayId.OneCoat, "one", "enough to work with"),
         new(WayId.TwoCoats, "two", "an even tone on bare wood"),
         new(WayId.ThreeCoats, "three", "shellac and lacquer, which are thin"),
         new(WayId.FourCoats, "four", "a full shine"),
-    ], q => q.Way(ChoiceId.Wood) is WayId.Shellac or WayId.Lacquer or WayId.OilShellac ? (WayId.ThreeCoats, "Thin coats make an even shine.")
+    ], q => SurfaceWays.FinishedBy(q, WayId.Shellac, WayId.Lacquer, WayId.OilShellac).Count > 0 ? (WayId.ThreeCoats, "Thin coats make an even shine.")
         : q.Aim == AimKind.Work ? (WayId.OneCoat, "Enough to work with; it is easily renewed.") : (WayId.TwoCoats, "One coat dries patchy on bare wood."));
 
     /// <summary>How many coats the way of a choice is.</summary>

@@ -16,11 +16,27 @@ public static class SurfaceWays
     /// <summary>True for a part that was coated when it was made.</summary>
     public static bool IsCoated(PartDef part) => part.Finish is PartFinish.Japanned or PartFinish.Painted;
 
-    /// <summary>True when a new coat goes on, whether the old one is stripped or covered.</summary>
-    public static bool Renews(PlanQuestion q) => Coating.Asked(q) && q.Way(ChoiceId.Coating) is WayId.Respray or WayId.Bake;
+    /// <summary>Coated parts that are treated by one of these ways.</summary>
+    public static IReadOnlyList<PartDef> CoatedBy(PlanQuestion q, params WayId[] ways) =>
+        Coating.Asked(q) ? [.. Coated(q).Where(p => ways.Contains(q.WayFor(ChoiceId.Coating, p)))] : [];
 
-    /// <summary>True when the old coat comes off: it is baked anew, or too little of it is sound enough to paint over.</summary>
-    public static bool Strips(PlanQuestion q) => Renews(q) && (q.Way(ChoiceId.Coating) == WayId.Bake || CoatingLoss(q) >= 3);
+    /// <summary>True when a new coat goes on, whether the old one is stripped or covered.</summary>
+    public static bool Renews(PlanQuestion q) => CoatedBy(q, WayId.Respray, WayId.Bake).Count > 0;
+
+    /// <summary>True when a new coat goes on a part.</summary>
+    public static bool Renews(PlanQuestion q, PartDef part) => IsCoated(part) && Coating.Asked(q) && q.WayFor(ChoiceId.Coating, part) is WayId.Respray or WayId.Bake;
+
+    /// <summary>True when an old coat comes off: it is baked anew, or too little of it is sound enough to paint over.</summary>
+    public static bool Strips(PlanQuestion q) => Stripped(q).Count > 0;
+
+    /// <summary>True when the old coat of a part comes off.</summary>
+    public static bool Strips(PlanQuestion q, PartDef part) => Renews(q, part) && (q.WayFor(ChoiceId.Coating, part) == WayId.Bake || CoatingLoss(q) >= Gone);
+
+    /// <summary>Parts whose old coat comes off.</summary>
+    public static IReadOnlyList<PartDef> Stripped(PlanQuestion q) => [.. CoatedBy(q, WayId.Respray, WayId.Bake).Where(p => Strips(q, p))];
+
+    // From here on too little of an old coat is sound to paint over it.
+    private const int Gone = 3;
 
     /// <summary>How much of the coating is gone, 0 to 4.</summary>
     public static int CoatingLoss(PlanQuestion q) => q.WorstOn(FindingKind.CoatingLoss, Coated(q).Select(p => p.Id));
@@ -43,12 +59,16 @@ public static class SurfaceWays
         : q.WorstOn(FindingKind.CoatingLoss, OldWood(q).Select(p => p.Id));
 
     /// <summary>Wood whose old film comes off: all of it for a new film, what is varnished for oil, which does not go through varnish.</summary>
-    public static IEnumerable<PartDef> Scraped(PlanQuestion q) => q.Aim == AimKind.Keep ? [] : q.Way(ChoiceId.Wood) switch
+    public static IEnumerable<PartDef> Scraped(PlanQuestion q) => q.Aim == AimKind.Keep ? [] : OldWood(q).Where(p => q.WayFor(ChoiceId.Wood, p) switch
     {
-        WayId.Shellac or WayId.Lacquer => OldWood(q),
-        WayId.Oil or WayId.OilWax or WayId.OilShellac or WayId.RawOil => OldWood(q).Where(p => p.Finish == PartFinish.Varnished),
-        _ => [],
-    };
+        WayId.Shellac or WayId.Lacquer => true,
+        WayId.Oil or WayId.OilWax or WayId.OilShellac or WayId.RawOil => p.Finish == PartFinish.Varnished,
+        _ => false,
+    });
+
+    /// <summary>Wood that is finished by one of these ways.</summary>
+    public static IReadOnlyList<PartDef> FinishedBy(PlanQuestion q, params WayId[] ways) =>
+        Wood.Asked(q) ? [.. Finished(q).Where(p => ways.Contains(q.WayFor(ChoiceId.Wood, p)))] : [];
 
     /// <summary>Old darkening of iron.</summary>
     public static Choice Dark { get; } = new(ChoiceId.Dark, "Old darkening is", "whether smooth dark iron is left or taken bright", q => q.Aim != AimKind.Keep

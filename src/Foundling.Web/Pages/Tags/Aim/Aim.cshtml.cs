@@ -50,8 +50,8 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
         IsBetween = Tool.Aim == AimKind.Work && MetalWays.IsOnMiddleRoad(question);
     }
 
-    /// <summary>The road between Keep and Work.</summary>
-    public AimReview Between { get; private set; } = null!;
+    /// <summary>The road between Keep and Work; null while it was not asked for.</summary>
+    public AimReview? Between { get; private set; }
 
     /// <summary>True for a tool that is on it.</summary>
     public bool IsBetween { get; private set; }

@@ -96,19 +96,21 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
                 PlanDiff.Of(Planner.Plan(now.With(choice, way)), Planner.Plan(now)),
                 "Take", [("choice", Choices.Find(choice).Key), ("way", Choices.Find(choice).Find(way).Key)]);
         }
-        else if (was is not null && Tool.Aim is AimKind chosen && Choices.ReadPart(was) is { } part && Tool.Tool().Part(part.Part) is { } of)
+        else if (was is not null && Tool.Aim is AimKind chosen && PartChoices.Read(was) is { } part && Tool.Tool().Part(part.Part) is { } of)
         {
             PlanQuestion now = Asked = await rods.Question(Tool, chosen);
-            Dictionary<PartId, WayId> waysThen = new(now.PartWays);
-            waysThen.Remove(part.Part);
+            Dictionary<(ChoiceId, PartId), WayId> waysThen = new(now.PartWays);
+            waysThen.Remove((part.Choice, part.Part));
             if (part.Way is WayId had)
             {
-                waysThen[part.Part] = had;
+                waysThen[(part.Choice, part.Part)] = had;
             }
             PlanQuestion then = now with { PartWays = waysThen };
-            string Named(PlanQuestion q) => RustWays.Choice.Find(q.RustWay(of)).Name;
-            Changed = new RodChange($"rust comes off the {of.Name} by", Named(now), Named(then), PlanDiff.Of(Planner.Plan(then), Planner.Plan(now)),
-                "Part", [("part", part.Part.Value), ("way", part.Way is WayId kept ? Core.Keys.KeyText.Of(kept) : "")]);
+            Choice choice = Choices.Find(part.Choice);
+            string Named(PlanQuestion q) => choice.Find(q.WayFor(part.Choice, of)).Name;
+            Changed = new RodChange($"{choice.Question.ToLowerInvariant()}, for the {of.Name}:", Named(now), Named(then),
+                PlanDiff.Of(Planner.Plan(then), Planner.Plan(now)), "Part",
+                [("choice", choice.Key), ("part", part.Part.Value), ("way", part.Way is WayId kept ? Core.Keys.KeyText.Of(kept) : "")]);
         }
     }
 

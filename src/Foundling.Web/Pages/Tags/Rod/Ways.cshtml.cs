@@ -22,6 +22,14 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     /// <summary>The choices this tool asks, with their ways.</summary>
     public List<(Choice Choice, Way Way, ChosenBy By, string Why, IReadOnlyList<WayReview> Ways)> Open { get; } = [];
 
+    /// <summary>The choice that was asked for by its name; null for none.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Of { get; set; }
+
+    /// <summary>Choices that change a rod most stand open, with those that were made here and the one that was asked for.</summary>
+    public bool Unfolded(Choice choice, ChosenBy by) => choice.Key == Of || by is ChosenBy.Tag or ChosenBy.StandIn
+        || choice.Id is ChoiceId.Rust or ChoiceId.Coating or ChoiceId.Wood;
+
     /// <summary>Why a way was chosen for this tool; empty when nothing was said.</summary>
     public string ReasonFor(ChoiceId choice) => Choices.ReasonFor(Tool.WayReasons, choice) ?? "";
 
@@ -38,19 +46,19 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
         }
     }
 
-    /// <summary>Rusty parts, each with the ways that are open for it and the one taken.</summary>
-    public IReadOnlyList<(PartDef Part, WayId Taken, bool Own, IReadOnlyList<Way> Open)> Parts =>
-        Tool.Aim == AimKind.Keep ? [] : [.. Asked.Rusty.Select(p => (p, Asked.RustWay(p), Asked.PartWays.ContainsKey(p.Id), RustWays.OpenFor(Asked, p)))];
+    /// <summary>Parts a choice is about, each with the ways that are open for it and the one taken.</summary>
+    public IReadOnlyList<(PartDef Part, WayId Taken, bool Own, IReadOnlyList<Way> Open)> Parts(ChoiceId choice) => [.. PartChoices.Of(Asked, choice)
+        .Select(p => (p, Asked.WayFor(choice, p), Asked.PartWays.ContainsKey((choice, p.Id)), PartChoices.OpenFor(Asked, choice, p)))];
 
     /// <summary>Takes a way for one part; no way goes back to that of the rest.</summary>
-    public async Task<IActionResult> OnPostPart(string? part, string? way)
+    public async Task<IActionResult> OnPostPart(string? choice, string? part, string? way)
     {
         try
         {
             PlanQuestion question = await rods.Question(Tool, Tool.Aim ?? AimKind.Work);
-            PartId of = PartId.Of(part ?? "");
-            string was = $"rust.{of}={(question.PartWays.TryGetValue(of, out WayId had) ? Core.Keys.KeyText.Of(had) : "")}";
-            await rods.ChooseFor(Tool, of, way);
+            (ChoiceId asked, PartId of) = (Choices.Read(choice).Id, PartId.Of(part ?? ""));
+            string was = $"{choice}.{of}={(question.PartWays.TryGetValue((asked, of), out WayId had) ? Core.Keys.KeyText.Of(had) : "")}";
+            await rods.ChooseFor(Tool, choice, of, way);
             return LocalRedirect($"/tag/{Tool.Number}/rod?was={Uri.EscapeDataString(was)}");
         }
         catch (InputException fault)
@@ -95,7 +103,7 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     public async Task<IActionResult> OnPostBecause(string? choice, string? reason)
     {
         await rods.Because(Tool, Choices.Read(choice).Id, reason);
-        return LocalRedirect($"/tag/{Tool.Number}/ways#{choice}");
+        return LocalRedirect($"/tag/{Tool.Number}/ways?of={Choices.Read(choice).Key}#{Choices.Read(choice).Key}");
     }
 
     /// <summary>What the book says beside the way that is taken; what it would take but is closed here is said to be closed.</summary>
