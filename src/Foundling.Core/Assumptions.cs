@@ -82,12 +82,13 @@ public sealed partial record Assumptions
     [Assumed("", "worth an uncommon tool loses with its surface", Heading = "Surface and worth")] public double RarityUncommon { get; init; } = 0.15;
     [Assumed("", "worth a scarce tool loses with its surface")] public double RarityScarce { get; init; } = 0.4;
     [Assumed("", "worth a rare tool loses with its surface")] public double RarityRare { get; init; } = 0.65;
-    [Assumed("", "share of the original surface that is patina")] public double SurfacePatina { get; init; } = 0.3;
+    [Assumed("", "share of the original surface that is patina")] public double SurfacePatina { get; init; } = 0.35;
     [Assumed("", "share of the original surface that is coating")] public double SurfaceCoating { get; init; } = 0.2;
     [Assumed("", "share of the original surface that is finish on wood")] public double SurfaceWood { get; init; } = 0.15;
+    [Assumed("", "share of a coated casting that was left bare and shows its age")] public double CoatedBareShare { get; init; } = 0.25;
     [Assumed("", "share of the original surface that is the edge as it came")] public double SurfaceEdge { get; init; } = 0.1;
     [Assumed("", "share of the original surface that is machining marks, or the worn face of a wooden "
-        + "sole")] public double SurfaceMachining { get; init; } = 0.15;
+        + "sole")] public double SurfaceMachining { get; init; } = 0.1;
     [Assumed("", "share of the original surface that is brown brass")] public double SurfaceBrass { get; init; } = 0.05;
     [Assumed("", "share of the original surface that is a joint of the works")] public double SurfaceJoint { get; init; } = 0.05;
     [Assumed("h", "enamel takes its next coat from", Heading = "Coats, glue and the next look")] public double EnamelRecoatFromHours { get; init; } = 4;
@@ -192,6 +193,7 @@ public sealed partial record Assumptions
     [Assumed("mm", "a spanner's jaw may be wider at its tips by this")] public double JawSpreadMm { get; init; } = 0.2;
     [Assumed("mm", "how far a back saw may leave its line through a board")] public double BackSawDriftMm { get; init; } = 0.5;
     [Assumed("mm", "run-out of a hand drill that still drills round")] public double RunOutMm { get; init; } = 0.4;
+    [Assumed("mm", "light under the edge of a cap iron that lets no shaving in")] public double CapLightMm { get; init; } = 0.025;
     [Assumed("mm", "gap of closed cutter jaws that still cuts")] public double JawGapMm { get; init; } = 0.1;
 }
 

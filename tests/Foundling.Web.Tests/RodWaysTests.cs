@@ -26,7 +26,7 @@ public sealed class RodWaysTests(DemoHost host) : IClassFixture<DemoHost>
         IHtmlDocument ways = await visitor.Page("/tag/24/ways");
         IHtmlDocument rod = await Post(visitor, ways, "#rust form:has(input[name=part][value=strap])", new() { ["way"] = "wire" });
         IElement notice = rod.QuerySelector(".notice")!;
-        notice.TextContent.ShouldContain("rust comes off the straps by wire wheel");
+        notice.TextContent.ShouldContain("straps: rust comes off by wire wheel");
         notice.TextContent.ShouldContain("before it was chelating bath");
         Keys(rod).Except(before).ShouldBe(["step-derust-wire"]);
         before.Except(Keys(rod)).ShouldBeEmpty();

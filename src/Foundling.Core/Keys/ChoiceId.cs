@@ -89,4 +89,7 @@ public enum ChoiceId
 
     /// <summary>Which end of a rod is shortened.</summary>
     RodEnd,
+
+    /// <summary>What paper is wetted with.</summary>
+    Lubricant,
 }

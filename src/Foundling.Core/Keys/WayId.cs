@@ -266,4 +266,16 @@ public enum WayId
 
     /// <summary>Left, and waxed over.</summary>
     WaxOver,
+
+    /// <summary>With a film of oil.</summary>
+    OilFilm,
+
+    /// <summary>With white spirit.</summary>
+    Spirit,
+
+    /// <summary>With water and soap.</summary>
+    Water,
+
+    /// <summary>Dry.</summary>
+    Dry,
 }

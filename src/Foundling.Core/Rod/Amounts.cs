@@ -17,6 +17,17 @@ public static class Amounts
     public static Need On(this PlanQuestion q, SupplyId item, IEnumerable<PartDef> on, int coats = 1) =>
         Need.Of(item, Said(PerDm2(item, q.Shop.Assumptions) * q.Extents.Work(on).Dm2 * coats));
 
+    /// <summary>Paper by the strokes of hand work: a fresh sheet when one has done its number.</summary>
+    /// <param name="q">What is planned.</param>
+    /// <param name="item">The paper.</param>
+    /// <param name="minutes">Minutes of work, likely.</param>
+    /// <param name="share">Share of the strokes that is done with it.</param>
+    public static Need Sheets(this PlanQuestion q, SupplyId item, double minutes, double share)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        return Need.Of(item, Math.Max(1, Whole.Ceiling(minutes * a.StrokesPerMinute / Math.Max(1, a.StrokesPerFineSheet) * Math.Max(0, share))));
+    }
+
     /// <summary>What a square decimetre takes of a material, in the unit of the material.</summary>
     /// <exception cref="ArgumentOutOfRangeException">It does not go by surface: a programming error.</exception>
     public static double PerDm2(SupplyId item, Assumptions a)

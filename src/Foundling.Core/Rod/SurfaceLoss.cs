@@ -24,8 +24,8 @@ public static class SurfaceLoss
             sum += Surfaces.Share(surface, q.Shop.Assumptions) * surface switch
             {
                 // Who loses the patina of a part does not lose some of it too.
-                SurfaceId.SomePatina => Of(q, q.Present, p => parts.Contains(p.Id) && !patina.Contains(p.Id)),
-                SurfaceId.Patina => Of(q, q.Present, p => parts.Contains(p.Id)),
+                SurfaceId.SomePatina => Aged(q, p => parts.Contains(p.Id) && !patina.Contains(p.Id)),
+                SurfaceId.Patina => Aged(q, p => parts.Contains(p.Id)),
                 SurfaceId.Coating => Of(q, SurfaceWays.Coated(q), p => parts.Contains(p.Id)),
                 SurfaceId.WoodFinish => Of(q, q.Present.Where(p => p.Material == Material.Wood), p => parts.Contains(p.Id)),
                 SurfaceId.Brass => Of(q, q.Present.Where(p => p.Material == Material.Brass), p => parts.Contains(p.Id)),
@@ -37,6 +37,18 @@ public static class SurfaceLoss
 
     private static HashSet<PartId> Parts(IReadOnlyList<Deed> deeds, SurfaceId surface) => [.. deeds.Where(d => d.SurfaceLost == surface).SelectMany(d =>
         d.Parts)];
+
+    /// <summary>
+    /// How much of what shows its age is lost, 0 to 1: of the parts that were left bare, and of a coated casting that is worked on the faces that were; the
+    /// wood counts where the body is of wood.
+    /// </summary>
+    private static double Aged(PlanQuestion q, Func<PartDef, bool> lost)
+    {
+        List<PartDef> bare = [.. q.Present.Where(p => !SurfaceWays.IsCoated(p) && (p.Ferrous || q.Tool.Parts[0].Material == Material.Wood))];
+        double faces = q.Shop.Assumptions.CoatedBareShare * q.Extents.Work(q.Present.Where(p => SurfaceWays.IsCoated(p) && lost(p))).Dm2;
+        double all = q.Extents.Work(bare).Dm2 + faces;
+        return all > 0 ? Math.Min(1, (q.Extents.Work(bare.Where(lost)).Dm2 + faces) / all) : 1;
+    }
 
     /// <summary>How much of these parts is lost, 0 to 1; all of it where nothing is known of their size.</summary>
     private static double Of(PlanQuestion q, IEnumerable<PartDef> all, Func<PartDef, bool> lost)

@@ -54,6 +54,12 @@ public static class MeasureIds
     /// <summary>How far the cap iron sits behind the edge.</summary>
     public static readonly MeasureId CapSetBack = MeasureId.Of("cap_set_back");
 
+    /// <summary>Light under the edge of the cap iron.</summary>
+    public static readonly MeasureId CapLight = MeasureId.Of("cap_light");
+
+    /// <summary>Tenths of a second a spring takes to open it.</summary>
+    public static readonly MeasureId OpeningTime = MeasureId.Of("opening_time");
+
     /// <summary>How far the frog stands behind the front of its seat.</summary>
     public static readonly MeasureId FrogPosition = MeasureId.Of("frog_position");
 

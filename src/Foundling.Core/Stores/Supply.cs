@@ -86,6 +86,7 @@ public static class Supplies
         Kit(SupplyIds.AugerBit, "auger bit"),
         Kit(SupplyIds.GreenWood, "green wood"),
         Kit(SupplyIds.SoftBolt, "a soft bolt"),
+        Kit(SupplyIds.RatedBolt, "a soft bolt of its rated size"),
         Used(SupplyIds.LightOil, "light oil", "mL", 0.02, "sewing machine oil"),
         Used(SupplyIds.PenetratingOil, "penetrating oil", "mL", 0.04, "light oil thinned with white spirit"),
         Used(SupplyIds.WhiteSpirit, "white spirit", "mL", 0.006, "paraffin", caution: CautionId.Solvent),

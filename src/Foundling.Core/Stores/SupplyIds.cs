@@ -192,6 +192,9 @@ public static class SupplyIds
     /// <summary>Green wood.</summary>
     public static readonly SupplyId GreenWood = SupplyId.Of("green-wood");
 
+    /// <summary>A bolt of the rated size.</summary>
+    public static readonly SupplyId RatedBolt = SupplyId.Of("rated-bolt");
+
     /// <summary>A soft bolt.</summary>
     public static readonly SupplyId SoftBolt = SupplyId.Of("soft-bolt");
 

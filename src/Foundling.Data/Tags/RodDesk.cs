@@ -96,7 +96,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
             throw new InputException("way_blocked", "way", way, "an open way", $"{taken.Name}, {of.Name}: {shut}");
         }
         tag.Ways = PartChoices.Keep(tag.Ways, asked.Id, part, taken?.Id);
-        await Aim(tag, aim, $"{asked.Question.ToLowerInvariant()}, for the {of.Name}: {taken?.Name ?? "as the rest"}", cancel).ConfigureAwait(false);
+        await Aim(tag, aim, $"{of.Name}: {asked.Question.ToLowerInvariant()} {taken?.Name ?? "as the rest"}", cancel).ConfigureAwait(false);
     }
 
     /// <summary>Takes the road between Keep and Work, and plans anew.</summary>

@@ -47,9 +47,25 @@ internal static class ApartRules
         return string.Join(" ", notes.Where(n => n.Length > 0));
     }
 
+    /// <summary>Turned by a spanner: a bolt or a nut that no slot and no rod makes a screw of.</summary>
+    internal static bool IsHexagon(PlanQuestion q, PartDef part) => part.Fastener is Fastening.Bolt or Fastening.Nut && part.Joint != Joint.SplitNut
+        && q.Tool.Parts.All(r => r.Rod != part.Id);
+
+    /// <summary>What turns and drives the fasteners of this tool.</summary>
+    internal static List<Need> Turning(PlanQuestion q)
+    {
+        (SupplyId Item, Func<PartDef, bool> For)[] kit =
+        [
+            (SupplyIds.FittedScrewdrivers, p => p.IsThreaded && p.Joint != Joint.SplitNut && !IsHexagon(q, p)),
+            (SupplyIds.Spanners, p => IsHexagon(q, p)), (SupplyIds.SplitNutDriver, p => p.Joint == Joint.SplitNut),
+            (SupplyIds.PinPunches, p => p.Joint == Joint.TaperedPin),
+        ];
+        return [.. kit.Where(k => q.Present.Any(k.For)).Select(k => Need.Of(k.Item))];
+    }
+
     private static List<Need> Kit(PlanQuestion q)
     {
-        var kit = new List<Need> { Need.Of(SupplyIds.BoxWithCompartments) };
+        List<Need> kit = [Need.Of(SupplyIds.BoxWithCompartments), .. Turning(q)];
         void With(SupplyId item, Func<PartDef, bool> where)
         {
             if (q.Present.Any(where))
@@ -57,11 +73,6 @@ internal static class ApartRules
                 kit.Add(Need.Of(item));
             }
         }
-        bool Hexagon(PartDef p) => p.Fastener is Fastening.Bolt or Fastening.Nut && p.Joint != Joint.SplitNut && q.Tool.Parts.All(r => r.Rod != p.Id);
-        With(SupplyIds.FittedScrewdrivers, p => p.IsThreaded && p.Joint != Joint.SplitNut && !Hexagon(p));
-        With(SupplyIds.Spanners, Hexagon);
-        With(SupplyIds.SplitNutDriver, p => p.Joint == Joint.SplitNut);
-        With(SupplyIds.PinPunches, p => p.Joint == Joint.TaperedPin);
         With(SupplyIds.Mallet, p => p.Joint == Joint.Wedged);
         With(SupplyIds.BrassHammer, p => p.Joint == Joint.LockTab);
         return kit;

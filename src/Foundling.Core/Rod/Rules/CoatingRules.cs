@@ -86,14 +86,16 @@ internal static class CoatingRules
             Reason = "Keeps what is left without adding colour.", FinishTest = "No edge lifts under a soft brush.",
         }, Id, 6),
         PlanRule.One("wax over the coating", "What is sound stays, and bare spots are fed.", [Has, Asked, Way(WayId.WaxOver)], q =>
-            new Deed(new DeedId(StepKey.CoatSeal, "wax"), Stage.Coating, "Oil the bare spots and wax over the old coating", q.Minutes(StepKey.CoatSeal, By(q, WayId.WaxOver)))
+            new Deed(new DeedId(StepKey.CoatSeal, "wax"), Stage.Coating, "Oil the bare spots and wax over the old coating", q.Minutes(StepKey.CoatSeal,
+                By(q, WayId.WaxOver)))
         {
             Parts = Ids(By(q, WayId.WaxOver)), Needs = [q.On(SupplyIds.LightOil, By(q, WayId.WaxOver)), q.On(SupplyIds.PasteWax, By(q, WayId.WaxOver)),
                 Need.Of(SupplyIds.LintFreeCloth, 1)],
             How = "Oil first where it is bare, wipe, then thin wax over all, buffed when it hazes.", Reason = "Nothing new is put on that cannot come off.",
             FinishTest = "An even soft shine, dry to the hand.",
         }, Id, 5),
-        PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked, If("a coated part with bare patches is touched in", q => Touched(q).Count > 0)], q =>
+        PlanRule.One("touch in the coating", "Small losses are touched in, sound coating stays.", [Has, Asked,
+            If("a coated part with bare patches is touched in", q => Touched(q).Count > 0)], q =>
             new Deed(StepKey.CoatTouch, Stage.Coating, "Touch in the bare patches of coating", q.Minutes(StepKey.CoatTouch, Renewed(q)))
         {
             Parts = Ids(Renewed(q)), Lag = Lag.Cure(Enamel(q).CureMin, 60),

@@ -16,6 +16,9 @@ internal static class DerustRules
 {
     private const int Crust = 3;
 
+    // A third of hand work is wiping, looking and turning the part; of the strokes half are the coarser paper's.
+    private const double HandSanding = 3d / 2, CoarseShare = 1d / 2;
+
     private static List<PartDef> Rest(PlanQuestion q) => [.. q.RustPlan.Rest.Select(k => k.Part)];
 
     private static List<PartDef> Bloom(PlanQuestion q) => [.. q.Bloomed.Except(q.SoakLoad)];
@@ -116,7 +119,9 @@ internal static class DerustRules
             Stage.Derust, "Take the dark skin off the bare iron", q.Minutes(StepKey.DarkRemove, Bright(q)))
         {
             Parts = Ids(Bright(q)),
-            Needs = [Need.Of(SupplyIds.P240Sheet, 2), Need.Of(SupplyIds.P400Sheet, 2), q.On(SupplyIds.LightOil, Bright(q), 2)],
+            Needs = [q.Sheets(SupplyIds.P240Sheet, q.Minutes(StepKey.DarkRemove, Bright(q)).Likely / HandSanding, CoarseShare),
+                q.Sheets(SupplyIds.P400Sheet, q.Minutes(StepKey.DarkRemove, Bright(q)).Likely / HandSanding, 1 - CoarseShare),
+                q.On(SupplyIds.LightOil, Bright(q), 2)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go "
                 + "round every stamp.",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,

@@ -134,6 +134,11 @@ internal static class EdgeRules
         WayId.Belt => "belt", WayId.Glass => "coarse paper", WayId.CoarsePlate => "coarse plate", _ => "wheel",
     };
 
+    /// <summary>A light test that was passed leaves the cap iron alone; where none was made, so does a tool that cuts well and keeps its edge.</summary>
+    private static bool Gapes(PlanQuestion q) => q.Measured(MeasureIds.CapLight, PartIds.CapIron) is double light
+        ? light > q.Shop.Assumptions.CapLightMm + Whole.Slack : Worked.Holds(q) || q.WorstOn(FindingKind.Bent, [PartIds.CapIron]) > 0
+            || q.WorstOn(FindingKind.Pitting, [PartIds.CapIron]) > 0;
+
     // Beyond the line of a laid-on bit the iron is soft.
     private static string Bit(PlanQuestion q) => q.Tool.Is(FormIds.LaidOn) || q.Tool.Is(FormIds.TaperedIron)
         ? " The hard bit ends at a line on the back: past it nothing holds an edge." : "";
@@ -202,12 +207,15 @@ internal static class EdgeRules
             How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
             FinishTest = "Each cuts a clean groove in scrap.", Cautions = [CautionId.BareEdge],
         }, buys: 5),
-        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron")], q =>
+        PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron"),
+            If("it has not passed the light test, and does not cut well as it is", Gapes)], q =>
             new Deed(StepKey.CapFit, Stage.Edge, "Fit the cap iron: no light along the edge", q.Minutes(StepKey.CapFit))
         {
             Parts = [PartIds.CapIron], Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.Strop)],
             How = "Undercut a little so that the very front touches; a soft one may be bent back. Polish the hump. Swing it on crosswise.",
-            Reason = "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
+            Reason = q.Measured(MeasureIds.CapLight, PartIds.CapIron) is double light
+                ? $"{light:0.0##} mm of light under its edge: it takes a shaving and chokes."
+                : "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.CapFit),
             Cautions = [CautionId.BareEdge],
         }, buys: 8),

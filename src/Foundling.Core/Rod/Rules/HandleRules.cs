@@ -33,6 +33,13 @@ internal static class HandleRules
         [.. SurfaceWays.Wooden(q).Where(p => p.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)
         && q.Tool.Family == Family.EdgeTool && q.Worst(FindingKind.Looseness, p.Id) >= 2)];
 
+    // A head with one flat face hews for one hand: its haft stands off from the work.
+    private static string ForHand(PlanQuestion q) => q.Tool.Edge != EdgeForm.FlatFace ? "" : q.Facts.Build.Hand switch
+    {
+        Hand.Either => " Which hand it hews for is settled first: the flat face lies to the work, and the haft bends away from it.",
+        var hand => $" It hews for the {hand.ToString().ToLowerInvariant()} hand: the flat face lies to the work, and the haft bends away from it.",
+    };
+
     private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);
 
     private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", HungAnew);
@@ -108,7 +115,7 @@ internal static class HandleRules
         {
             Parts = [PartIds.Haft], Needs = [Need.Of(SupplyIds.BlankForAHaft, 1), Need.Of(SupplyIds.SpokeshaveForTheHaft), Need.Of(SupplyIds.Rasp)],
             How = "Grain straight: run-out not steeper than 1 in 15, never past 1 in 10. Fit by light and rub marks, never past the contact; "
-                + (q.Tool.TightensItself ? "its taper bears at both mouths, the end 10 to 15 mm proud." : "kerf two thirds of the eye."),
+                + (q.Tool.TightensItself ? "its taper bears at both mouths, the end 10 to 15 mm proud." : "kerf two thirds of the eye.") + ForHand(q),
                     Reason = "The old one cannot carry the blow.",
                 FinishTest = q.Tool.TightensItself ? "It settles by its own weight and touches all round at both mouths."
                     : "It goes in by mallet and stops a finger from home, touching all round.", Cautions = [CautionId.WoodDust],
@@ -121,7 +128,7 @@ internal static class HandleRules
                 : [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.HandSaw)],
             How = q.Tool.TightensItself ? "Dropped on the end of its grip. From the end of the haft both corners of the edge are as far away, "
                 + "within 2 or 3 mm: put it right in the fit of the haft, not at the wheel."
-                : "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft.",
+                : "Haft hanging free, struck at its end; wedge glued and driven until it rings. Sight the edge along the haft." + ForHand(q),
             Reason = "A head that moves is a head that flies.", FinishTest = q.Tool.TightensItself ? "Edge square across the haft, no gap at either mouth."
                 : "Edge in line with the haft, wedge tight, no gap at the eye.",
             Cautions = [CautionId.BareEdge],

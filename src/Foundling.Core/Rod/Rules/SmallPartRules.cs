@@ -20,6 +20,8 @@ internal static class SmallPartRules
 
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Worked.Where(p => p.Material == Material.Brass);
 
+    private static bool Slotted(PlanQuestion q) => Screws(q).Any(p => p.IsThreaded && !ApartRules.IsHexagon(q, p));
+
     private static bool Shined(PlanQuestion q) => q.Way(ChoiceId.Brass) == WayId.Shine;
 
     private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Worked.Where(p =>
@@ -29,15 +31,17 @@ internal static class SmallPartRules
     [
         PlanRule.One("screws and slots", "Small parts are lost or rounded when done in the heap.", [If("it has screws, nuts or bolts", q => Screws(q).Any(p =>
             p.IsThreaded))],
-            q => new Deed(StepKey.Screws, Stage.SmallParts, "Clean screws and slots one at a time",
+            q => new Deed(StepKey.Screws, Stage.SmallParts, Slotted(q) ? "Clean screws and slots one at a time" : "Clean bolts and nuts one at a time",
             q.Minutes(StepKey.Screws, Screws(q)))
         {
             Parts = Ids(Screws(q)), Needs = q.Aim == AimKind.Keep ? [Need.Of(SupplyIds.SoftBrush), Need.Of(SupplyIds.WoodenScraper),
                 Need.Of(SupplyIds.LightOil, 2)]
-                : [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.LightOil, 5)],
+                : [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(Slotted(q) ? SupplyIds.SlotFile : SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 5)],
             How = q.Aim == AimKind.Keep ? "Brush and a splinter of wood, oil, wipe. No abrasive and no file: heads keep their skin."
-                : "Hold the shank in a sleeve, thread covered, and spin it slowly. Clean the slot with a file of its width.",
-            Reason = "A clean slot takes the driver next time.", FinishTest = "Each screw runs home by hand.",
+                : "Hold the shank in a sleeve, thread covered, and spin it slowly. " + (Slotted(q) ? "Clean the slot with a file of its width."
+                    : "Brush the thread; the flats keep their corners."),
+            Reason = Slotted(q) ? "A clean slot takes the driver next time." : "Clean flats take the spanner next time.",
+            FinishTest = $"Each {(Slotted(q) ? "screw" : "nut")} runs home by hand.",
             Cautions = q.Aim == AimKind.Keep ? [] : [CautionId.Rotating],
         }, buys: 3),
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",

@@ -4,6 +4,7 @@ using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Tools.Kinds;
@@ -57,11 +58,33 @@ internal static class SoleRules
     private static IEnumerable<Need> Sheets(PlanQuestion q)
     {
         Assumptions a = q.Shop.Assumptions;
-        double strokes = Lapping(q).Likely * a.StrokesPerMinute, sheets = strokes / Math.Max(1, a.StrokesPerFineSheet);
-        return new[] { (SupplyIds.P80Sheet, a.LapCoarseShare), (SupplyIds.P120Sheet, a.LapMiddleShare), (SupplyIds.P180Sheet,
-            1 - a.LapCoarseShare - a.LapMiddleShare) }
-            .Select(s => Need.Of(s.Item1, Math.Max(1, Whole.Ceiling(sheets * Math.Max(0, s.Item2)))));
+        double minutes = Lapping(q).Likely;
+        return [q.Sheets(SupplyIds.P80Sheet, minutes, a.LapCoarseShare), q.Sheets(SupplyIds.P120Sheet, minutes, a.LapMiddleShare),
+            q.Sheets(SupplyIds.P180Sheet, minutes, 1 - a.LapCoarseShare - a.LapMiddleShare)];
     }
+
+    // Half of what the sticks read at each of the two high corners.
+    private static double? Sticks(PlanQuestion q) => q.Measured(MeasureIds.Wind, PartIds.Body);
+
+    private static string Corners(PlanQuestion q) => Sticks(q) is > 0 and double wind
+        ? $"The sticks read {wind:0.0#} mm: {wind / 2:0.0#} mm off each of the two high corners first, across from one another."
+        : "High corners first, half the wind at each.";
+
+    private static IReadOnlyList<Need> Wetted(PlanQuestion q) => q.Way(ChoiceId.Lubricant) switch
+    {
+        WayId.Spirit => [q.On(SupplyIds.WhiteSpirit, [q.Tool.Part(PartIds.Body)!]), Need.Of(SupplyIds.CleanCloth, 1)],
+        WayId.Water => [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.CleanCloth, 1), Need.Of(SupplyIds.LightOil, 5)],
+        WayId.Dry => [Need.Of(SupplyIds.SoftBrush)],
+        _ => [Need.Of(SupplyIds.LightOil, 10), Need.Of(SupplyIds.CleanCloth, 1)],
+    };
+
+    private static string Lubricant(PlanQuestion q) => q.Way(ChoiceId.Lubricant) switch
+    {
+        WayId.Spirit => " White spirit on the paper: no flame, the door open, and oil at the end.",
+        WayId.Water => " Water with a drop of soap: wiped dry and oiled at each stop, for it rusts in minutes.",
+        WayId.Dry => " Dry, the dust brushed off often and wiped up damp, a mask on.",
+        _ => " A film of light oil on the paper; fresh paper when it floats.",
+    };
 
     private static bool Trued(PlanQuestion q) => q.Way(ChoiceId.Sides) == WayId.Trued;
 
@@ -100,14 +123,17 @@ internal static class SoleRules
             Lapping(q))
         {
             Parts = [PartIds.Body],
-            Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FlatPlate)],
+            Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
             How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
                 + (q.Tool.HasBed ? "press over the mouth. Leave out pits and a worn toe." : "press over the middle. Leave out pits.")
-                + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look." : ""),
+                + Lubricant(q) + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look."
+                    : ""),
             Reason = $"{Uneven(q)} Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
-                _ => $"Marks gone at {q.Tool.Manner.Sole}." }, Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleLap),
+                _ => $"Marks gone at {q.Tool.Manner.Sole}." }, Cautions = [.. Heavy(q), .. q.Way(ChoiceId.Lubricant) == WayId.Spirit ? [CautionId.Solvent]
+                    : Array.Empty<CautionId>()], Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.SoleLap),
             SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Flat, 12),
         PlanRule.One("clean the sole", "Grit left behind scratches the next board.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>
@@ -154,10 +180,11 @@ internal static class SoleRules
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.BenchPlane), Need.Of(SupplyIds.WindingSticks), Need.Of(SupplyIds.FlatPlate),
                 Need.Of(SupplyIds.P120Sheet, 1)],
-            How = "High corners first, half the wind at each. Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "
+            How = Corners(q) + " Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "
                 + "as the rest. Mind the mouth.",
             Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.",
-            Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleWood), SurfaceLost = SurfaceId.WornSole, Cautions = [CautionId.WoodDust],
+            Undoable = false, MetalRemovedMm = Sticks(q) is double wind ? Math.Max(wind / 2, q.Metal(StepKey.SoleWood)) : q.Metal(StepKey.SoleWood),
+            SurfaceLost = SurfaceId.WornSole, Cautions = [CautionId.WoodDust],
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], q =>
             new Deed(StepKey.MouthCheck, Stage.Sole, "Check the mouth: width, and a sharp front", q.Minutes(StepKey.MouthCheck))

@@ -39,7 +39,10 @@ internal static class TogetherRules
         q.Measured(measure, part) is double mm ? $" As found it {was} by {mm:0.##} mm." : "";
 
     private static string PivotNotch(PlanQuestion q) => q.Measured(MeasureIds.PivotNotch, PartIds.Pivot) is double notch
-        ? $" As found it stood at notch {notch:0}." : "";
+        ? $" As found it stood at notch {notch:0}{(q.Measured(MeasureIds.OpeningTime, PartIds.Pivot) is double tenths
+            ? $" and opened in {tenths / TenthsASecond:0.#} s" : "")}." : "";
+
+    private const double TenthsASecond = 10;
 
     private static bool Dressed(PlanQuestion q) => Choices.Find(ChoiceId.Jaws).Asked(q) && q.Way(ChoiceId.Jaws) == WayId.Stops;
 
@@ -56,8 +59,9 @@ internal static class TogetherRules
             new Deed(StepKey.Assemble, Stage.Together, q.Tool.Manner.Together.Said(p => q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
             q.Minutes(StepKey.Assemble, q.Tool.Parts.Where(p => !p.InSet && !p.OnePiece && p.Joint != Joint.StaysOn), StepCase.Each))
         {
-            Needs = q.Present.Any(p => p.IsThreaded) ? [Need.Of(SupplyIds.LightOil, 3), Need.Of(SupplyIds.FittedScrewdrivers)]
-                : [Need.Of(SupplyIds.LightOil, 3)],
+            // What a wedge or a taper holds gets no oil.
+            Needs = [.. Threaded(q) || q.Present.Any(p => p.Moves && p.Ferrous && p.Joint != Joint.Wedged) ? [Need.Of(SupplyIds.LightOil, 3)]
+                : Array.Empty<Need>(), .. ApartRules.Turning(q)],
             How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Brittle(q)}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
             FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
@@ -111,7 +115,10 @@ internal static class TogetherRules
             Reason = "Loose it folds, tight it tires the hand.", FinishTest = "It opens by itself, and no light shows at the cut.",
             Cautions = [CautionId.Spring, CautionId.BareEdge],
         }, buys: 14),
-        PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, If("its jaws meet at stops", q => q.Tool.Made(PartIds.Stops))], q =>
+        PlanRule.One("set the stops", "Jaws stop by stops, not by one another.", [NotKeep, If("its jaws meet at stops", q => q.Tool.Made(PartIds.Stops)),
+            If("their gap was not measured to be within bounds, or their faces are dressed", q => Dressed(q)
+                || q.Measured(MeasureIds.JawGap, PartIds.UpperJaw, PartIds.LowerJaw) is not double gap || gap > q.Shop.Assumptions.JawGapMm + Whole.Slack)],
+                    q =>
             new Deed(StepKey.SetStops, Stage.Tune, "Set the stops so that the jaws just meet", q.Minutes(StepKey.SetStops))
         {
             Parts = [PartIds.Stops, PartIds.UpperJaw, PartIds.LowerJaw], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FineFile)],

@@ -88,8 +88,9 @@ internal static class WoodRules
         {
             Parts = Ids(Broken(q)), Lag = Lag.Cure(Glue(q).CuredMin, Glue(q).ClampedMin), Undoable = q.Aim == AimKind.Keep,
             Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps),
-                Need.Of(SupplyIds.ScrapOfSoftwood)],
-            How = $"Dry run first. {(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Closed within {Math.Floor(Glue(q).OpenMin):0} min, "
+                Need.Of(SupplyIds.ScrapOfSoftwood), Need.Of(SupplyIds.Alcohol, 5)],
+            How = "Dry run first. Oily tropical wood is wiped with alcohol just before, or the glue does not hold. "
+                + $"{(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Closed within {Math.Floor(Glue(q).OpenMin):0} min, "
                 + "clamps off "
                 + $"after {Typed.Wait(Glue(q).ClampedMin)}, load after {Typed.Wait(Glue(q).CuredMin)}.{Cold(q)}",
             Reason = "Glue before any finish, or it will not hold.", FinishTest = Bored(q) ? "No line to feel, bore free." : "No line to feel.",
@@ -139,7 +140,8 @@ internal static class WoodRules
             "shellac",
             SupplyIds.Shellac, Drying.Shellac, "Small parts spin on a mandrel in the drill press.", "An even shine as it was sold.",
             [CautionId.Solvent, CautionId.Rotating], Need.Of(SupplyIds.LintFreeCloth, 1)), Id, 8),
-        new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, By(q, WayId.Lacquer), StepKey.WoodLacquer, "lacquer",
+        new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, By(q, WayId.Lacquer), StepKey.WoodLacquer,
+            "lacquer",
             SupplyIds.Lacquer, Drying.Lacquer, "Light passes.", "Hard, clear and even.", [CautionId.Spray], Need.Of(SupplyIds.SprayGear)), Id, 8),
     ];
 
@@ -180,14 +182,16 @@ internal static class WoodRules
         Assumptions a = q.Shop.Assumptions;
         yield return new Deed(Dip(StepKey.WoodOil), Stage.Wood, "Stand the wood in raw linseed oil", q.Minutes(StepKey.WoodOil, By(q, WayId.RawOil)))
         {
-            Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, By(q, WayId.RawOil), RawOilTimes)],
+            Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, By(q, WayId.RawOil),
+                RawOilTimes)],
             How = $"End grain down, turned once.{Bare(q)}", Reason = "What is soaked through sheds water from within.",
             FinishTest = "No more bubbles from the end grain.", Cautions = [CautionId.OilyRags], Undoable = false,
         };
         yield return new Deed(Dip(StepKey.WoodWipe), Stage.Wood, "Let it drip, and wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe,
             By(q, WayId.RawOil)))
         {
-            Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(new Drying(a.RawOilDryDays * HoursADay * MinutesAnHour, null, a.RawOilDryDays * HoursADay * MinutesAnHour)
+            Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(new Drying(a.RawOilDryDays * HoursADay * MinutesAnHour, null,
+                a.RawOilDryDays * HoursADay * MinutesAnHour)
                 .In(q.TemperatureC, q.RelativeHumidityPercent).RecoatFromMin), Needs = [Need.Of(SupplyIds.LintFreeCloth, 2)],
             Since = [new Follows(Dip(StepKey.WoodOil), "it soaks first")],
             How = "Wiped again after a day and after a week: what sweats out goes sticky.", Reason = "What the wood has not taken never dries hard.",
@@ -199,7 +203,8 @@ internal static class WoodRules
 
     private const int RawOilTimes = 4;
 
-    private static IEnumerable<Deed> Coated(PlanQuestion q, IReadOnlyList<PartDef> parts, StepKey step, string finish, SupplyId supply, Func<Assumptions, Drying> drying, string how,
+    private static IEnumerable<Deed> Coated(PlanQuestion q, IReadOnlyList<PartDef> parts, StepKey step, string finish, SupplyId supply, Func<Assumptions,
+        Drying> drying, string how,
         string reason, IReadOnlyList<CautionId> cautions, Need with)
     {
         int coats = CoatWays.Count(q, ChoiceId.WoodCoats);

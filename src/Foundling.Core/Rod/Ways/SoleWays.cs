@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Tools;
 using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Rod.Ways;
@@ -37,6 +38,15 @@ public static class SoleWays
     /// <summary>True when the bare body is lapped roughly first, and truly at the end.</summary>
     public static bool IsTwice(PlanQuestion q) => Lapping.Asked(q) && q.Way(ChoiceId.Lapping) == WayId.RoughFirst;
 
+    private static readonly Choice Lubricant = new(ChoiceId.Lubricant, "The paper is wetted with", "what carries the swarf away", q => Laps(q)
+        && q.Way(ChoiceId.Flat) != WayId.Leave && q.May(PartIds.Body),
+    [
+        new(WayId.OilFilm, "a film of light oil", "keeps rust off; the paper floats when it is too much"),
+        new(WayId.Spirit, "white spirit", "washes the paper clean; it burns, so the door is open"),
+        new(WayId.Water, "water and soap", "cheap, and it rusts in minutes: dried and oiled at each stop"),
+        new(WayId.Dry, "nothing", "quick to see the marks; dust for the lungs"),
+    ], _ => (WayId.OilFilm, "It keeps rust off between two looks."));
+
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [Flat, Lapping, Order];
+    public static IReadOnlyList<Choice> All { get; } = [Flat, Lapping, Lubricant, Order];
 }

@@ -24,7 +24,8 @@ public static class SurfaceWays
     public static bool Renews(PlanQuestion q) => CoatedBy(q, WayId.Respray, WayId.Bake).Count > 0;
 
     /// <summary>True when a new coat goes on a part.</summary>
-    public static bool Renews(PlanQuestion q, PartDef part) => IsCoated(part) && Coating.Asked(q) && q.WayFor(ChoiceId.Coating, part) is WayId.Respray or WayId.Bake;
+    public static bool Renews(PlanQuestion q, PartDef part) => IsCoated(part) && Coating.Asked(q) && q.WayFor(ChoiceId.Coating,
+        part) is WayId.Respray or WayId.Bake;
 
     /// <summary>True when an old coat comes off: it is baked anew, or too little of it is sound enough to paint over.</summary>
     public static bool Strips(PlanQuestion q) => Stripped(q).Count > 0;

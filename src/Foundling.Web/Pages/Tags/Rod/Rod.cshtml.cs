@@ -108,7 +108,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
             PlanQuestion then = now with { PartWays = waysThen };
             Choice choice = Choices.Find(part.Choice);
             string Named(PlanQuestion q) => choice.Find(q.WayFor(part.Choice, of)).Name;
-            Changed = new RodChange($"{choice.Question.ToLowerInvariant()}, for the {of.Name}:", Named(now), Named(then),
+            Changed = new RodChange($"{of.Name}: {choice.Question.ToLowerInvariant()}", Named(now), Named(then),
                 PlanDiff.Of(Planner.Plan(then), Planner.Plan(now)), "Part",
                 [("choice", choice.Key), ("part", part.Part.Value), ("way", part.Way is WayId kept ? Core.Keys.KeyText.Of(kept) : "")]);
         }
