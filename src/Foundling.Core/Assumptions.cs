@@ -161,6 +161,7 @@ public sealed partial record Assumptions
     [Assumed("", "share of the strokes that are on the coarse paper")] public double LapCoarseShare { get; init; } = 0.6;
     [Assumed("", "share of the strokes that are on the middle paper")] public double LapMiddleShare { get; init; } = 0.25;
     [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
+    [Assumed("mm", "how much a sole that was not surveyed is usually out of flat")] public double UsualHollowMm { get; init; } = 0.1;
     [Assumed("", "share of lapping that is left after it was lapped roughly")] public double AfterRoughShare { get; init; } = 0.6;
     [Assumed("", "a plate must be this much longer than the sole")] public double PlateLengthFactor { get; init; } = 1.2;
 

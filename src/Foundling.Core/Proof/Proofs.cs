@@ -104,7 +104,7 @@ public static class Proofs
             ["holds both ways, and locked", "skips now and then", "does not hold"]),
         ["bolt"] = Seen("bolt", "A bolt of its rated size", "Soft steel of the size it is rated for, never hardened, after a thinner one went well; goggles, "
             + "and the piece held.", "size and kind of the bolt",
-            [SupplyIds.RatedBolt, SupplyIds.SoftBolt], "cut through, no mark on the jaws", "cut through, a mark left", "not through"),
+            [SupplyIds.SoftBolt, SupplyIds.RatedBolt], "cut through, no mark on the jaws", "cut through, a mark left", "not through"),
         ["gap"] = (_, _, a) => new MeasuredProof("gap", "Gap of the closed jaws", "Feeler between the edges, closed by hand, at both ends and the middle.", "",
             [Feelers], "Gap", Direction.AtMost, a.JawGapMm, 0.05),
         ["twig"] = Seen("twig", "A green twig, then a dry one", "As thick as a pencil; then slip paper along the whole edge.", "size, green or dry", [Green],

@@ -19,6 +19,10 @@ public static class OrderRules
     private static readonly Cond HoneFirstWhole = When.If("honing comes first, lapping last, and the sole is lapped whole", q => HoneFirst.Holds(q)
         && !Ways.SoleWays.IsBare(q));
 
+    private static readonly Cond Wound = When.If("its grip is wound", q => q.Tool.Is(Tools.FormIds.WoundGrip));
+
+    private static readonly Cond Washers = When.If("its grip is of washers", q => !q.Tool.Is(Tools.FormIds.WoundGrip));
+
     private static readonly Cond Bare = When.If("the sole is lapped as a bare body", Ways.SoleWays.IsBare);
 
     private static readonly Cond Whole = When.If("the sole is lapped whole", q => !Ways.SoleWays.IsBare(q));
@@ -69,7 +73,8 @@ public static class OrderRules
         new(StepKey.WoodGlue, StepKey.CloseJoint, "mended wood goes on"),
         new(StepSets.Oiled, StepKey.CloseJoint, "dry and oiled first"),
         new(StepSets.Derust, StepKey.CloseJoint, "clean before it is closed"),
-        new(StepKey.Grip, StepKey.CloseJoint, "the grip is on before its cap is peened"),
+        new(StepKey.Grip, StepKey.CloseJoint, "washers are on before their cap is peened", Washers),
+        new(StepKey.CloseJoint, StepKey.Grip, "a grip is wound when everything under it is closed", Wound),
         new(StepKey.CloseJoint, StepKey.Protect, "wax last"),
         new(StepKey.CloseJoint, StepKey.Prove, "closed before it is tried"),
         new(StepKey.OpenJoint, StepSets.Wash, "dirt hides in the joint"),

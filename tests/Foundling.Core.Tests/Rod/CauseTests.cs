@@ -3,6 +3,7 @@ using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 
@@ -55,5 +56,59 @@ public sealed class CauseTests
         Step(q, StepKey.SoleLap).ShouldBeNull();
         Step(Asking.Ask(AimKind.Work) with { Tried = AsFoundTry.Badly }, StepKey.FrogFace)!.Reason.ShouldStartWith("It worked badly as found.");
         Step(Asking.Ask(AimKind.Show) with { Tried = AsFoundTry.Well }, StepKey.FrogFace).ShouldBeNull("it works");
+    }
+
+    private static PlanQuestion Read(PlanQuestion q, PartId part, MeasureId measure, double value) => q with
+    {
+        Facts = q.Facts with { Readings = [.. q.Facts.Readings, new Reading(part, measure, new Quantity(value, Unit.Millimetres), Instrument.Feeler)] },
+    };
+
+    [Fact]
+    public void What_passed_its_test_is_left_alone()
+    {
+        PlanQuestion plane = Asking.Ask(AimKind.Work);
+        Step(plane, StepKey.CapFit).ShouldNotBeNull();
+        Step(Read(plane, PartIds.CapIron, MeasureIds.CapLight, 0), StepKey.CapFit).ShouldBeNull("no light under it");
+        Step(Read(plane, PartIds.CapIron, MeasureIds.CapLight, 0.1), StepKey.CapFit)!.Reason.ShouldStartWith("0.1 mm of light");
+        Step(plane with { Tried = AsFoundTry.Well }, StepKey.CapFit).ShouldBeNull("it cuts well as it is");
+        PlanQuestion cutter = Asking.Ask(KindIds.BoltCutter, AimKind.Work);
+        Step(cutter, StepKey.SetStops).ShouldNotBeNull();
+        Step(Read(cutter, PartIds.UpperJaw, MeasureIds.JawGap, 0.05), StepKey.SetStops).ShouldBeNull("its jaws close well");
+        Step(Read(cutter, PartIds.UpperJaw, MeasureIds.JawGap, 0.4), StepKey.SetStops).ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void More_to_take_off_takes_longer_where_it_was_measured()
+    {
+        double Lap(double hollow) => Step(Surveyed(hollow, AimKind.Work), StepKey.SoleLap)!.Minutes.Likely;
+        Lap(0.2).ShouldBeGreaterThan(Lap(0.1));
+        Lap(0.4).ShouldBeGreaterThan(Lap(0.2));
+        PlanQuestion Chipped(double? deep) => Asking.Ask(AimKind.Work, Asking.F(PartIds.Iron, FindingKind.EdgeDamage, 3) with { DepthMm = deep })
+            .With(ChoiceId.Grinding, WayId.Glass);
+        double Grind(double? deep) => Step(Chipped(deep), StepKey.EdgeGrind)!.Minutes.Likely;
+        Grind(3).ShouldBeGreaterThan(Grind(1));
+        Grind(1).ShouldBeGreaterThan(Step(Chipped(1).With(ChoiceId.Grinding, WayId.BenchWheel), StepKey.EdgeGrind)!.Minutes.Likely);
+        Step(Chipped(2.5), StepKey.EdgeGrind)!.MetalRemovedMm.ShouldBe(2.5);
+    }
+
+    [Fact]
+    public void Wind_is_told_as_an_amount_for_each_corner()
+    {
+        PlanQuestion jack = Read(Asking.Ask(KindIds.WoodenBenchPlane, AimKind.Work, Asking.F(PartIds.Body, FindingKind.Wind, 2)), PartIds.Body,
+            MeasureIds.Wind, 1.6);
+        Deed plane = Step(jack, StepKey.SoleWood)!;
+        plane.How.ShouldContain("The sticks read 1.6 mm: 0.8 mm off each of the two high corners first");
+        plane.MetalRemovedMm.ShouldBeGreaterThanOrEqualTo(0.8);
+    }
+
+    [Fact]
+    public void Bolts_are_no_screws_and_what_a_wedge_holds_gets_no_oil()
+    {
+        Step(Asking.Ask(KindIds.BoltCutter, AimKind.Work), StepKey.Screws)!.Title.ShouldStartWith("Clean bolts and nuts");
+        Step(Asking.Ask(AimKind.Work), StepKey.Screws)!.Title.ShouldStartWith("Clean screws and slots");
+        Step(Asking.Ask(KindIds.WoodenBenchPlane, AimKind.Work), StepKey.Assemble)!.Needs.ShouldNotContain(n => n.Item == SupplyIds.LightOil);
+        Step(Asking.Ask(KindIds.BackSaw, AimKind.Work), StepKey.Assemble)!.Needs.ShouldContain(n => n.Item == SupplyIds.SplitNutDriver);
+        Step(Asking.Ask(KindIds.BoltCutter, AimKind.Work), StepKey.TryAsFound)!.Needs.ShouldNotContain(n => n.Item == SupplyIds.RatedBolt);
+        Step(Asking.Ask(KindIds.BoltCutter, AimKind.Work), StepKey.Prove)!.Needs.ShouldContain(n => n.Item == SupplyIds.RatedBolt);
     }
 }

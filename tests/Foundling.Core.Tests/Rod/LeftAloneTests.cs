@@ -86,7 +86,8 @@ public sealed class LeftAloneTests
     public void What_is_lost_follows_the_parts()
     {
         PlanQuestion jack = Ask(KindIds.WoodenBenchPlane, AimKind.Work, F(PartIds.Iron, FindingKind.Rust, 2));
-        PlanQuestion plane = Ask(AimKind.Work, F(PartIds.Body, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2), F(PartIds.CapIron, FindingKind.Rust, 2),
+        PlanQuestion plane = Ask(AimKind.Work, F(PartIds.Body, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2), F(PartIds.CapIron,
+            FindingKind.Rust, 2),
             F(PartIds.LeverCap, FindingKind.Rust, 2));
         Planner.Plan(jack).ShouldContain(d => d.SurfaceLost == SurfaceId.Patina, string.Join("; ", Planner.Plan(jack).Select(d => d.Title)));
         double Patina(PlanQuestion q) => SurfaceLoss.Share([.. Planner.Plan(q).Where(d => d.SurfaceLost is SurfaceId.Patina)], q);

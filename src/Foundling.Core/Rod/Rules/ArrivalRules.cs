@@ -64,7 +64,8 @@ internal static class ArrivalRules
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>
             new Deed(StepKey.TryAsFound, Stage.AsFound, "Try it as found", q.Minutes(StepKey.TryAsFound))
         {
-            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)[0].Kit.Select(k => Need.Of(k))], How = How(q.Tool),
+            Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)
+                .FirstOrDefault(p => p.Kit.Count > 0)?.Kit.Where(k => k != SupplyIds.RatedBolt).Select(k => Need.Of(k)) ?? []], How = How(q.Tool),
                 Reason = "What works already is left alone.",
             FinishTest = "It is written down what it did.",
             Cautions = q.Tool.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],

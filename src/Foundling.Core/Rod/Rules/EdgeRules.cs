@@ -155,6 +155,7 @@ internal static class EdgeRules
                 q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(GritThatCuts(q) ? SupplyIds.MediumStone : SupplyIds.FineStone)],
             How = Backing(q),
             Reason = $"{Back(q)} {(q.Tool.Edge == EdgeForm.Curved ? "Where it is rough the edge is a saw, however the bevel shines."
+                : q.Tool.Edge == EdgeForm.FlatFace ? "Honing cannot make a sharp edge on a face that is not flat."
                 : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),

@@ -34,21 +34,30 @@ internal static class SoleRules
 
     private static readonly ConditionalWeakTable<GridSurveyInput, ConditionalWeakTable<Assumptions, GridSurveyResult>> Surveyed = new();
 
+    /// <summary>The latest survey of the sole, read; null where none was made.</summary>
+    private static GridSurveyResult? Survey(PlanQuestion q) => q.Facts.Surveys is not [.., var survey] ? null
+        : Surveyed.GetOrCreateValue(survey).GetValue(q.Shop.Assumptions, x => GridSurvey.Read(survey, x));
+
     // A survey says whether a sole is flat enough for its work, whatever else is known.
     private static string? Uneven(PlanQuestion q)
     {
-        if (q.Facts.Surveys is not [.., var survey])
+        if (Survey(q) is not { } read)
         {
             return Causes.OfFace(q, PartIds.Body);
         }
-        Assumptions a = q.Shop.Assumptions;
-        GridSurveyResult read = Surveyed.GetOrCreateValue(survey).GetValue(a, x => GridSurvey.Read(survey, x));
-        (double whole, double zones) = SoleTolerance.For(q.Purpose ?? survey.Purpose ?? SolePurpose.Smoothing, a);
+        (double whole, double zones) = SoleTolerance.For(q.Purpose ?? q.Facts.Surveys[^1].Purpose ?? SolePurpose.Smoothing, q.Shop.Assumptions);
         return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
             : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
     }
 
-    private static Aim.ThreePoint Lapping(PlanQuestion q) => (SoleWays.IsTwice(q) ? ByFlat(q) * q.Shop.Assumptions.AfterRoughShare : ByFlat(q)).Halves();
+    /// <summary>How many times as much there is to lap off as is usual, by the survey; 1 where none was made.</summary>
+    private static double ByError(PlanQuestion q) => Survey(q) is not { } read ? 1
+        : Math.Clamp((q.Way(ChoiceId.Flat) == WayId.Whole ? read.FlatnessMinimumZoneMm : read.ThreeZoneErrorMm ?? read.FlatnessMinimumZoneMm)
+            / Math.Max(q.Shop.Assumptions.UsualHollowMm, Whole.Slack), LeastTimes, MostTimes);
+
+    private const double LeastTimes = 1d / 2, MostTimes = 5;
+
+    private static Aim.ThreePoint Lapping(PlanQuestion q) => (ByFlat(q) * ByError(q) * (SoleWays.IsTwice(q) ? q.Shop.Assumptions.AfterRoughShare : 1)).Halves();
 
     private static Aim.ThreePoint ByFlat(PlanQuestion q) =>
         q.Minutes(StepKey.SoleLap, Work.Surface(q.Sole.Dm2 * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1)),

@@ -60,7 +60,7 @@ internal static class TogetherRules
             q.Minutes(StepKey.Assemble, q.Tool.Parts.Where(p => !p.InSet && !p.OnePiece && p.Joint != Joint.StaysOn), StepCase.Each))
         {
             // What a wedge or a taper holds gets no oil.
-            Needs = [.. Threaded(q) || q.Present.Any(p => p.Moves && p.Ferrous && p.Joint != Joint.Wedged) ? [Need.Of(SupplyIds.LightOil, 3)]
+            Needs = [.. Threaded(q) || (!q.Tool.IsWedged && q.Present.Any(p => p.Moves && p.Ferrous)) ? [Need.Of(SupplyIds.LightOil, 3)]
                 : Array.Empty<Need>(), .. ApartRules.Turning(q)],
             How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Brittle(q)}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",

@@ -1,7 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Rust;
-using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 
@@ -86,8 +85,8 @@ public static class RustWays
         q.Aim == AimKind.Keep ? (WayId.Scrape, "Old darkening is history; only rust that still works is lifted.")
         : q.Present.Any(q.Etched) && q.Worst(FindingKind.Mark) >= 3
             ? (WayId.Abrasive, "A faint etch is worked for by hand and by eye; a bath cannot stop in time.")
-        : q.Extents.Work(q.Rusty).LargeDm2 == 0 ? q.Rusty.All(p => RustPlan.Harm(q, WayId.Wire, p) is null)
-            ? (WayId.Wire, "Small parts alone are done before a bath is mixed.") : (WayId.Abrasive, "Small parts alone are done before a bath is mixed.")
+        : q.Rusty.All(p => p.IsFastener) ? q.Rusty.All(p => RustPlan.Harm(q, WayId.Wire, p) is null)
+            ? (WayId.Wire, "A few screws are done before a bath is mixed.") : (WayId.Abrasive, "A few screws are done before a bath is mixed.")
         : q.LoadBy(WayId.Chelating).Closed is string closed ? (WayId.Abrasive, closed)
         : (WayId.Chelating, "It takes rust and leaves iron.");
 }
