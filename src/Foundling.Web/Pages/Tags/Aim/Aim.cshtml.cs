@@ -18,6 +18,9 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     /// <inheritdoc />
     public override string Here => "aim";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Surveys;
+
     /// <summary>Each aim with what it takes and leaves.</summary>
     public List<AimReview> Aims { get; } = [];
 

@@ -15,6 +15,9 @@ public sealed class NeedsModel(TagBook tags, RodDesk rods, StoreRoom stores) : T
     /// <inheritdoc />
     public override string Here => "rod";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Surveys;
+
     /// <summary>What the open steps need.</summary>
     public IReadOnlyList<KitLine> Lines { get; private set; } = [];
 

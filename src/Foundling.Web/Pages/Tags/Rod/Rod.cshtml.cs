@@ -23,7 +23,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
     public override string Here => "rod";
 
     /// <inheritdoc />
-    protected override TagParts Shows => TagParts.Waits | TagParts.Aside;
+    protected override TagParts Shows => TagParts.Waits | TagParts.Aside | TagParts.Surveys;
 
     /// <summary>The running clock.</summary>
     public RunningClock? Running { get; private set; }

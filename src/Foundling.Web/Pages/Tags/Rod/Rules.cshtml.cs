@@ -10,6 +10,9 @@ public sealed class RulesModel(TagBook tags, RodDesk rods, PlanShelf plans) : Ta
     /// <inheritdoc />
     public override string Here => "rod";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Surveys;
+
     /// <summary>Every rule by its room of the book.</summary>
     public IReadOnlyList<(string Room, IReadOnlyList<RuleTrace> Rules)> Rooms { get; private set; } = [];
 

@@ -16,6 +16,9 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     /// <inheritdoc />
     public override string Here => "rod";
 
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Surveys;
+
     /// <summary>What the plan is made from.</summary>
     public PlanQuestion Asked { get; private set; } = null!;
 
