@@ -97,6 +97,7 @@ public sealed partial record Assumptions
     [Assumed("h", "primer takes its next coat from")] public double PrimerRecoatFromHours { get; init; } = 1;
     [Assumed("h", "primer takes its next coat until")] public double PrimerRecoatUntilHours { get; init; } = 24;
     [Assumed("h", "oil on wood takes its next coat")] public double OilRecoatHours { get; init; } = 24;
+    [Assumed("times", "wood that is dipped drinks so many times what a coat takes")] public double RawOilTimes { get; init; } = 4;
     [Assumed("h", "wood stands in raw linseed oil")] public double RawOilDipHours { get; init; } = 12;
     [Assumed("days", "raw linseed oil in wood is dry to the hand")] public double RawOilDryDays { get; init; } = 14;
     [Assumed("min", "boiled linseed oil is wiped off from")] public double OilWipeFromMin { get; init; } = 10;
@@ -161,6 +162,10 @@ public sealed partial record Assumptions
     [Assumed("", "share of the strokes that are on the coarse paper")] public double LapCoarseShare { get; init; } = 0.6;
     [Assumed("", "share of the strokes that are on the middle paper")] public double LapMiddleShare { get; init; } = 0.25;
     [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
+    [Assumed("", "share of the usual lapping that a surveyed sole takes at least")] public double LapLeastShare { get; init; } = 0.5;
+    [Assumed("times", "a surveyed sole takes at most so many times the usual lapping")] public double LapMostTimes { get; init; } = 5;
+    [Assumed("", "share of hand sanding that is strokes, not wiping and looking")] public double SandingStrokesShare { get; init; } = 0.67;
+    [Assumed("", "share of the strokes of hand sanding that is the coarser paper's")] public double SandingCoarseShare { get; init; } = 0.5;
     [Assumed("mm", "how much a sole that was not surveyed is usually out of flat")] public double UsualHollowMm { get; init; } = 0.1;
     [Assumed("", "share of lapping that is left after it was lapped roughly")] public double AfterRoughShare { get; init; } = 0.6;
     [Assumed("", "a plate must be this much longer than the sole")] public double PlateLengthFactor { get; init; } = 1.2;

@@ -172,6 +172,13 @@ public sealed class ReasonsTests(DemoHost host) : IClassFixture<DemoHost>
         IHtmlDocument rod = await Follow(visitor, await visitor.Submit(aim, "#between form", []));
         rod.QuerySelector("#step-prove")!.TextContent.ShouldContain("Try it as it was tried when it came");
         rod.QuerySelector("#step-sole-lap").ShouldBeNull();
-        (await visitor.Page($"{tag}/aim")).QuerySelector("#between h3")!.TextContent.ShouldContain("taken");
+        aim = await visitor.Page($"{tag}/aim");
+        aim.QuerySelector("#between h3")!.TextContent.ShouldContain("taken");
+        aim.QuerySelector(".aims section[aria-label=Work] h2")!.TextContent.ShouldNotContain("chosen");
+        aim.QuerySelector(".aims section[aria-label=Work]")!.TextContent.ShouldNotContain("Metal offnone", customMessage: "Work is told as it would be");
+        // Another aim leaves the road.
+        rod = await Follow(visitor, await visitor.Submit(aim, ".aims section[aria-label=Work] form", []));
+        rod.QuerySelector("#step-prove")!.TextContent.ShouldContain("Prove it");
+        (await visitor.Page($"{tag}/aim")).QuerySelector("#between h3")!.TextContent.ShouldNotContain("taken");
     }
 }

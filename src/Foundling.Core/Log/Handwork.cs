@@ -187,7 +187,9 @@ public static class Handwork
     /// <param name="reason">Why; may be left out.</param>
     /// <param name="behind">The step it goes behind; null for before every open step.</param>
     /// <param name="assumptions">How much quicker or slower a step of one's own may go.</param>
-    /// <param name="waitMin">Minutes that pass by themselves after it; 0 for none. They hold what comes later on the parts of the step it is put behind.</param>
+    /// <param name="waitMin">
+    /// Minutes that pass by themselves after it; 0 for none. They hold what comes later on the parts of the step it is put behind.
+    /// </param>
     /// <exception cref="InputException">No title, or minutes that cannot be.</exception>
     public static IReadOnlyList<Deed> Add(IReadOnlyList<PlanStep> steps, string? title, Stage stage, double likelyMin, string? reason, DeedId? behind,
         Assumptions assumptions, double waitMin = 0)

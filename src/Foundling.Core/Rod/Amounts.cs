@@ -14,7 +14,7 @@ public static class Amounts
     /// <param name="item">The material.</param>
     /// <param name="on">The parts.</param>
     /// <param name="coats">How many coats, or how often.</param>
-    public static Need On(this PlanQuestion q, SupplyId item, IEnumerable<PartDef> on, int coats = 1) =>
+    public static Need On(this PlanQuestion q, SupplyId item, IEnumerable<PartDef> on, double coats = 1) =>
         Need.Of(item, Said(PerDm2(item, q.Shop.Assumptions) * q.Extents.Work(on).Dm2 * coats));
 
     /// <summary>Paper by the strokes of hand work: a fresh sheet when one has done its number.</summary>

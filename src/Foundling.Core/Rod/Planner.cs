@@ -42,18 +42,16 @@ public static class Planner
     /// <summary>The steps the rules give, not yet in order.</summary>
     internal static IEnumerable<Deed> Steps(PlanQuestion question)
     {
-        bool spares = MetalWays.Spares(question);
         foreach (PlanRule rule in Rules)
         {
-            foreach (Deed deed in question.DeedsOf(rule, r => Given(r, question)))
+            foreach (Deed deed in Of(rule, question))
             {
-                if (!spares || !StepSets.Takes.Has(deed.Id.Step))
-                {
-                    yield return deed;
-                }
+                yield return deed;
             }
         }
     }
+
+    private static IReadOnlyList<Deed> Of(PlanRule rule, PlanQuestion question) => question.DeedsOf(rule, r => Given(r, question));
 
     private static List<Deed> Given(PlanRule rule, PlanQuestion question)
     {
@@ -62,12 +60,19 @@ public static class Planner
             return [];
         }
         List<Deed> deeds = [.. StepsOf(rule, question).Select(d => d with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(d) })];
+        // Only rules that take metal off ask whether any is.
+        if (deeds.Exists(Takes) && MetalWays.Spares(question))
+        {
+            deeds.RemoveAll(Takes);
+        }
         foreach (Deed deed in deeds)
         {
             deed.Minutes.Ordered();
         }
         return deeds;
     }
+
+    private static bool Takes(Deed deed) => StepSets.Takes.Has(deed.Id.Step);
 
     // What is not to be touched is still photographed, counted and put back.
     private static bool Works(Deed deed) => deed.Stage is not (Stage.AsFound or Stage.Apart or Stage.Together or Stage.Finish)
@@ -94,7 +99,8 @@ public static class Planner
     public static IReadOnlyList<RuleTrace> Trace(PlanQuestion question) => [.. Rules.Select(rule =>
     {
         Cond? blocker = rule.Blocker(question);
-        return new RuleTrace(rule, blocker is null ? [.. StepsOf(rule, question).Select(s => s.Id)] : [], blocker?.Words);
+        IReadOnlyList<Deed> given = Of(rule, question);
+        return new RuleTrace(rule, [.. given.Select(s => s.Id)], blocker?.Words ?? (given.Count == 0 && MetalWays.Spares(question) ? MetalWays.Asks.Words : null));
     })];
 
     /// <summary>Order rules that hold between two steps of a plan.</summary>

@@ -209,13 +209,20 @@ public sealed record ToolBuild
         Held = string.IsNullOrWhiteSpace(change.Held) ? null : change.Held.Trim(),
     };
 
+    /// <summary>What a person said is left: the part, whether it only stays on, and why.</summary>
+    [JsonIgnore]
+    public IEnumerable<(PartId Part, bool StaysOn, string Why)> Left => Parts.SelectMany(p => new[]
+    {
+        (p.Part, false, p.Spared ?? ""), (p.Part, true, p.Joint == Tools.Joint.StaysOn ? p.Held ?? "" : ""),
+    }).Where(l => l.Item3.Length > 0);
+
     /// <summary>The same with a part that is left on, or not touched at all, because a person says so; no words take that back.</summary>
     /// <param name="kind">Its kind.</param>
     /// <param name="part">The part as it is now.</param>
-    /// <param name="touch">False where it is not to be touched at all; true where it only stays on.</param>
+    /// <param name="staysOn">True where it only stays on; false where it is not to be touched at all.</param>
     /// <param name="why">Why; empty to take it back.</param>
     /// <exception cref="InputException">Too many words, or a main part, which everything else comes off.</exception>
-    public ToolBuild Leaving(ToolKind kind, PartDef part, bool touch, string? why)
+    public ToolBuild Leaving(ToolKind kind, PartDef part, bool staysOn, string? why)
     {
         string? words = string.IsNullOrWhiteSpace(why) ? null : why.Trim();
         if (words?.Length > MostHeld)
@@ -223,13 +230,13 @@ public sealed record ToolBuild
             throw new InputException("too_long", "why", words.Length, $"at most {MostHeld} letters",
                 $"This is {words.Length:#,0} letters long; {MostHeld} are the most.");
         }
-        if (touch && words is not null && part.Id == kind.Parts[0].Id)
+        if (staysOn && words is not null && part.Id == kind.Parts[0].Id)
         {
             throw new InputException("main_part", "part", part.Id.Value, "a part that could come off",
                 $"Everything else comes off the {part.Name}; it can only be left untouched.");
         }
         PartBuild now = Of(part.Id) ?? new PartBuild(part.Id, part.Stand);
-        return With(!touch ? now with { Spared = words } : now with { Joint = words is null ? null : Tools.Joint.StaysOn, Held = words });
+        return With(!staysOn ? now with { Spared = words } : now with { Joint = words is null ? null : Tools.Joint.StaysOn, Held = words });
     }
 
     /// <summary>The same with a part added.</summary>

@@ -58,6 +58,19 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         await Keep(tag, deeds, why, question.TagWays, cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Takes an aim for the whole tool and plans for it: the road between Keep and Work is left with it.</summary>
+    public async Task TakeAim(Tag tag, AimKind aim, CancellationToken cancel = default)
+    {
+        if (tag.Aim is AimKind now && MetalWays.IsOnMiddleRoad(await Question(tag, now, cancel).ConfigureAwait(false)))
+        {
+            foreach (ChoiceId choice in MetalWays.MiddleRoad.Keys)
+            {
+                tag.Ways = Choices.Keep(tag.Ways, choice, null);
+            }
+        }
+        await Aim(tag, aim, cancel: cancel).ConfigureAwait(false);
+    }
+
     /// <summary>Chooses a way for this tag, or takes the choice back, and plans anew.</summary>
     /// <exception cref="InputException">No such choice or way, or one that is closed for this tool.</exception>
     public async Task Choose(Tag tag, string? choice, string? way, CancellationToken cancel = default)
@@ -109,15 +122,22 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         return Aim(tag, AimKind.Work, "the road between Keep and Work", cancel);
     }
 
-    /// <summary>Says that a part stays on, or is not to be touched at all, and plans anew; no words take it back.</summary>
-    /// <exception cref="InputException">No such part, or nothing that can be said of it.</exception>
-    public Task Leave(Tag tag, PartId part, bool touch, string? why, CancellationToken cancel = default)
+    /// <summary>Says that a part stays on, or is not to be touched at all, and plans anew.</summary>
+    /// <exception cref="InputException">No such part, no reason, or nothing that can be said of it.</exception>
+    public Task Leave(Tag tag, PartId part, bool staysOn, string? why, CancellationToken cancel = default) =>
+        Leave(tag, part, staysOn, Said(why, "Say why it is left; the papers show it."), staysOn ? "stays on" : "is not to be touched", cancel);
+
+    /// <summary>Takes that back, and plans anew.</summary>
+    /// <exception cref="InputException">No such part.</exception>
+    public Task Unleave(Tag tag, PartId part, bool staysOn, CancellationToken cancel = default) =>
+        Leave(tag, part, staysOn, null, staysOn ? "may come off again" : "may be worked on again", cancel);
+
+    private Task Leave(Tag tag, PartId part, bool staysOn, string? why, string what, CancellationToken cancel)
     {
         PartDef of = tag.Tool().Part(part) ?? throw new InputException("unknown_part", "part", part.Value, "a part of this tool",
             "That part is not on this tool.");
-        tag.Built = tag.Built.Leaving(tag.Tool(), of, touch, why);
-        string what = touch ? "stays on" : "is not to be touched";
-        return Aim(tag, tag.Aim ?? AimKind.Work, $"the {of.Name} {(string.IsNullOrWhiteSpace(why) ? "may be worked on again" : what)}", cancel);
+        tag.Built = tag.Built.Leaving(tag.Tool(), of, staysOn, why);
+        return Aim(tag, tag.Aim ?? AimKind.Work, $"the {of.Name} {what}", cancel);
     }
 
     /// <summary>Keeps a rod that was changed.</summary>

@@ -133,7 +133,8 @@ public sealed class RandomPlanTests
 
     private static void CoatsKeepTheirWindow(IReadOnlyList<PlanStep> plan, Func<PlanStep, string> where)
     {
-        foreach (PlanStep then in plan.Where(s => s.Key.Step is StepKey.Coat1 or StepKey.Coat2 or StepKey.WoodShellac or StepKey.WoodLacquer or StepKey.WoodWipe))
+        foreach (PlanStep then in plan.Where(s => s.Key.Step is StepKey.Coat1 or StepKey.Coat2 or StepKey.WoodShellac or StepKey.WoodLacquer
+            or StepKey.WoodWipe))
         {
             foreach (Follows after in then.Deed.After.Where(a => a.Lag is { Kind: LagKind.RecoatBefore or LagKind.WipeOff }))
             {

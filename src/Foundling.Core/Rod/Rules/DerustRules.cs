@@ -16,9 +16,6 @@ internal static class DerustRules
 {
     private const int Crust = 3;
 
-    // A third of hand work is wiping, looking and turning the part; of the strokes half are the coarser paper's.
-    private const double HandSanding = 3d / 2, CoarseShare = 1d / 2;
-
     private static List<PartDef> Rest(PlanQuestion q) => [.. q.RustPlan.Rest.Select(k => k.Part)];
 
     private static List<PartDef> Bloom(PlanQuestion q) => [.. q.Bloomed.Except(q.SoakLoad)];
@@ -119,8 +116,7 @@ internal static class DerustRules
             Stage.Derust, "Take the dark skin off the bare iron", q.Minutes(StepKey.DarkRemove, Bright(q)))
         {
             Parts = Ids(Bright(q)),
-            Needs = [q.Sheets(SupplyIds.P240Sheet, q.Minutes(StepKey.DarkRemove, Bright(q)).Likely / HandSanding, CoarseShare),
-                q.Sheets(SupplyIds.P400Sheet, q.Minutes(StepKey.DarkRemove, Bright(q)).Likely / HandSanding, 1 - CoarseShare),
+            Needs = [.. Sanding(q),
                 q.On(SupplyIds.LightOil, Bright(q), 2)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go "
                 + "round every stamp.",
@@ -131,6 +127,14 @@ internal static class DerustRules
     ];
 
     private const int MostReasons = 3;
+
+    /// <summary>Paper for the bare iron, by the strokes it takes.</summary>
+    private static IEnumerable<Need> Sanding(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        double minutes = q.Minutes(StepKey.DarkRemove, Bright(q)).Likely * a.SandingStrokesShare;
+        return [q.Sheets(SupplyIds.P240Sheet, minutes, a.SandingCoarseShare), q.Sheets(SupplyIds.P400Sheet, minutes, 1 - a.SandingCoarseShare)];
+    }
 
     /// <summary>Parts whose live rust is lifted with a blade; under Keep light rust too.</summary>
     private static IReadOnlyList<PartDef> Scraped(PlanQuestion q)

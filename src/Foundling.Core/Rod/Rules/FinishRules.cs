@@ -83,8 +83,7 @@ internal static class FinishRules
             Reason = "Nothing was trued, so there is no target to meet; the papers say how it feels.", FinishTest = "It is written down what it does.",
             Cautions = Tested(q),
         }, buys: 4),
-        PlanRule.One("prove it", "The proof is what it does.", [NotKeep, If("metal is taken off where something asks for it", q =>
-            !MetalWays.Spares(q))], q =>
+        PlanRule.One("prove it", "The proof is what it does.", [NotKeep, MetalWays.Asks], q =>
             new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), Proving(q))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],

@@ -53,9 +53,7 @@ internal static class SoleRules
     /// <summary>How many times as much there is to lap off as is usual, by the survey; 1 where none was made.</summary>
     private static double ByError(PlanQuestion q) => Survey(q) is not { } read ? 1
         : Math.Clamp((q.Way(ChoiceId.Flat) == WayId.Whole ? read.FlatnessMinimumZoneMm : read.ThreeZoneErrorMm ?? read.FlatnessMinimumZoneMm)
-            / Math.Max(q.Shop.Assumptions.UsualHollowMm, Whole.Slack), LeastTimes, MostTimes);
-
-    private const double LeastTimes = 1d / 2, MostTimes = 5;
+            / Math.Max(q.Shop.Assumptions.UsualHollowMm, Whole.Slack), q.Shop.Assumptions.LapLeastShare, q.Shop.Assumptions.LapMostTimes);
 
     private static Aim.ThreePoint Lapping(PlanQuestion q) => (ByFlat(q) * ByError(q) * (SoleWays.IsTwice(q) ? q.Shop.Assumptions.AfterRoughShare : 1)).Halves();
 
@@ -78,6 +76,8 @@ internal static class SoleRules
     private static string Corners(PlanQuestion q) => Sticks(q) is > 0 and double wind
         ? $"The sticks read {wind:0.0#} mm: {wind / 2:0.0#} mm off each of the two high corners first, across from one another."
         : "High corners first, half the wind at each.";
+
+    private static IReadOnlyList<CautionId> Lapped(PlanQuestion q) => q.Way(ChoiceId.Lubricant) == WayId.Spirit ? [.. Heavy(q), CautionId.Solvent] : Heavy(q);
 
     private static IReadOnlyList<Need> Wetted(PlanQuestion q) => q.Way(ChoiceId.Lubricant) switch
     {
@@ -120,10 +120,10 @@ internal static class SoleRules
             If("it is lapped roughly first", SoleWays.IsTwice), Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleRough, Stage.Derust, "Lap the bare body roughly, high spots and rust only", q.Minutes(StepKey.SoleRough, q.Sole))
         {
-            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.CleanCloth, 1)],
-            How = "Coarse paper on the plate, marks on the sole, until the worst are gone and no further. Wipe, dry and oil at once.",
+            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
+            How = "Coarse paper on the plate, marks on the sole, until the worst are gone and no further. Wipe, dry and oil at once." + Lubricant(q),
             Reason = $"{Uneven(q)} What goes now need not be soaked off nor lapped twice; the last of it waits for tension.",
-            FinishTest = "No high spot rocks on the plate.", Cautions = Heavy(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleRough),
+            FinishTest = "No high spot rocks on the plate.", Cautions = Lapped(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleRough),
             SurfaceLost = SurfaceId.Machining,
         }, ChoiceId.Lapping),
         PlanRule.One("lap the sole", "Toe, mouth and heel in one plane.", [NotKeep, Metal, Touched, Causes.Asked(Uneven)], q =>

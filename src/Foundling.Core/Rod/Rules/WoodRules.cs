@@ -183,7 +183,7 @@ internal static class WoodRules
         yield return new Deed(Dip(StepKey.WoodOil), Stage.Wood, "Stand the wood in raw linseed oil", q.Minutes(StepKey.WoodOil, By(q, WayId.RawOil)))
         {
             Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, By(q, WayId.RawOil),
-                RawOilTimes)],
+                a.RawOilTimes)],
             How = $"End grain down, turned once.{Bare(q)}", Reason = "What is soaked through sheds water from within.",
             FinishTest = "No more bubbles from the end grain.", Cautions = [CautionId.OilyRags], Undoable = false,
         };
@@ -200,8 +200,6 @@ internal static class WoodRules
     }
 
     private const double MinutesAnHour = 60, HoursADay = 24;
-
-    private const int RawOilTimes = 4;
 
     private static IEnumerable<Deed> Coated(PlanQuestion q, IReadOnlyList<PartDef> parts, StepKey step, string finish, SupplyId supply, Func<Assumptions,
         Drying> drying, string how,

@@ -14,6 +14,9 @@ public static class MetalWays
         new(WayId.Nowhere, "nowhere", "the collector's: nothing is lapped, filed or ground; an edge is touched up and no more"),
     ], _ => (WayId.Needed, "A fault that stops it working is put right."));
 
+    /// <summary>The condition of what takes metal off.</summary>
+    internal static Cond Asks { get; } = When.If("metal is taken off where something asks for it", q => !Spares(q));
+
     /// <summary>True when nothing is lapped, filed or ground.</summary>
     public static bool Spares(PlanQuestion q) => Metal.Asked(q) && q.Way(ChoiceId.Metal) == WayId.Nowhere;
 
@@ -38,6 +41,10 @@ public static class MetalWays
         }
         return q with { Aim = AimKind.Work, TagWays = ways };
     }
+
+    /// <summary>The same tool without that road: what was chosen because of it is chosen no more; a tool that is not on it is as it was.</summary>
+    public static PlanQuestion OffMiddleRoad(PlanQuestion q) => !IsOnMiddleRoad(q) ? q
+        : q with { TagWays = q.TagWays.Where(w => !MiddleRoad.ContainsKey(w.Key)).ToDictionary() };
 
     /// <summary>True for a tool that is on it: the aim is Work and every way of it is chosen.</summary>
     public static bool IsOnMiddleRoad(PlanQuestion q) => q.Aim == AimKind.Work && MiddleRoad.All(w => q.TagWays.TryGetValue(w.Key, out WayId way)

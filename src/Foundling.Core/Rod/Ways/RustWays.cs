@@ -59,11 +59,6 @@ public static class RustWays
         : BathMix.Of(way, q.Shop.Assumptions) is not null ? SoakLoad.Of(q, way, [part]).Closed
         : RustPlan.Harm(q, way, part) is string harm ? $"{harm}." : null;
 
-    /// <summary>The ways that are open to a part: the shop has what they need, and they do it no harm.</summary>
-    /// <param name="q">What is planned.</param>
-    /// <param name="part">A rusty part.</param>
-    public static IReadOnlyList<Way> OpenFor(PlanQuestion q, PartDef part) => [.. Choice.Ways.Where(w => Blocked(q, w, part) is null)];
-
     /// <summary>What blocks a way for a part, in a sentence: kit that is lacking, or the harm it does; null when nothing does.</summary>
     /// <param name="q">What is planned.</param>
     /// <param name="way">The way.</param>

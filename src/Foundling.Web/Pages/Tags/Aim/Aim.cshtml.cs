@@ -46,11 +46,11 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     public async Task OnGet()
     {
         Settings = await shop.Read();
-        PlanQuestion question = await rods.Question(Tool, AimKind.Work);
+        PlanQuestion now = await rods.Question(Tool, AimKind.Work), question = MetalWays.OffMiddleRoad(now);
         Aims.AddRange(Enum.GetValues<AimKind>().Select(aim => AimReview.Of(question with { Aim = aim }, (double?)Tool.WorthSound, Tool.Rarity
             ?? Rarity.Common)));
         Between = AimReview.Of(MetalWays.OnMiddleRoad(question), (double?)Tool.WorthSound, Tool.Rarity ?? Rarity.Common);
-        IsBetween = Tool.Aim == AimKind.Work && MetalWays.IsOnMiddleRoad(question);
+        IsBetween = Tool.Aim == AimKind.Work && MetalWays.IsOnMiddleRoad(now);
     }
 
     /// <summary>The road between Keep and Work; null while it was not asked for.</summary>
@@ -69,7 +69,7 @@ public sealed class AimModel(TagBook tags, RodDesk rods, ShopBook shop) : TagPag
     /// <summary>Chooses an aim and plans for it.</summary>
     public async Task<IActionResult> OnPost(AimKind aim)
     {
-        await rods.Aim(Tool, aim);
+        await rods.TakeAim(Tool, aim);
         return ToLeaf("rod");
     }
 

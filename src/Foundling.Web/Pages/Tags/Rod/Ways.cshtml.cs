@@ -75,23 +75,21 @@ public sealed class WaysModel(TagBook tags, RodDesk rods) : TagPageModel(tags)
     /// <summary>What was typed of a part that is left, kept when it is refused.</summary>
     public (string? Part, string? What, string? Why) Sent { get; private set; }
 
-    /// <summary>Parts a person said something about: which stay on, and which are not to be touched.</summary>
-    public IEnumerable<(PartDef Part, bool Touch, string Why)> Left => Tool.Tool().Parts.SelectMany(p => new[]
-    {
-        (p, false, p.Spared ?? ""), (p, true, Tool.Built.Of(p.Id) is { Joint: Joint.StaysOn, Held: { } held } ? held : ""),
-    }).Where(l => l.Item3.Length > 0);
-
-    /// <summary>Says that a part stays on or is not to be touched, with the reason; no reason takes it back.</summary>
-    public async Task<IActionResult> OnPostLeave(string? part, string? what, string? why, bool back = false)
+    /// <summary>Says that a part stays on or is not to be touched, with the reason.</summary>
+    public Task<IActionResult> OnPostLeave(string? part, string? what, string? why)
     {
         Sent = (part, what, why);
+        return Left(() => rods.Leave(Tool, PartId.Of(part ?? ""), what == "on", why));
+    }
+
+    /// <summary>Takes that back.</summary>
+    public Task<IActionResult> OnPostUnleave(string? part, string? what) => Left(() => rods.Unleave(Tool, PartId.Of(part ?? ""), what == "on"));
+
+    private async Task<IActionResult> Left(Func<Task> what)
+    {
         try
         {
-            if (!back && string.IsNullOrWhiteSpace(why))
-            {
-                throw new InputException("required", "why", why, "a few words", "Say why it is left; the papers show it.");
-            }
-            await rods.Leave(Tool, PartId.Of(part ?? ""), what == "on", back ? null : why);
+            await what();
             return LocalRedirect($"/tag/{Tool.Number}/ways#left");
         }
         catch (InputException fault)
