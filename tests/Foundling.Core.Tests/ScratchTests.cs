@@ -31,7 +31,7 @@ public sealed class ScratchTests
                             FinishTest = "It rings, or it does not." }),
 
             """),
-        new("Rod/OrderRules.cs", "All { get; } =\n    [\n", "        new(StepKey.WashDust, StepKey.Listen, \"dust dulls the note\"),\n"),
+        new("Rod/OrderRules.Early.cs", "ToCleanParts() =>\n    [\n", "        new(StepKey.WashDust, StepKey.Listen, \"dust dulls the note\"),\n"),
     ];
 
     private static readonly Edit[] Gauge =

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text.RegularExpressions;
 using Foundling.Core.Origin;
 
@@ -15,7 +16,10 @@ public sealed partial class MarkReader(MarkTables tables, Assumptions assumption
     /// <summary>What it assumes of patents.</summary>
     public Assumptions Assumed { get; } = assumptions;
 
-    private readonly MarkWordings _wordings = new(tables);
+    // Hundreds of forms take a second to make ready, and belong to the tables alone.
+    private static readonly ConditionalWeakTable<MarkTables, MarkWordings> Ready = [];
+
+    private readonly MarkWordings _wordings = Ready.GetValue(tables, t => new MarkWordings(t));
 
     /// <summary>All sensible readings of a text: what it most likely says first, the most telling before the others; unlikely ones last.</summary>
     /// <param name="text">What was read, as it stands there.</param>
