@@ -26,7 +26,7 @@ public sealed record StepFigure(StepKey Step, string What, double Likely, IReadO
     public static string For(Per per) => per switch
     {
         Per.Dm2 => "for each dm2",
-        Per.Small => "for each small part",
+        Per.Small => "for each piece, small or large",
         Per.Piece => "for each piece",
         Per.Fastener => "for each fastener",
         Per.Rim => "for each dm of edge",
@@ -53,6 +53,7 @@ public sealed record StepFigure(StepKey Step, string What, double Likely, IReadO
         StepCase.Heated => ", softened by heat",
         StepCase.Soft => ", with a soft medium",
         StepCase.Measured => ", by measuring",
+        StepCase.Machine => ", by machine",
         _ => "",
     };
 

@@ -18,6 +18,10 @@ public sealed class RunningShop : IDisposable
     {
         Demo = demo;
         Folder = folder ?? Directory.CreateTempSubdirectory("foundling-run-").FullName;
+        if (demo && start && folder is null)
+        {
+            Copy(Filled.Value, Folder);
+        }
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();
         Port = ((IPEndPoint)listener.LocalEndpoint).Port;
@@ -25,6 +29,25 @@ public sealed class RunningShop : IDisposable
         if (start)
         {
             Start();
+        }
+    }
+
+    // Filling a demo shop takes many times as long as opening it: it is filled once, and each test opens a copy.
+    private static readonly Lazy<string> Filled = new(() =>
+    {
+        string folder = Directory.CreateTempSubdirectory("foundling-filled-").FullName;
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, recursive: true);
+        new RunningShop(demo: true, folder).Kill();
+        return folder;
+    });
+
+    private static void Copy(string from, string to)
+    {
+        foreach (string file in Directory.GetFiles(from, "*", SearchOption.AllDirectories))
+        {
+            string target = Path.Combine(to, Path.GetRelativePath(from, file));
+            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
+            File.Copy(file, target);
         }
     }
 

@@ -64,7 +64,7 @@ public sealed class PlanSheetTests
             IReadOnlyList<Deed> plan = Planner.Plan(q);
             TotalsResult total = PlanTotals.Of(plan, shop.Assumptions);
             text.Append(CultureInfo.InvariantCulture, $"\n## {aim}\n\n{Sentences.Start(Typed.About(total.P50, total.P80))}; "
-                + $"{Typed.Wait(PlanTime.Elapsed(plan))} with its waits.\n\n");
+                + $"{(PlanTime.WaitsAdd(plan) ? $"{Typed.Wait(PlanTime.Elapsed(plan))} with its waits" : "no wait adds to it")}.\n\n");
             foreach (Deed d in plan)
             {
                 text.Append(CultureInfo.InvariantCulture, $"- **{d.Title}** "

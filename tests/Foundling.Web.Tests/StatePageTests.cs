@@ -117,7 +117,7 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
         int plane = await BookIn(visitor, "metal-bench-plane");
         IHtmlDocument body = await visitor.Page($"/tag/{plane}/state?Part=body");
         body.QuerySelector("[data-fault-of=Bent], [data-fault-of=Seizure], [data-fault-of=EdgeDamage]").ShouldBeNull("a casting does not bend");
-        body.QuerySelector("[data-fault-of=OutOfFlat]")!.QuerySelectorAll("input").Select(i => i.GetAttribute("value")).ShouldBe(["sole", "cheek"]);
+        body.QuerySelector("[data-fault-of=OutOfFlat]")!.QuerySelectorAll("input").Select(i => i.GetAttribute("value")).ShouldBe(["sole", "cheek", "toe"]);
         (await visitor.Page($"/tag/{plane}/state?Part=frog")).QuerySelector("[data-fault-of=OutOfFlat]")!.TextContent.ShouldContain("on the face");
         (await visitor.Page($"/tag/{plane}/state?Part=tote")).QuerySelector("[data-fault-of=Crack]")!.TextContent.ShouldContain("hairline along the grain");
     }

@@ -92,4 +92,22 @@ public enum ChoiceId
 
     /// <summary>What paper is wetted with.</summary>
     Lubricant,
+
+    /// <summary>What happens to handles and hafts held by a rivet or a wedge.</summary>
+    Handles,
+
+    /// <summary>How the frog's face is flattened.</summary>
+    FrogFace,
+
+    /// <summary>Whether the back is honed over a shim, pits or not.</summary>
+    BackHabit,
+
+    /// <summary>What brings up a shine.</summary>
+    Buff,
+
+    /// <summary>What happens to pits in the cap iron.</summary>
+    CapPits,
+
+    /// <summary>How many colours a new coat has.</summary>
+    Colours,
 }

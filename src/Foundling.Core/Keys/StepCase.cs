@@ -47,6 +47,9 @@ public enum StepCase
 
     /// <summary>With a soft medium.</summary>
     Soft,
+
+    /// <summary>By machine.</summary>
+    Machine,
 }
 
 /// <summary>What minutes are counted by.</summary>
@@ -55,7 +58,7 @@ public enum Per
     /// <summary>A square decimetre of the faces worked.</summary>
     Dm2,
 
-    /// <summary>A small part, which is held between two fingers.</summary>
+    /// <summary>A piece, of the size of what is held between two fingers; a larger one takes more by the surface it has beyond that.</summary>
     Small,
 
     /// <summary>A piece, small or large.</summary>
@@ -108,7 +111,7 @@ public sealed class TakesAttribute(string what, double likely, StepCase @case = 
     /// <summary>Minutes for each square decimetre.</summary>
     public double Dm2 { get; init; }
 
-    /// <summary>Minutes for each small part.</summary>
+    /// <summary>Minutes for each piece, as for a small one; the surface beyond that counts by itself.</summary>
     public double Small { get; init; }
 
     /// <summary>Minutes for each piece.</summary>

@@ -76,6 +76,7 @@ public enum StepKey
 
     /// <summary>Flatten the frog face.</summary>
     [Takes("flatten the frog face", 6, Dm2 = 2, MetalMm = 0.03)]
+    [Takes("flatten the frog face", 22, StepCase.Much, Dm2 = 2, MetalMm = 0.03)]
     FrogFace,
 
     /// <summary>Bed without a frog.</summary>
@@ -312,7 +313,7 @@ public enum StepKey
     HaftHang,
 
     /// <summary>Wind a grip.</summary>
-    [Takes("wind a grip", 5, Dm2 = 12)]
+    [Takes("wind a grip", 10, Dm2 = 12)]
     Grip,
 
     /// <summary>Gears.</summary>
@@ -330,6 +331,18 @@ public enum StepKey
     /// <summary>Knurl and slide.</summary>
     [Takes("clean slide and knurl", 2, Piece = 1)]
     SlideClean,
+
+    /// <summary>Chipped teeth of gears.</summary>
+    [Takes("dress chipped teeth of gears", 4, Piece = 4, MetalMm = 0.1)]
+    GearTeeth,
+
+    /// <summary>Burrs and bruises on jaws.</summary>
+    [Takes("take burrs off jaws", 2, Piece = 2, MetalMm = 0.1)]
+    JawBurrs,
+
+    /// <summary>Make a new handle.</summary>
+    [Takes("make a new handle", 10, Piece = 35)]
+    HandleMake,
 
     /// <summary>Play in the jaw.</summary>
     [Takes("take up play in a jaw", 8, 20, 45)]
@@ -440,6 +453,14 @@ public enum StepKey
     [Takes("clean screws and slots", 0, Piece = 0.5)]
     Screws,
 
+    /// <summary>Torn threads.</summary>
+    [Takes("chase torn threads", 3, Piece = 4), Takes("mend a stripped thread", 8, StepCase.Much, Piece = 20)]
+    ThreadMend,
+
+    /// <summary>Fill pits under a coat.</summary>
+    [Takes("fill pits and rub them level", 4, Dm2 = 3)]
+    PitFill,
+
     /// <summary>Chewed slots.</summary>
     [Takes("dress chewed slots", 2, Piece = 2, MetalMm = 0.1)]
     SlotsDress,
@@ -453,7 +474,7 @@ public enum StepKey
     Knurl,
 
     /// <summary>Clean brass.</summary>
-    [Takes("clean brass", 0, Piece = 1, Dm2 = 1)]
+    [Takes("clean brass", 0, Piece = 1, Dm2 = 1), Takes("clean brass", 1, StepCase.Machine, Piece = 0.3, Dm2 = 0.3)]
     Brass,
 
     /// <summary>Mushroomed ends.</summary>
@@ -628,6 +649,10 @@ public enum StepKey
     /// <summary>Look again when clean.</summary>
     [Deed(DeedKind.Look), Takes("look again when clean", 0.5, Piece = 0.1, Most = 6)]
     LookAgain,
+
+    /// <summary>Kill live woodworm.</summary>
+    [Takes("bag wood with live worm and freeze it", 5, Piece = 2)]
+    WormKill,
 
     /// <summary>Dry damp wood.</summary>
     [Deed(DeedKind.DryByAir), Takes("dry damp wood", 2, 4, 8)]

@@ -276,6 +276,42 @@ public enum WayId
     /// <summary>With water and soap.</summary>
     Water,
 
+    /// <summary>Left on.</summary>
+    LeftOn,
+
+    /// <summary>Taken off and put on again.</summary>
+    TakenOff,
+
+    /// <summary>Taken off on one side only.</summary>
+    OneOff,
+
+    /// <summary>Made new.</summary>
+    Remade,
+
+    /// <summary>With the pin of the lever out.</summary>
+    PinOut,
+
+    /// <summary>Flat on the stone.</summary>
+    FlatBack,
+
+    /// <summary>By hand.</summary>
+    ByHand,
+
+    /// <summary>On a cloth wheel with compound.</summary>
+    Buffed,
+
+    /// <summary>Touched in.</summary>
+    Paint,
+
+    /// <summary>One colour.</summary>
+    OneColour,
+
+    /// <summary>Two colours.</summary>
+    TwoColours,
+
+    /// <summary>With loose powder on bare glass.</summary>
+    Powder,
+
     /// <summary>Dry.</summary>
     Dry,
 }

@@ -21,22 +21,27 @@ public static class FindingAnswers
         Rust = new(StepKey.DerustWire, StepKey.DerustAbrasive, StepKey.DerustScrape, StepKey.DerustBlast, StepKey.DerustRest, StepKey.DerustBloom, StepKey.Soak,
             StepKey.SoakAgain, StepKey.SoakEarly, StepKey.DarkRemove),
         Pits = new(StepKey.EdgeSave, StepKey.EdgeBack, StepKey.EdgeGrind, StepKey.SoleLap, StepKey.FrogFace, StepKey.BedFlat, StepKey.LeverCap, StepKey.CapFit,
-            StepKey.JawDress, StepKey.JawHone, StepKey.HookTrue, StepKey.CheekLap),
+            StepKey.JawDress, StepKey.JawHone, StepKey.HookTrue, StepKey.CheekLap, StepKey.PitFill),
         Coat = new(StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.CoatStrip, StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake, StepKey.WoodOil,
             StepKey.WoodWax, StepKey.WoodShellac, StepKey.WoodLacquer, StepKey.WoodRevive),
-        Break = new(StepKey.WoodGlue, StepKey.HaftShape, StepKey.HaftHang, StepKey.OpenJoint, StepKey.CloseJoint, StepKey.Grip, StepKey.Find, StepKey.Boxing,
+        Break = new(StepKey.HandleMake, StepKey.WoodGlue, StepKey.HaftShape, StepKey.HaftHang, StepKey.OpenJoint, StepKey.CloseJoint, StepKey.Grip,
+            StepKey.Find, StepKey.Boxing,
             StepKey.TangBed, StepKey.SawFile, StepKey.CordNew),
-        Loose = new(StepKey.RodWhy, StepKey.RodShorten, StepKey.TangBed, StepKey.HaftWedge, StepKey.HaftShape, StepKey.HaftHang, StepKey.JawPlay,
+        Loose = new(StepKey.HandleMake, StepKey.RodWhy, StepKey.RodShorten, StepKey.RodTighten, StepKey.WoodGlue, StepKey.TangBed, StepKey.HaftWedge,
+            StepKey.HaftShape, StepKey.HaftHang, StepKey.JawPlay,
             StepKey.PivotClean, StepKey.SetPivot, StepKey.SawNuts, StepKey.SawBack, StepKey.Boxing, StepKey.WedgeFit, StepKey.Abutments, StepKey.Grip,
             StepKey.StripSeat, StepKey.CollarGrip, StepKey.FrogSeat, StepKey.TangFit, StepKey.PadScrews, StepKey.FrameSeat, StepKey.CloseJoint,
                 StepKey.OpenJoint,
             StepKey.Assemble, StepKey.ChuckClean, StepKey.Tension, StepKey.SetStops, StepKey.StringUp, StepKey.CordNew, StepKey.Slides),
         Edge = new(StepKey.EdgeGrind, StepKey.EdgeHone, StepKey.EdgeSave, StepKey.EdgeBack, StepKey.EdgeTeeth, StepKey.EdgeKeep, StepKey.JawDress,
-            StepKey.JawHone, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.BurrFile, StepKey.BurrTurn, StepKey.IronsHone, StepKey.JawTeeth),
-        Slots = new(StepKey.SlotsDress, StepKey.Find), Bent = new(StepKey.Straighten, StepKey.SawStraight, StepKey.SawBack, StepKey.JawSpread, StepKey.Tabs),
-        Gone = new(StepKey.Find, StepKey.IronsFind, StepKey.IronsFit, StepKey.HaftShape, StepKey.Grip, StepKey.CordNew, StepKey.CloseJoint),
+            StepKey.JawHone, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.BurrFile, StepKey.BurrTurn, StepKey.IronsHone, StepKey.JawTeeth,
+                StepKey.GearTeeth),
+        Slots = new(StepKey.SlotsDress, StepKey.JawBurrs, StepKey.Find), Bent = new(StepKey.Straighten, StepKey.SawStraight, StepKey.SawBack,
+            StepKey.JawSpread, StepKey.Tabs),
+        Gone = new(StepKey.HandleMake, StepKey.HaftHang, StepKey.Find, StepKey.IronsFind, StepKey.IronsFit, StepKey.HaftShape, StepKey.Grip,
+            StepKey.CordNew, StepKey.CloseJoint),
         Worn = new(StepKey.JawDress, StepKey.JawPlay, StepKey.JawTeeth, StepKey.JawSpread, StepKey.Grip, StepKey.EdgeHone, StepKey.EdgeGrind, StepKey.WedgeFit,
-            StepKey.BurrFile, StepKey.BurrTurn, StepKey.SlideClean, StepKey.CordNew, StepKey.EdgeTeeth, StepKey.FootLevel),
+            StepKey.BurrFile, StepKey.BurrTurn, StepKey.SlideClean, StepKey.ThreadMend, StepKey.CordNew, StepKey.EdgeTeeth, StepKey.FootLevel),
         Flat = new(StepKey.SoleCheck, StepKey.SoleLap, StepKey.SoleWood, StepKey.FrogSeat, StepKey.FrogFace, StepKey.CheekCheck, StepKey.CheekLap,
             StepKey.FrameSeat, StepKey.SoleShape);
 
@@ -58,6 +63,7 @@ public static class FindingAnswers
         FindingKind.PaintSplash => StepKey.WashPaint,
         FindingKind.Sap => StepKey.WashSap,
         FindingKind.Damp => StepKey.WoodDry,
+        FindingKind.Worm => StepKey.WormKill,
         FindingKind.Packed => StepKey.WashPacked,
         FindingKind.BentTab => StepKey.Tabs,
         FindingKind.Worn => Worn,
@@ -95,12 +101,20 @@ public static class FindingAnswers
         {
             FindingKind.Pitting or FindingKind.OutOfFlat or FindingKind.OutOfSquare or FindingKind.Wind or FindingKind.EdgeDamage or FindingKind.Burred
                 or FindingKind.Mushroomed or FindingKind.Worn when MetalWays.Spares(q) => "No metal is taken off on this tool, and the papers say so.",
+            FindingKind.OutOfFlat when part.Is(PartIds.Frog) && q.Way(ChoiceId.FrogFace) == WayId.Leave =>
+                "The frog's face is left as it is by the way that was chosen.",
+            FindingKind.OutOfFlat or FindingKind.OutOfSquare when part.Is(PartIds.Body) && !Rules.Causes.Bears(q, found) =>
+                "Nothing is planed with the sides: only a shooting board asks for them.",
+            FindingKind.OutOfFlat when PartGroups.IsToe(found.Place) => "A worn toe bears nothing: it is left out when the sole is read and lapped.",
             FindingKind.Pitting => "Pits where nothing bears and nothing cuts do no harm once they are clean and oiled.",
             FindingKind.PlatingLoss => "Plating does not come back at home: loose flakes are wiped off, and bare iron is oiled.",
             FindingKind.Repair when found.Severity < BadRepair => "A repair that does its work stays, and the papers name it.",
             FindingKind.Crack when part.Material != Material.Wood => found.Severity >= Broken
                 ? "Cracked metal is not mended at the bench: it is replaced, or the tool rests." : "It is watched: marked at its ends, and looked at again.",
+            FindingKind.Worm => "Old holes without dust are dead worm: they stay, and the papers say so.",
             FindingKind.Worn => "What is worn is used as long as it lasts; the papers say how much is left.",
+            FindingKind.Looseness when q.Aim == AimKind.Keep && part.Is(PartIds.Haft, PartIds.Head) =>
+                "Under Keep it is left as it is: a head that moves is not swung, and the papers say so.",
             _ when q.Aim == AimKind.Keep => "Under Keep it is left as it is, and the papers say so.",
             FindingKind.OutOfFlat or FindingKind.OutOfSquare or FindingKind.Wind when q.Tool.HasMetalSole && q.Way(ChoiceId.Flat) == WayId.Leave =>
                 "The sole is left as it is by the way that was chosen.",

@@ -272,14 +272,12 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>True for a screw, nut or pin losing a plating that nobody can tell by eye.</summary>
     public bool DullPlate(PartDef part) => part.IsFastener && Worst(FindingKind.PlatingLoss, part.Id) >= 1;
 
-    /// <summary>True when a joint that opening destroys must be opened: what it holds is broken, gone or past seating again.</summary>
-    public bool Opened => Aim != AimKind.Keep && Present.Any(p => p.Joint == Joint.Destroyed) && Held.Any(p => Worst(FindingKind.Crack, p) >= 3
-        || Worst(FindingKind.Looseness, p) >= 4 || Worst(FindingKind.Missing, p) >= 1 || Worst(FindingKind.Damp, p) >= 4);
+    /// <summary>True when a joint that opening destroys is opened: what it holds is broken, gone or past seating again, or it is wanted off.</summary>
+    public bool Opened => HandleWays.Opened(this);
 
-    /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge.</summary>
-    public IEnumerable<PartDef> Discarded => Opened && Tool.Part(PartIds.Haft) is not null ? Present.Where(p => p.Is(PartIds.Haft, PartIds.Wedge)) : [];
-
-    private IEnumerable<PartId> Held => Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && !p.Is(PartIds.Wedge)).Select(p => p.Id);
+    /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge, a broken handle.</summary>
+    public IEnumerable<PartDef> Discarded => HandleWays.Remade(this) is { Count: > 0 } remade
+        ? Present.Where(p => remade.Contains(p) || (p.Is(PartIds.Wedge) && Tool.Part(PartIds.Haft) is not null)) : [];
 
     /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => LevelOf(Worst(FindingKind.Rust));

@@ -19,6 +19,14 @@ public static class PlanTime
     public static double Elapsed(IReadOnlyList<Deed> deeds) => Lay(deeds).Select(t => t.ReadyMin).DefaultIfEmpty(0).Max();
 
     /// <summary>
+    /// True when waits make a job longer than the hours at the bench: one who has one pair of hands is never done sooner than they are, however short the
+    /// longest way through is.
+    /// </summary>
+    /// <param name="deeds">The deeds of a plan, in an order its edges allow.</param>
+    public static bool WaitsAdd(IReadOnlyList<Deed> deeds) =>
+        Elapsed(deeds) > deeds.Where(d => !d.OnlyIfNeeded).Sum(d => d.Minutes.Likely);
+
+    /// <summary>
     /// Lays the deeds of a plan out in time. A deed for a case that may never come up takes none; a look again months ahead keeps nothing. Deeds of an
     /// unbroken block follow one another.
     /// </summary>

@@ -7,14 +7,15 @@ namespace Foundling.Core.Rod;
 /// <summary>Hands-on minutes of deeds together.</summary>
 public static class PlanTotals
 {
-    // The rungs of a ladder, in the order in which each is reached when the one before did not help.
+    // The rungs of a ladder, each reached when those before it did not help.
     private static readonly StepKey[] Rungs = [StepKey.FreeShock, StepKey.FreeHeat, StepKey.FreePins, StepKey.FreeStop];
 
-    /// <summary>How likely a deed comes up at all: a rung only if those before it did not help.</summary>
+    /// <summary>How likely a deed comes up at all: a rung only if those of its ladder that come before it did not help.</summary>
     /// <param name="deed">The deed.</param>
     /// <param name="assumptions">How often a rung does not help.</param>
     public static double Chance(Deed deed, Assumptions assumptions) =>
-        !deed.OnlyIfNeeded ? 1 : Math.Pow(assumptions.RungFailsShare, Math.Max(0, Array.IndexOf(Rungs, deed.Id.Step)) + 1);
+        !deed.OnlyIfNeeded ? 1 : Math.Pow(assumptions.RungFailsShare, 1 + (Rungs.Contains(deed.Id.Step) ? deed.After.Count(f =>
+            Rungs.Contains(f.Id.Step)) : 0));
 
     /// <summary>Their total, with the spread that the same hands and the same tool bring to all of them.</summary>
     /// <param name="deeds">The deeds, each by what it takes if it comes up.</param>

@@ -100,7 +100,8 @@ public static class Planner
     {
         Cond? blocker = rule.Blocker(question);
         IReadOnlyList<Deed> given = Of(rule, question);
-        return new RuleTrace(rule, [.. given.Select(s => s.Id)], blocker?.Words ?? (given.Count == 0 && MetalWays.Spares(question) ? MetalWays.Asks.Words : null));
+        return new RuleTrace(rule, [.. given.Select(s => s.Id)], blocker?.Words ?? (given.Count == 0 && MetalWays.Spares(question) ? MetalWays.Asks.Words
+            : null));
     })];
 
     /// <summary>Order rules that hold between two steps of a plan.</summary>

@@ -50,7 +50,7 @@ internal static class StepSets
 
     /// <summary>Steps of coating.</summary>
     public static readonly StepSet Coat = new(
-        StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.CoatDegrease, StepKey.CoatMask, StepKey.CoatPrime,
+        StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.PitFill, StepKey.CoatDegrease, StepKey.CoatMask, StepKey.CoatPrime,
         StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake);
 
     /// <summary>Steps of edges.</summary>
@@ -72,7 +72,8 @@ internal static class StepSets
 
     /// <summary>Steps of small parts.</summary>
     public static readonly StepSet Small = new(
-        StepKey.Screws, StepKey.SlotsDress, StepKey.Tabs, StepKey.Knurl, StepKey.Brass, StepKey.Mushroom, StepKey.UndoRepair, StepKey.Straighten);
+        StepKey.Screws, StepKey.SlotsDress, StepKey.ThreadMend, StepKey.Tabs, StepKey.Knurl, StepKey.Brass, StepKey.Mushroom, StepKey.UndoRepair,
+            StepKey.Straighten);
 
     /// <summary>Steps of hafts.</summary>
     public static readonly StepSet Haft = new(
@@ -88,7 +89,7 @@ internal static class StepSets
 
     /// <summary>Steps of jaws.</summary>
     public static readonly StepSet Jaw = new(
-        StepKey.JawPlay, StepKey.JawDress, StepKey.JawHone);
+        StepKey.JawPlay, StepKey.JawDress, StepKey.JawHone, StepKey.JawBurrs);
 
     /// <summary>Steps of saw plates and teeth.</summary>
     public static readonly StepSet Saw = new(
@@ -98,7 +99,8 @@ internal static class StepSets
     public static readonly StepSet Takes = new(
         StepKey.SoleCheck, StepKey.SoleRough, StepKey.SoleLap, StepKey.SoleClean, StepKey.SoleWood, StepKey.Arris, StepKey.Sides, StepKey.CheekLap,
             StepKey.CheekCheck,
-        StepKey.Tension, StepKey.FrogSeat, StepKey.FrogFace, StepKey.BedFlat, StepKey.Overspill, StepKey.WedgeFit, StepKey.EdgeSave, StepKey.EdgeGrind,
+        StepKey.Tension, StepKey.FrogSeat, StepKey.FrogFace, StepKey.BedFlat, StepKey.Overspill, StepKey.WedgeFit, StepKey.JawBurrs, StepKey.GearTeeth,
+            StepKey.EdgeSave, StepKey.EdgeGrind,
         StepKey.EdgeBack, StepKey.EdgeTeeth, StepKey.BurrFile, StepKey.HookTrue, StepKey.JawDress, StepKey.JawTeeth, StepKey.JawSpread, StepKey.CapFit,
         StepKey.LeverCap, StepKey.SlotsDress, StepKey.Mushroom, StepKey.RodShorten, StepKey.SawJoint, StepKey.SawFile, StepKey.SawSet, StepKey.DarkRemove,
         StepKey.SoleShape, StepKey.FootLevel);

@@ -10,12 +10,16 @@ namespace Foundling.Core.State;
 /// <param name="RimDm">Round its outline, dm.</param>
 /// <param name="Litres">Its volume, L.</param>
 /// <param name="Pieces">How many pieces it is.</param>
-/// <param name="Small">True for one that is held between two fingers; for several, that each of them is.</param>
+/// <param name="BeyondDm2">Surface beyond that of small parts, which are held between two fingers, dm²; 0 for small ones.</param>
 /// <param name="LengthMm">Its longest side, mm.</param>
 /// <param name="WidthMm">Its next side, mm: with the longest it is what it lies on.</param>
 /// <param name="ThickMm">Its shortest side, mm: how high it lies.</param>
-public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces, bool Small, double LengthMm = 0,
-    double WidthMm = 0, double ThickMm = 0);
+public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces, double BeyondDm2, double LengthMm = 0,
+    double WidthMm = 0, double ThickMm = 0)
+{
+    /// <summary>True for one that is held between two fingers; for several, that each of them is.</summary>
+    public bool Small => BeyondDm2 <= 0;
+}
 
 /// <summary>How large the parts of a tool are: from their outlines at its measurements, and what they are across the drawing.</summary>
 public static class Extents
@@ -24,7 +28,7 @@ public static class Extents
     private const int CurvePieces = 4;
 
     // A part that is drawn by another has the size of a screw.
-    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, true, 25, 8, 8);
+    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, 0, 25, 8, 8);
 
     private static readonly ConditionalWeakTable<Facts, ConditionalWeakTable<Assumptions, IReadOnlyDictionary<PartId, PartExtent>>> Known = new();
 
@@ -43,7 +47,7 @@ public static class Extents
         foreach (PartDef part in parts)
         {
             PartExtent e = extents[part.Id];
-            work = new Work(work.Dm2 + e.AllDm2, work.LargeDm2 + (e.Small ? 0 : e.AllDm2), work.Small + (e.Small ? e.Pieces : 0), work.Pieces + e.Pieces,
+            work = new Work(work.Dm2 + e.AllDm2, work.BeyondDm2 + e.BeyondDm2, work.Pieces + e.Pieces,
                 work.Fasteners + (part.IsFastener ? e.Pieces : 0), work.RimDm + e.RimDm);
         }
         return work;
@@ -81,7 +85,7 @@ public static class Extents
         {
             double[] sides = [longer, shorter, Math.Max(deep, 0)];
             Array.Sort(sides);
-            return new(face / Mm2InDm2, allMm2 / Mm2InDm2, rim / MmInDm, mm3 / Mm3InL, pieces, allMm2 / Mm2InDm2 / pieces < a.SmallPartDm2,
+            return new(face / Mm2InDm2, allMm2 / Mm2InDm2, rim / MmInDm, mm3 / Mm3InL, pieces, Math.Max(0, (allMm2 / Mm2InDm2) - (a.SmallPartDm2 * pieces)),
                 sides[2], sides[1], sides[0]);
         }
         Section section = file?.Section ?? Section.Usual;

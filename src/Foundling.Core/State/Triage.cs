@@ -105,7 +105,7 @@ public static class Triage
                 case FindingKind.Seizure when f.Severity >= 3:
                     doubts.Add(Because("oil, heat and time before deciding"));
                     break;
-                case FindingKind.Burred when f.Severity == FindingScales.Worst:
+                case FindingKind.Burred when f.Severity == FindingScales.Worst && part.IsFastener:
                     doubts.Add(Because("it may have to be drilled out"));
                     break;
                 case FindingKind.Repair when f.Severity >= 3:

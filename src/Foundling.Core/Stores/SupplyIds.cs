@@ -3,6 +3,24 @@ namespace Foundling.Core.Stores;
 /// <summary>Keys of the kit and materials the rules speak of, as the store and the open formats write them.</summary>
 public static class SupplyIds
 {
+    /// <summary>Taps and dies.</summary>
+    public static readonly SupplyId TapsAndDies = SupplyId.Of("taps-and-dies");
+
+    /// <summary>Metal-filled epoxy.</summary>
+    public static readonly SupplyId MetalFilledEpoxy = SupplyId.Of("metal-filled-epoxy");
+
+    /// <summary>Lapping powder.</summary>
+    public static readonly SupplyId LappingPowder = SupplyId.Of("lapping-powder");
+
+    /// <summary>Blank for a handle.</summary>
+    public static readonly SupplyId BlankForAHandle = SupplyId.Of("blank-for-a-handle");
+
+    /// <summary>Cloth buffing wheel.</summary>
+    public static readonly SupplyId BuffingWheel = SupplyId.Of("buffing-wheel");
+
+    /// <summary>Freezer bag.</summary>
+    public static readonly SupplyId FreezerBag = SupplyId.Of("freezer-bag");
+
     /// <summary>Bench vice.</summary>
     public static readonly SupplyId BenchVice = SupplyId.Of("bench-vice");
 

@@ -30,21 +30,28 @@ public static class Faults
         FindingKind.Looseness or FindingKind.Missing => !IsMain(tool, part) && !part.OnePiece,
         FindingKind.Seizure => part.IsFastener || part.Moves && !IsMain(tool, part)
             || part.Joint is Joint.Sprung or Joint.TaperedPin or Joint.Wedged,
-        FindingKind.EdgeDamage => part.Material == Material.EdgeSteel || part.Is(PartIds.Plate),
-        FindingKind.Burred => part.IsFastener,
+        FindingKind.EdgeDamage => part.Material == Material.EdgeSteel || part.Is(PartIds.Plate) || part.Is(Toothed),
+        FindingKind.Burred => part.IsFastener || IsGripping(tool, part),
         FindingKind.BentTab => part.Joint == Joint.LockTab,
         FindingKind.Mushroomed => IsStruck(tool, part),
         FindingKind.Bent => part.Material is not (Material.CastIron or Material.Soft) && !(IsMain(tool, part) && part.Material == Material.Wood)
             && !part.Is(PartIds.Head, PartIds.Bit, PartIds.Poll, PartIds.Bolster) && !(part.OnePiece && part.Is(PartIds.FixedJaw)),
-        FindingKind.Damp => part.Material == Material.Wood,
+        FindingKind.Damp or FindingKind.Worm => part.Material == Material.Wood,
         FindingKind.Packed => part.Material is not (Material.Wood or Material.Soft) || part.Is(PartIds.Body),
         FindingKind.Mark => !part.IsFastener && part.Material is not (Material.Soft or Material.SpringSteel),
         FindingKind.Worn => part.Material is Material.EdgeSteel && !part.Is(PartIds.Plate) || part.Material == Material.Soft
-            || part.Is(PartIds.FixedJaw, PartIds.SlidingJaw),
+            || part.Is(PartIds.FixedJaw, PartIds.SlidingJaw) || part.IsThreaded,
         FindingKind.OutOfFlat => part.Is(PartIds.Body) && (tool.HasMetalSole || tool.HasWoodenSole) || part.Is(PartIds.Frog),
         FindingKind.OutOfSquare or FindingKind.Wind => part.Is(PartIds.Body) && (tool.HasMetalSole || tool.HasWoodenSole),
         _ => true,
     };
+
+    /// <summary>Parts with teeth that mesh.</summary>
+    internal static readonly PartId[] Toothed = [PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Ratchet];
+
+    /// <summary>True for a smooth jaw that grips flats, and marks them where it is bruised.</summary>
+    internal static bool IsGripping(ToolKind tool, PartDef part) => tool.Family == Family.Wrench && part.Is(PartIds.FixedJaw, PartIds.SlidingJaw)
+        && part.Material != Material.EdgeSteel;
 
     /// <summary>The piece all others are attached to.</summary>
     public static bool IsMain(ToolKind tool, PartDef part) => tool.Family != Family.Cutter && part.Id == tool.Parts[0].Id || part.Is(PartIds.Head);
@@ -66,7 +73,7 @@ public static class Faults
         FindingKind.Burred or FindingKind.BentTab => 9,
         FindingKind.Worn => 10,
         FindingKind.Missing => 11,
-        FindingKind.Damp => 12,
+        FindingKind.Damp or FindingKind.Worm => 12,
         _ => 13,
     };
 }

@@ -54,6 +54,9 @@ public enum FindingKind
     /// <summary>Shavings or dirt packed in.</summary>
     Packed,
 
+    /// <summary>Woodworm, dead or alive.</summary>
+    Worm,
+
     /// <summary>Lock tabs bent.</summary>
     BentTab,
 

@@ -39,6 +39,8 @@ public static class FindingScales
         [FindingKind.Damp] = new("damp wood", "dry", "feels cold to the cheek", "dark, swollen at the end grain", "soft to the nail", "crumbles"),
         [FindingKind.Packed] = new("packing", "clear", "dust in the corners", "dirt or shavings packed in", "jammed so that parts do not seat",
             "rusted or glued in place"),
+        [FindingKind.Worm] = new("woodworm", "none seen", "a few old holes, dark inside", "many old holes, no dust, firm to the nail",
+            "pale fresh dust under the holes", "riddled, crumbles under a thumb"),
         [FindingKind.BentTab] = new("lock tabs", "as made", "bent up once", "bent more than once, cracking", "one broken", "gone"),
         [FindingKind.Mark] = new("mark to keep", "none seen", "crisp and deep", "worn, still read", "faint, read in raking light", "a shadow under the rust"),
         [FindingKind.Missing] = new("missing", "all there", "a small common piece gone", "gone, can be made or bought", "gone, must be found",
@@ -54,6 +56,10 @@ public static class FindingScales
 
     private static readonly Scale
         Teeth = new("worn teeth", "sharp and even", "dull, the points reflect light", "worn low or uneven", "some missing or broken", "a run of teeth gone"),
+        MeshTeeth = new("chipped teeth", "all whole", "a corner nicked", "a tooth chipped at its end", "a tooth gone", "several gone, it skips"),
+        Bruised = new("bruising", "faces crisp", "a nick that catches nothing", "burrs that mark a nut", "bruised along the whole lip",
+            "beaten out of shape"),
+        Thread = new("thread wear", "runs home by hand", "a little loose", "torn for a turn or two", "strips before it is tight", "no thread left to hold"),
         CuttingJaws = new("edge damage", "edges meet along their length", "dull, a thread of light between them", "small nicks",
             "a notch that dressing will not take out", "a piece broken out"),
         RustedTeeth = new("pitting", "no pits", "pin points, seen only against the light", "pits that catch a fingernail, away from the teeth",
@@ -78,6 +84,9 @@ public static class FindingScales
     private static Scale Of(FindingKind kind, PartDef? part) => part is null ? Scales[kind] : (kind, part) switch
     {
         (FindingKind.EdgeDamage, var p) when p.Is(PartIds.Plate) => Teeth,
+        (FindingKind.EdgeDamage, var p) when p.Is(Faults.Toothed) => MeshTeeth,
+        (FindingKind.Burred, { IsFastener: false }) => Bruised,
+        (FindingKind.Worn, { IsThreaded: true }) => Thread,
         (FindingKind.EdgeDamage, var p) when p.Is(PartIds.UpperJaw, PartIds.LowerJaw) => CuttingJaws,
         (FindingKind.Pitting, var p) when p.Is(PartIds.Plate) => RustedTeeth,
         (FindingKind.Pitting, { Material: Material.EdgeSteel }) => PittedEdge,

@@ -32,11 +32,30 @@ public static class PartGroups
     /// <summary>Places on a part where a kind of fault can be; the first is the one usually meant.</summary>
     public static IReadOnlyList<string> Places(ToolKind kind, PartDef part, FindingKind fault) => fault switch
     {
-        FindingKind.OutOfFlat => part.Is(PartIds.Frog) ? ["face", "seat"] : ["sole", "cheek"],
+        FindingKind.OutOfFlat => part.Is(PartIds.Frog) ? ["face", "seat"] : ["sole", "cheek", "toe"],
         FindingKind.OutOfSquare => ["cheek"],
         FindingKind.Wind => ["sole"],
         _ => Places(kind, part),
     };
+
+    private static readonly string[] OfSole = ["sole", "mouth", "toe", "heel"], Beside = ["cheek", "seat", "bed", "abutments", "arch", "crest", "throat",
+        "grain"],
+        BehindEdge = ["slot", "top", "tail", "body middle", "middle of blade", "eye", "poll", "cheek"];
+
+    /// <summary>True when a place is on the face a part works with: the sole of a body,
+    /// the edge and what lies behind it; also where no place is said.</summary>
+    /// <param name="kind">The tool.</param>
+    /// <param name="part">The part.</param>
+    /// <param name="place">The place, in the words of the kind or of the one who looked.</param>
+    public static bool Bears(ToolKind kind, PartDef part, string place)
+    {
+        bool Says(string[] words) => words.Any(w => place.Contains(w, StringComparison.OrdinalIgnoreCase));
+        return place.Length == 0 || (part.Is(PartIds.Body) && (kind.HasMetalSole || kind.HasWoodenSole) ? Says(OfSole) || !Says(Beside)
+            : !kind.Edges.Contains(part) || place.Contains("edge", StringComparison.OrdinalIgnoreCase) || !Says(BehindEdge));
+    }
+
+    /// <summary>True for the toe of a sole, which wears first and is left out when the sole is read.</summary>
+    public static bool IsToe(string place) => place.Contains("toe", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>A place in words: "at the mouth", "along the grain".</summary>
     public static string At(string place) => place.Length == 0 ? "" : place is "grain" or "along the grain" ? "along the grain" : place.StartsWith("at the ",

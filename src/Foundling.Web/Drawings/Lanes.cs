@@ -42,6 +42,7 @@ public sealed class LanesView
         IReadOnlyList<TimedDeed> laid = PlanTime.Lay(deeds);
         Elapsed = laid.Select(t => t.ReadyMin).DefaultIfEmpty(0).Max();
         Waits = laid.Any(t => t.ReadyMin - t.EndMin >= MinutesAnHour);
+        Adds = PlanTime.WaitsAdd(deeds);
         double scale = Elapsed > 0 ? (width - Left - 8) / Elapsed : 0, y = Top + (Row / 2);
         foreach ((string label, Stage[] stages) in Sides)
         {
@@ -84,6 +85,9 @@ public sealed class LanesView
 
     /// <summary>Something waits long enough to be drawn.</summary>
     public bool Waits { get; }
+
+    /// <summary>Waits make it longer than the hours at the bench.</summary>
+    public bool Adds { get; }
 
     /// <summary>The lanes, from the top.</summary>
     public List<Lane> Lanes { get; } = [];

@@ -66,6 +66,39 @@ public sealed class PlanTotalsTests
         }
     }
 
+    [Theory]
+    [InlineData(WayId.Chelating)]
+    [InlineData(WayId.Citric)]
+    [InlineData(WayId.Vinegar)]
+    [InlineData(WayId.Electrolysis)]
+    [InlineData(WayId.Wire)]
+    [InlineData(WayId.Scrape)]
+    [InlineData(WayId.Blast)]
+    public void Minutes_and_waits_of_one_way_grow_with_the_tool_and_its_rust(WayId way)
+    {
+        foreach (ToolKind kind in ToolCatalogue.Kinds)
+        {
+            (double Minutes, double Waits, WayId Taken) At(double share, int rust)
+            {
+                PlanQuestion q = Asking.Ask(kind.Id, AimKind.Work,
+                    [.. kind.Parts.Where(p => p.Ferrous && !p.InSet).Select(p => Asking.F(p.Id, FindingKind.Rust, rust))]) with
+                {
+                    LengthMm = kind.NominalLengthMm * share, TagWays = new Dictionary<ChoiceId, WayId> { [ChoiceId.Rust] = way },
+                };
+                IReadOnlyList<Deed> plan = Planner.Plan(q);
+                return (PlanTotals.Of(plan, Assumptions.Standard).P50, plan.Where(d => d.Stage == Stage.Derust).Sum(d => d.Lag?.HoldsMin ?? 0),
+                    q.Way(ChoiceId.Rust));
+            }
+            foreach ((double Share, int Rust)[] growing in new[] { new[] { (0.9, 2), (1, 2), (1.2, 2), (1.5, 2) }, [(1, 2), (1, 3), (1, 4)] })
+            {
+                // Where more rust closes the way, another takes its place, and the two are not compared.
+                List<(double Minutes, double Waits, WayId Taken)> met = [.. growing.Select(g => At(g.Share, g.Rust)).TakeWhile(m => m.Taken == way)];
+                met.Select(m => m.Minutes).ShouldBe([.. met.Select(m => m.Minutes).Order()], $"{kind.Id} {string.Join(", ", growing)}");
+                met.Select(m => m.Waits).ShouldBe([.. met.Select(m => m.Waits).Order()], $"waits of {kind.Id} {string.Join(", ", growing)}");
+            }
+        }
+    }
+
     [Fact]
     public void A_total_says_what_makes_it_unsure_and_what_would_settle_it()
     {

@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
@@ -31,7 +32,8 @@ internal static class ApartRules
 
     // What is said after the colon in how it is held is what this list is for.
     private static string Why(PlanQuestion q, PartDef part) => part.Spared is { } spared ? $"not to be touched, {Sentences.Middle(spared)}"
-        : q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and made tight where it is"
+        : q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and "
+            + $"{(q.Aim == AimKind.Keep && !part.Is(PartIds.Boxing) ? "left as it is" : "made tight where it is")}"
         : part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
     private static string Hows(PlanQuestion q)
@@ -93,24 +95,25 @@ internal static class ApartRules
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
             [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new Deed(StepKey.RefitPlan, Stage.Apart,
-            $"Refit plan for {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}: spares on the bench first", q.Minutes(StepKey.RefitPlan))
+            $"Refit plan for {Names(HandleWays.Opening(q))}: spares on the bench first", q.Minutes(StepKey.RefitPlan))
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
+            Parts = Ids(HandleWays.Opening(q)),
             Needs = q.Tool.Part(PartIds.Haft) is not null ? [Need.Of(SupplyIds.HardwoodWedge, 1), Need.Of(SupplyIds.BlankForAHaft, 1)]
                 : [Need.Of(SupplyIds.NewRivet, 2)],
             How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
             FinishTest = "The new pieces lie on the bench.",
         }),
         PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
-            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}",
+            q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(HandleWays.Opening(q))}",
                 q.Minutes(StepKey.OpenJoint))
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
+            Parts = Ids(HandleWays.Opening(q)),
                 Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches),
                     Need.Of(q.Tool.Part(PartIds.Haft) is not null ? SupplyIds.HandSaw : SupplyIds.FineFile)],
             How = q.Tool.Part(PartIds.Haft) is not null
                 ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
-                : "File the peened rim away, not the washer, then press the tang out.", Reason = "What it holds is past saving in place.",
+                : "File the peened rim away, not the washer, then press the tang out.", Reason = HandleWays.Remade(q).Count > 0
+                ? "What it holds is made new." : "It is wanted off, so that all of it is reached.",
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
@@ -134,12 +137,16 @@ internal static class ApartRules
             Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
         }),
         new("missing part", "Made, found or ordered before assembly.", [If("something is missing that it does not work without",
-            q => q.Gone.Any(p => !p.InSet && !p.Dispensable))], q => q.Gone.Where(p => !p.InSet && !p.Dispensable).Select(p => Find(q, p))),
+            q => Sought(q).Any())], q => Sought(q).Select(p => Find(q, p))),
         new("missing, and not missed", "It works without it, so nothing waits for it.", [If("something is missing that it works without",
             q => q.Gone.Any(p => p.Dispensable && !p.InSet))], q => q.Gone.Where(p => p.Dispensable && !p.InSet).Select(p => LookOut(q, p))),
         new("missing from the set", "A set is worth more whole, but works with what is there.",
             [If("something of its set is missing", q => q.Gone.Any(p => p.InSet))], Set),
     ];
+
+    // What is made at the bench, and is not on order, is not looked for too.
+    private static IEnumerable<PartDef> Sought(PlanQuestion q) => q.Gone.Where(p => !p.InSet && !p.Dispensable
+        && (!HandleRules.MadeAnew(q, p) || q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder)));
 
     private static Deed Find(PlanQuestion q, PartDef part)
     {

@@ -15,7 +15,7 @@ internal static class ArrivalRules
     // A head without its haft, or on a loose one, is not swung.
     private static readonly Cond Tryable = If("nothing seized, loose, broken or gone keeps it from being tried", q => q.Worst(FindingKind.Seizure) < 3
         && q.Worst(FindingKind.Crack) < 3 && q.Worst(FindingKind.Missing) < 4
-        && (q.Tool.Part(PartIds.Haft) is null || (q.Has(PartIds.Haft) && q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) < 3)));
+        && (q.Tool.Part(PartIds.Haft) is null || (q.Has(PartIds.Haft) && q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) < 2)));
 
     private static string How(ToolKind tool) => tool.Family switch
     {

@@ -26,11 +26,18 @@ internal static class BedRules
 
     // A measured rock says whether the frog is seated, whatever else is known.
     private static string? Seat(PlanQuestion q) => q.Measured(MeasureIds.Rock, PartIds.Frog) is { } rock
-        ? rock > q.Shop.Assumptions.FrogRockMm ? $"It rocks by {rock:0.0#} mm on its seat." : null : Causes.OfFace(q, PartIds.Frog);
+        ? rock > q.Shop.Assumptions.FrogRockMm ? $"It rocks by {rock:0.0#} mm on its seat." : null : Causes.OfFace(q, f => f.Place != "face", PartIds.Frog);
 
-    private static string? Face(PlanQuestion q) => Causes.OfFace(q, PartIds.Frog);
+    /// <summary>Why the frog's face is worked on; null when nothing asks for it.</summary>
+    internal static string? Face(PlanQuestion q) => Causes.OfFace(q, f => f.Place != "seat", PartIds.Frog);
 
-    private static string? Bed(PlanQuestion q) => Causes.Of(q, [FindingKind.Pitting], 3, Seats(q));
+    private static bool PinOut(PlanQuestion q) => q.Way(ChoiceId.FrogFace) == WayId.PinOut;
+
+    private static string? Bed(PlanQuestion q) => Causes.Of(q, [FindingKind.Pitting], 3, f => !OnSole(q, f), Seats(q));
+
+    // The bed is no part of the sole.
+    private static bool OnSole(PlanQuestion q, Found f) => f.Place is not ("" or "mouth" or "bed" or "frog seat")
+        && q.Tool.Part(f.Part)?.Is(PartIds.Body) == true;
 
     private static string? Abutments(PlanQuestion q) => Causes.Of(q, [FindingKind.Packed, FindingKind.Sap, FindingKind.Looseness, FindingKind.Worn], 1,
         PartIds.Wedge, PartIds.Body);
@@ -58,15 +65,21 @@ internal static class BedRules
             Reason = $"{Seat(q)} A rocking iron chatters.", FinishTest = "Blue on all four pads, no rock under two thumbs.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.FrogSeat),
         }, buys: 8),
-        PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged, Causes.Asked(Face)], q =>
-            new Deed(StepKey.FrogFace, Stage.Bed, "Flatten the frog's face",
-                q.Minutes(StepKey.FrogFace, Work.Surface(q.Extents[PartIds.Frog].AllDm2 / FacesOfAFrog)))
+        PlanRule.One("flatten the frog face", "The iron lies on it.", [NotKeep, Frogged, Causes.Asked(Face),
+            Chosen(ChoiceId.FrogFace, WayId.Lap, WayId.PinOut)], q =>
+            new Deed(StepKey.FrogFace, Stage.Bed, PinOut(q) ? "Flatten the frog's whole face, the pin of its lever out" : "Flatten the frog's face",
+                q.Minutes(StepKey.FrogFace, Work.Surface(q.Extents[PartIds.Frog].AllDm2 / FacesOfAFrog), PinOut(q) ? StepCase.Much : StepCase.Usual))
         {
-            Parts = [PartIds.Frog], Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1)], How = q.Tool.Made(PartIds.LateralLever)
-                ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
+            Parts = PinOut(q) ? [PartIds.Frog, PartIds.LateralLever] : [PartIds.Frog],
+            Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1), .. PinOut(q) ? [Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.PinPunches),
+                Need.Of(SupplyIds.NewRivet, 1)] : Array.Empty<Need>()],
+            How = PinOut(q) ? "File the peened rim of the pin away, drive it out from there, lever off. The face on the plate, then a new pin, peened until "
+                + "the "
+                    + "lever swings without play."
+                : q.Tool.Made(PartIds.LateralLever) ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
             Reason = $"{Face(q)} Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
-            MetalRemovedMm = q.Metal(StepKey.FrogFace),
-        }, buys: 4),
+            MetalRemovedMm = q.Metal(StepKey.FrogFace), Cautions = PinOut(q) ? [CautionId.Shatter] : [],
+        }, ChoiceId.FrogFace, 4),
         PlanRule.One("bed without a frog", "The iron lies on the casting.", [NotKeep, Metal,
             If("it has no frog", q => q.Tool.Part(PartIds.Frog) is null), Causes.Asked(Bed)], q =>
             new Deed(StepKey.BedFlat, Stage.Bed, "True the bed under the iron", q.Minutes(StepKey.BedFlat))

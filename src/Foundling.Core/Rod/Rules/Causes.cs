@@ -22,21 +22,40 @@ internal static class Causes
     /// <summary>Why a face of a part is worked on; null when nothing asks for it.</summary>
     /// <param name="q">What is known.</param>
     /// <param name="parts">Parts the face is on.</param>
-    public static string? OfFace(PlanQuestion q, params IEnumerable<PartId> parts) => Of(q, OfAFace, 1, parts);
+    public static string? OfFace(PlanQuestion q, params IEnumerable<PartId> parts) => Of(q, OfAFace, 1, f => Bears(q, f), parts);
+
+    /// <summary>Why a face of a part is worked on, by findings at some of its places only; null when nothing asks for it.</summary>
+    /// <param name="q">What is known.</param>
+    /// <param name="at">Whether a finding is on that face.</param>
+    /// <param name="part">The part.</param>
+    public static string? OfFace(PlanQuestion q, Func<Found, bool> at, PartId part) => Of(q, OfAFace, 1, f => Bears(q, f) && at(f), part);
+
+    /// <summary>Findings of a part that are on the face it works with: a pit beside the slot or on the cheek hinders nothing.</summary>
+    public static bool Bears(PlanQuestion q, Found found) => q.Tool.Part(found.Part) is { } part && PartGroups.Bears(q.Tool, part, found.Place);
 
     /// <summary>Why parts are worked on; null when nothing asks for it.</summary>
     /// <param name="q">What is known.</param>
     /// <param name="kinds">Findings that ask for it.</param>
     /// <param name="degree">From which degree.</param>
     /// <param name="parts">The parts.</param>
-    public static string? Of(PlanQuestion q, FindingKind[] kinds, int degree, params IEnumerable<PartId> parts)
+    public static string? Of(PlanQuestion q, FindingKind[] kinds, int degree, params IEnumerable<PartId> parts) => Of(q, kinds, degree, _ => true, parts);
+
+    /// <inheritdoc cref="Of(PlanQuestion, FindingKind[], int, IEnumerable{PartId})"/>
+    /// <param name="q">What is known.</param>
+    /// <param name="kinds">Findings that ask for it.</param>
+    /// <param name="degree">From which degree.</param>
+    /// <param name="at">Whether a finding is at a place that counts.</param>
+    /// <param name="parts">The parts.</param>
+    public static string? Of(PlanQuestion q, FindingKind[] kinds, int degree, Func<Found, bool> at, params IEnumerable<PartId> parts)
     {
         foreach (PartId part in parts)
         {
-            if (q.Findings.FirstOrDefault(f => q.Tool.Key(f.Part) == q.Tool.Key(part) && kinds.Contains(f.Kind) && f.Severity >= degree) is { } found)
+            if (q.Findings.FirstOrDefault(f => q.Tool.Key(f.Part) == q.Tool.Key(part) && kinds.Contains(f.Kind) && f.Severity >= degree
+                && at(f)) is { } found)
             {
                 PartDef def = q.Tool.Part(part)!;
-                return $"{Sentences.Start(def.Name)}: {FindingScales.Sight(found.Kind, found.Severity, def)}.";
+                return $"{Sentences.Start(def.Name)}{(PartGroups.At(found.Place, def.Name) is { Length: > 0 } place ? " " + place : "")}: "
+                    + $"{FindingScales.Sight(found.Kind, found.Severity, def)}.";
             }
         }
         return SurfaceWays.CoatedBy(q, WayId.Respray, WayId.Bake).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."

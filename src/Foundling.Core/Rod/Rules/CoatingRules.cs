@@ -41,6 +41,8 @@ internal static class CoatingRules
     // The old coat comes off before the rust under it, which stands among the steps of derusting.
     private static Stage Early(PlanQuestion q) => SurfaceWays.Strips(q) && q.Rusty.Count > 0 ? Stage.Derust : Stage.Coating;
 
+    private static List<PartDef> Hollow(PlanQuestion q) => [.. By(q, WayId.Respray).Where(p => q.Worst(FindingKind.Pitting, p.Id) >= 3)];
+
     private static List<PartDef> Keyed(PlanQuestion q) => [.. By(q, WayId.Respray).Where(p => !SurfaceWays.Strips(q, p))];
 
     private static Cond Way(params WayId[] ways) => If($"some coated part is {string.Join(" or ", ways.Select(w => Choices.Find(Id).Find(w).Name))}",
@@ -105,6 +107,16 @@ internal static class CoatingRules
             Reason = Touched(q).Any(p => p.Material == Material.CastIron) ? "Bare casting rusts again; the rest is original."
                 : "Bare steel rusts again; the rest is original.", FinishTest = "Dry, no sags, seats clear.", Cautions = [CautionId.OldPaint],
         }, Id, 5),
+        PlanRule.One("touch in the cap iron", "Pits that cannot be taken out can be made to vanish.", [NotKeep,
+            If("pits in the cap iron are touched in", q => FaceWays.CapPits.Asked(q) && q.Way(ChoiceId.CapPits) == WayId.Paint)], q =>
+            new Deed(new DeedId(StepKey.CoatTouch, "cap"), Stage.Coating, "Touch the pits of the cap iron in with dull black",
+                q.Minutes(StepKey.CoatTouch, q.Those(PartIds.CapIron)))
+        {
+            Parts = [PartIds.CapIron], Lag = Lag.Cure(Enamel(q).CureMin, 60),
+            Needs = [Need.Of(SupplyIds.GlossBlackEnamel, 2), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.WhiteSpirit, 10)],
+            How = "Degreased, in the pits and above the hump only, wiped off level and rubbed dull. None on the front that bears, the hump or the underside.",
+            Reason = "Its pits do no harm and are only seen.", FinishTest = "Bright metal wherever shavings or iron touch it.",
+        }, ChoiceId.CapPits),
         PlanRule.One("settle the colour", "A colour chosen wet is a colour regretted.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
             new Deed(StepKey.CoatColour, Early(q), q.Aim == AimKind.Own ? $"Settle the colour: {Colour(q)}" : "Match the colour to what survives",
                 q.Minutes(StepKey.CoatColour))
@@ -125,6 +137,15 @@ internal static class CoatingRules
             Reason = "The old coat is whole: it stays, under the new one.",
             FinishTest = "No shine left, no bare spot made.", Cautions = [CautionId.OldPaint], Undoable = false, SurfaceLost = SurfaceId.Coating,
         }, Id),
+        PlanRule.One("fill deep pits", "Paint sinks into a pit and shows it twice.", [Has, Asked, Way(WayId.Respray),
+            If("a part that is painted anew has deep pits", q => Hollow(q).Count > 0)], q =>
+            new Deed(StepKey.PitFill, Stage.Coating, $"Fill the deep pits of {Names(Hollow(q))} and rub them level", q.Minutes(StepKey.PitFill, Hollow(q)))
+        {
+            Parts = Ids(Hollow(q)), Lag = Lag.Cure(Adhesive.SlowEpoxy(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, null),
+            Needs = [Need.Of(SupplyIds.MetalFilledEpoxy, 5), Need.Of(SupplyIds.P240Sheet, 1)],
+            How = $"On clean bare metal, pressed into the pits, rubbed level when it is hard. None on {Bare(q)}: what bears stays metal.",
+            Reason = "A pit shows through any coat.", FinishTest = "Nothing to feel under a finger.", Cautions = [CautionId.Epoxy], Undoable = false,
+        }, Id, 5),
         PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
             new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask, Painted(q)))
         {
@@ -160,7 +181,8 @@ internal static class CoatingRules
         (StepCase @case, Need[] needs, string how, CautionId[] cautions) = Off(way, q, parts);
         return new Deed(StepKey.CoatStrip, Early(q), "Strip what is left of the coating", q.Minutes(StepKey.CoatStrip, parts, @case))
         {
-            Parts = Ids(parts), Needs = needs, How = how + Beneath(q), Reason = "Too little is left, or it is not sound.",
+            Parts = Ids(parts), Needs = needs, How = how + Beneath(q), Reason = SurfaceWays.TooLittle(q)
+                ? "Too little is left, or it is not sound." : "What is baked goes on bare iron; over an old coat it lifts.",
             FinishTest = "Bare metal in every corner.", Cautions = cautions, Undoable = false, SurfaceLost = SurfaceId.Coating,
         };
     }
@@ -202,8 +224,21 @@ internal static class CoatingRules
                     : "Thin coats dry through.",
                 FinishTest = last ? "Hard to the nail." : "Even, no runs.", Cautions = [CautionId.Spray], Final = coat == 1,
             };
+            if (last && q.Way(ChoiceId.Colours) == WayId.TwoColours)
+            {
+                yield return Second(q, Key(coat));
+            }
         }
     }
+
+    private static Deed Second(PlanQuestion q, DeedId last) => new(new DeedId(StepKey.Coat2, "second"), Stage.Coating,
+        "Second colour: mask to its line, one thin coat", q.Minutes(StepKey.Coat2, By(q, WayId.Respray)))
+    {
+        Parts = Ids(By(q, WayId.Respray)), Lag = Lag.Cure(Enamel(q).CureMin, 60), Since = [new Follows(last, "the first colour is hard")],
+        Needs = [Need.Of(SupplyIds.EnamelMatchedInColour, 5), Need.Of(SupplyIds.MaskingTape, 1), Need.Of(SupplyIds.FineBrush)],
+        How = "Raised letters by a roller of felt or a card with paint drawn over them; a part in its own colour is masked to a line of its own.",
+        Reason = "It was of two colours, or is wanted so.", FinishTest = "A clean line in raking light.", Cautions = [CautionId.Spray],
+    };
 
     private static IEnumerable<Deed> Baked(PlanQuestion q)
     {

@@ -48,8 +48,8 @@ internal static class EdgeRules
     private static bool Guides(PlanQuestion q) => q.Tool.Edge == EdgeForm.BackAndBevel && q.Tool.Family == Family.EdgeTool
         && q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null && q.Tool.Manner.Back is null;
 
-    /// <summary>Nobody sees the polish of what works at the bottom of a groove.</summary>
-    private static bool GritThatCuts(PlanQuestion q) => q.Tool.HasSkate || q.Way(ChoiceId.Grit) == WayId.Medium;
+    /// <summary>Nobody sees the polish of what works at the bottom of a groove, and a strop rounds teeth.</summary>
+    internal static bool GritThatCuts(PlanQuestion q) => q.Tool.HasSkate || q.Tool.Edge == EdgeForm.Toothed || q.Way(ChoiceId.Grit) == WayId.Medium;
 
     private static string Backing(PlanQuestion q) => q.Tool.Is(FormIds.InCannel)
         ? "Lengthwise on a flat plate, rolled over its curve, in the last 15 mm. It carries no bevel."
@@ -72,9 +72,9 @@ internal static class EdgeRules
 
     // An edge nobody has tried is taken for one that does not cut.
     private static string? Back(PlanQuestion q) => Causes.Of(q, [FindingKind.Rust, FindingKind.Pitting, FindingKind.EdgeDamage, FindingKind.OutOfFlat], 1,
-        Keys(q)) ?? (q.Tried is null ? "Nobody has tried it yet." : null);
+        f => Causes.Bears(q, f), Keys(q)) ?? (q.Tried is null ? "Nobody has tried it yet." : null);
 
-    private static string? Cap(PlanQuestion q) => Causes.OfFace(q, PartIds.LeverCap);
+    private static string? Cap(PlanQuestion q) => Causes.OfFace(q, f => f.Place != "cam", PartIds.LeverCap);
 
     private static Work Wide(PlanQuestion q) => Work.Wide(q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Edges.Count()));
 
@@ -87,11 +87,12 @@ internal static class EdgeRules
         q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
             : "Freehand, elbows in; marker on the bevel for the first strokes.",
         Shaped(q) ? "" : q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
-            ? "The flat face stays flat: only the burr is taken off it." : q.Tool.Edge == EdgeForm.Toothed ? "One flat bevel."
+            ? "The flat face stays flat: only the burr is taken off it." : q.Tool.Edge == EdgeForm.Toothed
+                ? "One flat bevel. The burr is knocked out of the grooves by setting the edge down on end grain; a strop would round the points."
                 : q.Way(ChoiceId.Bevel) switch { WayId.Single => "One flat bevel.", WayId.Rounded =>
             "Rounded under, full angle only at the edge.", _ => "A secondary bevel, a few degrees steeper." },
         q.Tool.Edge == EdgeForm.Profiled ? "Slips of each radius for its members; on the flat nothing but the burr. Then held against the sole." : "",
-        EdgeWays.Raises(q) ? q.Way(ChoiceId.Back) == WayId.Shim ? "The burr comes off with the shim in its place."
+        EdgeWays.Raises(q) ? EdgeWays.Shims(q) ? "The burr comes off with the shim in its place."
             : "The burr comes off with the back lifted as before."
             : "",
         q.Tool.Manner.Honing ?? "",
@@ -100,6 +101,9 @@ internal static class EdgeRules
             "A few strokes more on each corner." } : "",
         q.Way(ChoiceId.Grit) == WayId.Medium ? "The medium stone is the last."
             : GritThatCuts(q) || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
+            : FaceWays.Buffs(q) ? "On to the finest stone, then seconds a side on a cloth wheel with compound, the edge trailing: a thin edge is blue before "
+                + "it "
+                + "feels warm."
             : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 
@@ -159,6 +163,16 @@ internal static class EdgeRules
                 : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),
+        PlanRule.One("shim by habit", "A hair of back bevel, made the same way each time.", [NotKeep, Worked,
+            If("the back is honed over a shim", EdgeWays.ByHabit)], q =>
+            new Deed(StepKey.EdgeSave, Stage.Edge, "Hone the back over a shim: a hair of back bevel", q.Minutes(StepKey.EdgeSave, StepCase.Shim))
+        {
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.FineStone)], Cautions = [CautionId.BareEdge], Undoable = false,
+            MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
+            How = "The back reasonably flat first. Shim under the far end, a dozen strokes crosswise on the finest stone. Write its thickness on the tag: from "
+                + "now on always with it.",
+            Reason = "Only a line behind the edge has to be polished.", FinishTest = "A thin bright line along the whole edge.",
+        }, ChoiceId.BackHabit, 6),
         PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2),
             If("it is not ground back past its pits already", q => !(Pitted.Holds(q) && Backed.Holds(q) && q.Way(ChoiceId.Back) == WayId.Grind))], q =>
             new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
@@ -187,10 +201,12 @@ internal static class EdgeRules
             Needs =
             [
                 Need.Of(SupplyIds.MediumStone), .. GritThatCuts(q) ? [] : new[] { Need.Of(SupplyIds.FineStone) },
-                .. Shaped(q) ? [Need.Of(SupplyIds.SlipStones)] : Array.Empty<Need>(), .. GritThatCuts(q) ? [] : new[] { Need.Of(SupplyIds.Strop) },
+                .. Shaped(q) ? [Need.Of(SupplyIds.SlipStones)] : Array.Empty<Need>(), .. GritThatCuts(q) ? [] : new[] { Need.Of(FaceWays.Buffs(q)
+                    ? SupplyIds.BuffingWheel : SupplyIds.Strop) },
                 .. GritThatCuts(q) ? [] : q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.HoningCompound, 2)] : Array.Empty<Need>(),
             ],
-            How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.", Cautions = [CautionId.BareEdge],
+            How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.",
+            Cautions = FaceWays.Buffs(q) && !GritThatCuts(q) ? [CautionId.BareEdge, CautionId.Rotating] : [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
         PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground, Worked], q =>
             new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))

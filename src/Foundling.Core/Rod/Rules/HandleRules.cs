@@ -40,18 +40,24 @@ internal static class HandleRules
         var hand => $" It hews for the {hand.ToString().ToLowerInvariant()} hand: the flat face lies to the work, and the haft bends away from it.",
     };
 
+    private static List<PartDef> NewHandles(PlanQuestion q) => [.. HandleWays.Remade(q).Where(p => p.Material == Material.Wood && !p.Is(PartIds.Haft))];
+
     private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);
 
     private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", HungAnew);
 
     /// <summary>True when a head gets a new haft.</summary>
-    public static bool HungAnew(PlanQuestion q) => q.Opened || q.Worst(FindingKind.Missing, PartIds.Haft) >= 1
+    public static bool HungAnew(PlanQuestion q) => (q.Opened && q.Tool.Part(PartIds.Haft) is not null) || q.Worst(FindingKind.Missing, PartIds.Haft) >= 1
         || q.Tool.TightensItself && q.Aim != AimKind.Keep && (q.Worst(FindingKind.Crack, PartIds.Haft) >= 3 || q.Worst(FindingKind.Damp, PartIds.Haft) >= 4);
+
+    /// <summary>True for a part that is made anew at the bench: a handle, a grip, a haft and the wedge that goes with it.</summary>
+    internal static bool MadeAnew(PlanQuestion q, PartDef part) => HandleWays.Remade(q).Contains(part)
+        || (part.Is(PartIds.Haft, PartIds.Wedge) && q.Aim != AimKind.Keep && q.Tool.Part(PartIds.Haft) is not null && HungAnew(q));
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("why is it loose", "A loose nut and a rod that bottoms feel alike.",
-            [NotKeep, If("a handle on a rod is loose, and its gap was not measured", q => LooseOnRod(q).Count > 0 && Gap(q) is null)], q =>
+            [If("a handle on a rod is loose, and its gap was not measured", q => LooseOnRod(q).Count > 0 && Gap(q) is null)], q =>
             new Deed(StepKey.RodWhy, Stage.AsFound, $"Find out why {Names(LooseOnRod(q))} {Verb(LooseOnRod(q))} loose: nut or rod", q.Minutes(StepKey.RodWhy))
         {
             Parts = Ids(LooseOnRod(q)), Needs = [Need.Of(SupplyIds.FittedScrewdrivers), Need.Of(SupplyIds.StraightedgeAndFeelers)],
@@ -73,7 +79,7 @@ internal static class HandleRules
             MetalRemovedMm = (Gap(q) ?? 1) + q.Shop.Assumptions.RodClearanceMm,
         }, ChoiceId.RodEnd, 5),
         PlanRule.One("draw up the nut", "A nut that was only loose wants drawing up and nothing else.",
-            [NotKeep, If("no gap was found under the nut of a loose handle", q => LooseOnRod(q).Count > 0 && Gap(q) is 0)], q =>
+            [If("no gap was found under the nut of a loose handle", q => LooseOnRod(q).Count > 0 && Gap(q) is 0)], q =>
             new Deed(StepKey.RodTighten, Stage.Together, $"Draw up the nut of {Names(LooseOnRod(q))}: it was only loose",
                 q.Minutes(StepKey.RodTighten, LooseOnRod(q)))
         {
@@ -133,9 +139,22 @@ internal static class HandleRules
                 : "Edge in line with the haft, wedge tight, no gap at the eye.",
             Cautions = [CautionId.BareEdge],
         }, buys: 6),
+        PlanRule.One("make a handle", "A new handle is bored first and shaped round its bore.", [NotKeep,
+            If("a wooden handle is made new", q => NewHandles(q).Count > 0)], q =>
+            new Deed(StepKey.HandleMake, Stage.Wood, $"Make {Names(NewHandles(q))} new, the old one the pattern", q.Minutes(StepKey.HandleMake, NewHandles(q)))
+        {
+            Parts = Ids(NewHandles(q)), Needs = [Need.Of(SupplyIds.BlankForAHandle, NewHandles(q).Count), Need.Of(SupplyIds.DrillBits),
+                Need.Of(SupplyIds.SpokeshaveForTheHaft), Need.Of(SupplyIds.Rasp)],
+            How = "Straight grain. Bored to the taper of the tang first, stepped, and burnt in nowhere; then turned or shaved round the bore. The ferrule is "
+                + "the "
+                + "measure of its shoulder. The old one stays with the tag.",
+            Reason = "The old one is past use, or never fitted the hand.", FinishTest = "It goes on by hand to a finger from home, and stands in line.",
+            Cautions = [CautionId.WoodDust],
+        }, buys: 10),
         PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q =>
             Grips(q).Any(p => (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3
-            || q.Worst(FindingKind.Missing, p.Id) >= 1)))], q => new Deed(StepKey.Grip, Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool
+            || q.Worst(FindingKind.Missing, p.Id) >= 1)) || HandleWays.Remade(q).Any(p => p.Material == Material.Soft))], q => new Deed(StepKey.Grip,
+                Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool
             ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip, Grips(q)))
         {
             Parts = Ids(Grips(q)), Needs = [Need.Of(SupplyIds.CordOrLeather, 6)],

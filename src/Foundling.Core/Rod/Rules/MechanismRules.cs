@@ -21,6 +21,13 @@ internal static class MechanismRules
 
     private static IEnumerable<PartDef> Gears(PlanQuestion q) => q.Those(PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Spindle);
 
+    // From here on a tooth is gone.
+    private const int ToothGone = 3;
+
+    private static List<PartDef> Chipped(PlanQuestion q) => [.. q.With(FindingKind.EdgeDamage, 2).Where(p => p.Is(Faults.Toothed) && q.May(p.Id))];
+
+    private static List<PartDef> Bruised(PlanQuestion q) => [.. q.With(FindingKind.Burred, 2).Where(p => !p.IsFastener && q.May(p.Id))];
+
     private static IEnumerable<PartDef> Slides(PlanQuestion q) => q.Those(PartIds.SlidingJaw, PartIds.Knurl, PartIds.Spindle);
 
     private static IEnumerable<PartDef> Pivots(PlanQuestion q) => q.Those(PartIds.Pivot, PartIds.Bolts, PartIds.ToggleBolts, PartIds.Strap);
@@ -39,6 +46,27 @@ internal static class MechanismRules
             How = "A pointed stick for the roots. Turn it through by hand and feel for one rough tooth. A smear of grease, no more.",
             Reason = "Grit in the mesh wears both.", FinishTest = "Every root is clean, and no tooth catches the nail.", Cautions = [CautionId.Solvent],
         }, buys: 14),
+        PlanRule.One("chipped teeth", "A chip in the mesh spoils the tooth it meets.", [NotKeep,
+            If("a gear has chipped teeth", q => Chipped(q).Count > 0)], q =>
+            new Deed(StepKey.GearTeeth, Stage.Mechanism, $"Dress the chipped teeth of {Names(Chipped(q))}", q.Minutes(StepKey.GearTeeth, Chipped(q)))
+        {
+            Parts = Ids(Chipped(q)), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.Marker, 1)],
+            How = "Only the burr beside the break, by a fine file; the flank that bears is not touched. Turn it through by hand and mark where it catches."
+                + (q.WorstOn(FindingKind.EdgeDamage, Chipped(q).Select(p => p.Id)) >= ToothGone
+                    ? " Where a tooth is gone it jumps under load: a gear from a broken one of the same make is the cure, light work until then." : ""),
+            Reason = "What stands up beside a break ploughs through the other wheel.", FinishTest = "It turns through by hand without a catch.",
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.GearTeeth),
+        }, buys: 4),
+        PlanRule.One("bruised jaws", "A burr on a jaw marks every nut it turns.", [NotKeep, Of(Family.Wrench),
+            If("a jaw is bruised", q => Bruised(q).Count > 0)], q =>
+            new Deed(StepKey.JawBurrs, Stage.Mechanism, $"Take the burrs off {Names(Bruised(q))}", q.Minutes(StepKey.JawBurrs, Bruised(q)))
+        {
+            Parts = Ids(Bruised(q)), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone)],
+            How = "Only what stands proud: the file lies flat across the face and takes the lip, not the face. A file that skates means a hard jaw: a stone "
+                + "instead. Dents stay.",
+            Reason = "What stands proud marks the flats and keeps the face off them.", FinishTest = "A new nut slides along the face without a catch.",
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.JawBurrs),
+        }, buys: 3),
         PlanRule.One("chuck", "Jaws hold only when they slide.", [There(PartIds.Chuck, "chuck")], q =>
             new Deed(StepKey.ChuckClean, Stage.Mechanism, q.Worst(FindingKind.Seizure, PartIds.Chuck, PartIds.ChuckJaws) >= 3
             ? "Once it is free: clean the chuck and put it back in order" : "Clean the chuck and put it back in order", q.Minutes(StepKey.ChuckClean))

@@ -20,6 +20,8 @@ internal static class ParticularRules
 
     private static readonly Cond Guided = If("its cheeks guide it", q => q.Tool.Works(KindTrait.CheeksGuide));
 
+    private static readonly Cond Sided = If("its side guides it", q => q.Tool.Works(KindTrait.SideGuides));
+
     private static readonly Cond Tanged = If("its iron hangs in its own tangs", q => q.Tool.Family == Family.Plane && q.Tool.Edges.Any(e =>
         e.Joint == Joint.Wedged));
 
@@ -47,7 +49,7 @@ internal static class ParticularRules
                     FinishTest = "Clean in every quirk; the stick touches all along.",
             Cautions = [CautionId.Solvent],
         }, buys: 6),
-        PlanRule.One("glue the boxing", "A loose length of boxing tears at the quirk.", [NotKeep, There(PartIds.Boxing, "boxing"),
+        PlanRule.One("glue the boxing", "A loose length of boxing tears at the quirk, and hide glue lets go again.", [There(PartIds.Boxing, "boxing"),
             If("the boxing is loose", q => q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 1)], q =>
             new Deed(StepKey.Boxing, Stage.Wood, q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4 ? "Let in new boxing where it is gone"
             : "Glue the loose boxing back", q.Minutes(StepKey.Boxing, q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4 ? StepCase.Much : StepCase.Usual))
@@ -89,6 +91,26 @@ internal static class ParticularRules
             Reason = "A shoulder follows the cheek, not the eye.", FinishTest = "No light at the square, both sides, at toe, mouth and heel.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.CheekLap), SurfaceLost = SurfaceId.Machining, Cautions = [CautionId.Slurry],
         }, buys: 12),
+        PlanRule.One("read the side", "The side runs along the wall, and the iron clears it by a hair.", [NotKeep, Sided], q =>
+            new Deed(StepKey.CheekCheck, Stage.Sole, "Read the side with a small square, and the iron against the width of the body",
+                q.Minutes(StepKey.CheekCheck))
+        {
+            Parts = [PartIds.Body, PartIds.Iron], Needs = [Need.Of(SupplyIds.TrySquare), Need.Of(SupplyIds.Caliper)],
+            How = "Light behind the square at toe, mouth and heel. The iron is a hair wider than the body and stands out past the side that runs along the "
+                + "wall; its corner there is sharp.",
+            Reason = "An iron narrower than the body steps away from the wall with each shaving.",
+            FinishTest = "Squareness, width of body and of iron stand on the tag.", Cautions = [CautionId.BareEdge],
+        }, buys: 4),
+        PlanRule.One("plane the side", "A rebate is as square as the side that guides it.", [NotKeep, Sided,
+            If("the side is out of square", q => q.Worst(FindingKind.OutOfSquare, PartIds.Body) >= 2)], q =>
+            new Deed(StepKey.CheekLap, Stage.Sole, "Plane the side true; the sole follows it", q.Minutes(StepKey.CheekLap))
+        {
+            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.BenchPlane), Need.Of(SupplyIds.TrySquare)],
+            How = "Iron and wedge in, drawn back. The side first, flat from toe to heel, then the sole square to it, as little as shows no light. What the "
+                + "body loses in width the iron has over.",
+            Reason = "The wall follows the side, not the eye.", FinishTest = "No light at the square at toe, mouth and heel.", Undoable = false,
+            SurfaceLost = SurfaceId.WornSole, Cautions = [CautionId.BareEdge],
+        }, buys: 8),
         PlanRule.One("seat the frame", "Iron on wood: it must lie without rocking.", [NotKeep, There(PartIds.FrameScrews, "frame on wood")], q =>
             new Deed(StepKey.FrameSeat, Stage.Bed, "Lay the frame on the wood, and the bare iron on frog and bed: does either rock?",
                 q.Minutes(StepKey.FrameSeat))

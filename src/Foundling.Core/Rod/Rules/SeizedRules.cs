@@ -28,7 +28,7 @@ internal static class SeizedRules
     }
 
     private static Grip GripOf(PlanQuestion q, PartDef part) =>
-        part.Joint == Joint.Wedged || part.Is(PartIds.Wedge) ? Grip.Wedge
+        part.Joint == Joint.Wedged || part.Is(PartIds.Wedge) || (q.Tool.IsWedged && part.Is(PartIds.Iron)) ? Grip.Wedge
         : part.Joint == Joint.TaperedPin || part.Fastener == Fastening.Pin ? Grip.Pin
         : part.Joint == Joint.StaysOn || part.OnePiece || part.Joint == Joint.Destroyed ? Grip.Rivet
         : part.Joint == Joint.SplitNut ? Grip.Split
@@ -38,6 +38,10 @@ internal static class SeizedRules
         : Grip.Hand;
 
     private static List<PartDef> Stuck(PlanQuestion q, int degree) => [.. q.With(FindingKind.Seizure, degree)];
+
+    // What a wedge holds comes with its blow, a cap iron is reached only once its wedge is out, and a spring is cleaned where springs are.
+    private static List<PartDef> Dry(PlanQuestion q) => [.. Oiled(q, Stiff, Stiff).Where(p => GripOf(q, p) != Grip.Wedge
+        && p.Joint != Joint.Sprung && !(q.Tool.IsWedged && p.Is(PartIds.CapIron)))];
 
     // Oil loosens a wooden wedge for good, and leather never dries of it.
     private static List<PartDef> Oiled(PlanQuestion q, int from, int to) => [.. Stuck(q, from).Where(p => q.Worst(FindingKind.Seizure, p.Id) <= to
@@ -60,12 +64,11 @@ internal static class SeizedRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("oil and work what is stiff", "What is only stiff is dry, not stuck.",
-            [If("a part of metal is stiff and no more", q => Oiled(q, Stiff, Stiff).Count > 0)], q =>
-            new Deed(StepKey.FreeStiff, Stage.Apart, $"Oil and work {Names(Oiled(q, Stiff, Stiff))} to and fro", q.Minutes(StepKey.FreeStiff, Oiled(q, Stiff,
-                Stiff)))
+            [If("a part of metal is stiff and no more", q => Dry(q).Count > 0)], q =>
+            new Deed(StepKey.FreeStiff, Stage.Apart, $"Oil and work {Names(Dry(q))} to and fro", q.Minutes(StepKey.FreeStiff, Dry(q)))
         {
-            Parts = Ids(Oiled(q, Stiff, Stiff)), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.CleanCloth, 1)],
-            How = Reverse(Oiled(q, Stiff, Stiff)) + "A drop at the thread or pivot, to and fro, wipe off what it brings out, and again. Kept off wood.",
+            Parts = Ids(Dry(q)), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.CleanCloth, 1)],
+            How = Reverse(Dry(q)) + "A drop at the thread or pivot, to and fro, wipe off what it brings out, and again. Kept off wood.",
             Reason = "Old oil has gone to gum; fresh oil carries it out.", FinishTest = "It moves under two fingers.",
         }, buys: 2),
         PlanRule.One("oil stuck threads", "Oil and time free most threads and spoil none.",

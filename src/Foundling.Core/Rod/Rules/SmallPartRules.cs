@@ -18,11 +18,16 @@ internal static class SmallPartRules
         && p.Joint != Joint.Sprung && !(q.Tool.Made(PartIds.HeelPin) && !p.IsFastener)
         && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel);
 
+    private static List<PartDef> Torn(PlanQuestion q, int from, int to) => [.. q.With(FindingKind.Worn, from).Where(p => p.IsThreaded
+        && q.Worst(FindingKind.Worn, p.Id) <= to && q.May(p.Id))];
+
     private static IEnumerable<PartDef> Brass(PlanQuestion q) => q.Worked.Where(p => p.Material == Material.Brass);
 
     private static bool Slotted(PlanQuestion q) => Screws(q).Any(p => p.IsThreaded && !ApartRules.IsHexagon(q, p));
 
     private static bool Shined(PlanQuestion q) => q.Way(ChoiceId.Brass) == WayId.Shine;
+
+    private static bool Buffed(PlanQuestion q) => Shined(q) && Ways.FaceWays.Buffs(q);
 
     private static IEnumerable<PartDef> Knurled(PlanQuestion q) => q.Worked.Where(p =>
         p.Is(PartIds.Knurl, PartIds.Adjuster, PartIds.Chuck, PartIds.TiltNuts, PartIds.DepthStop, PartIds.ClampScrew));
@@ -55,6 +60,25 @@ internal static class SmallPartRules
             Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.",
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.SlotsDress), Cautions = [CautionId.StuckScrew],
         }),
+        PlanRule.One("torn threads", "A thread that is forced once is torn for good.", [NotKeep,
+            If("a thread is torn for a turn or two", q => Torn(q, 2, 2).Count > 0)], q =>
+            new Deed(StepKey.ThreadMend, Stage.SmallParts, $"Chase the thread of {Names(Torn(q, 2, 2))}", q.Minutes(StepKey.ThreadMend, Torn(q, 2, 2)))
+        {
+            Parts = Ids(Torn(q, 2, 2)), Needs = [Need.Of(SupplyIds.TapsAndDies), Need.Of(SupplyIds.LightOil, 2)],
+            How = "Measure turns and diameter first: many old threads are of no table. Oil, half a turn on and a quarter back; only what lies over is "
+                + "pushed back.",
+            Reason = "A torn turn tears the next one.", FinishTest = "It runs home by hand.", Undoable = false, MetalRemovedMm = 0,
+        }, buys: 3),
+        PlanRule.One("stripped threads", "A thread that no longer holds is replaced, not packed.", [NotKeep,
+            If("a thread strips before it is tight", q => Torn(q, 3, 4).Count > 0)], q =>
+            new Deed(new DeedId(StepKey.ThreadMend, "stripped"), Stage.SmallParts, $"Replace {Names(Torn(q, 3, 4))}, or mend the hole",
+                q.Minutes(StepKey.ThreadMend, Torn(q, 3, 4), StepCase.Much))
+        {
+            Parts = Ids(Torn(q, 3, 4)), Needs = [Need.Of(SupplyIds.ReplacementPart, 1), Need.Of(SupplyIds.TapsAndDies), Need.Of(SupplyIds.DrillPress)],
+            How = "Which side is torn? A sound one of the same thread tells. A screw is replaced; a torn hole is bushed and tapped again in the old "
+                + "thread, never drilled out for a new one. Turns and diameter are measured before anything is bought.",
+            Reason = "Drawn tight it lets go.", FinishTest = "It draws tight and stays.", Undoable = false, Cautions = [CautionId.Rotating],
+        }, buys: 6),
         PlanRule.One("lock tabs", "A tab stands few bends.", [If("it has lock tabs", q => q.Present.Any(p => p.Joint == Joint.LockTab)),
             Found(FindingKind.BentTab, 2)], q => new Deed(StepKey.Tabs, Stage.SmallParts, "Make or buy new lock tabs", q.Minutes(StepKey.Tabs))
         {
@@ -72,13 +96,18 @@ internal static class SmallPartRules
         }),
         PlanRule.One("clean brass", "Brass is brightened, not worn.", [NotKeep, If("it has brass", q => Brass(q).Any())], q =>
             new Deed(StepKey.Brass, Stage.SmallParts, $"{(Shined(q) ? "Brighten" : "Clean")} brass: {Names(Brass(q))}",
-                q.Minutes(StepKey.Brass, Brass(q)))
+                q.Minutes(StepKey.Brass, Brass(q), Buffed(q) ? StepCase.Machine : StepCase.Usual))
         {
-            Parts = Ids(Brass(q)), Needs = Shined(q) ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
+            Parts = Ids(Brass(q)), Needs = Buffed(q) ? [Need.Of(SupplyIds.BuffingWheel), Need.Of(SupplyIds.HoningCompound, 2), Need.Of(SupplyIds.CleanCloth, 1)]
+                : Shined(q) ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
                 : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
-            How = Shined(q) ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
+            How = Buffed(q) ? "Polish on a cloth wheel with a little compound, below its middle, no edge turned into it. Letters and knurls stay off it. "
+                + "Small parts are held in a "
+                    + "wooden jig and dipped: they burn fingers before they look hot."
+                : Shined(q) ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
             Reason = Shined(q) ? "As it left the works." : "Dirt off; the colour of use may stay.",
-            FinishTest = "Clean in every corner, edges still crisp.", Cautions = Shined(q) ? [CautionId.Polish] : [],
+            FinishTest = "Clean in every corner, edges still crisp.", Cautions = Buffed(q) ? [CautionId.Rotating, CautionId.Polish] : Shined(q)
+                ? [CautionId.Polish] : [],
             SurfaceLost = Shined(q) ? SurfaceId.Brass : null, Final = Shined(q),
         }, ChoiceId.Brass, 2),
         PlanRule.One("mushroomed ends", "A rolled lip splits wood and sheds splinters.",

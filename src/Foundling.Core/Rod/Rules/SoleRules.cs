@@ -43,7 +43,8 @@ internal static class SoleRules
     {
         if (Survey(q) is not { } read)
         {
-            return Causes.OfFace(q, PartIds.Body);
+            // A toe that is worn low bears nothing: it is left out, unless the whole sole is wanted.
+            return Causes.OfFace(q, f => !PartGroups.IsToe(f.Place) || q.Way(ChoiceId.Flat) == WayId.Whole, PartIds.Body);
         }
         (double whole, double zones) = SoleTolerance.For(q.Purpose ?? q.Facts.Surveys[^1].Purpose ?? SolePurpose.Smoothing, q.Shop.Assumptions);
         return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
@@ -66,7 +67,8 @@ internal static class SoleRules
     {
         Assumptions a = q.Shop.Assumptions;
         double minutes = Lapping(q).Likely;
-        return [q.Sheets(SupplyIds.P80Sheet, minutes, a.LapCoarseShare), q.Sheets(SupplyIds.P120Sheet, minutes, a.LapMiddleShare),
+        return q.Way(ChoiceId.Lubricant) == WayId.Powder ? [] : [q.Sheets(SupplyIds.P80Sheet, minutes, a.LapCoarseShare), q.Sheets(SupplyIds.P120Sheet,
+            minutes, a.LapMiddleShare),
             q.Sheets(SupplyIds.P180Sheet, minutes, 1 - a.LapCoarseShare - a.LapMiddleShare)];
     }
 
@@ -84,6 +86,8 @@ internal static class SoleRules
         WayId.Spirit => [q.On(SupplyIds.WhiteSpirit, [q.Tool.Part(PartIds.Body)!]), Need.Of(SupplyIds.CleanCloth, 1)],
         WayId.Water => [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.CleanCloth, 1), Need.Of(SupplyIds.LightOil, 5)],
         WayId.Dry => [Need.Of(SupplyIds.SoftBrush)],
+        WayId.Powder => [Need.Of(SupplyIds.LappingPowder, 10), Need.Of(SupplyIds.LightOil, 15), Need.Of(SupplyIds.WhiteSpirit, 30),
+            Need.Of(SupplyIds.CleanCloth, 2)],
         _ => [Need.Of(SupplyIds.LightOil, 10), Need.Of(SupplyIds.CleanCloth, 1)],
     };
 
@@ -91,6 +95,8 @@ internal static class SoleRules
     {
         WayId.Spirit => " White spirit on the paper: no flame, the door open, and oil at the end.",
         WayId.Water => " Water with a drop of soap: wiped dry and oiled at each stop, for it rusts in minutes.",
+        WayId.Powder => " Powder and oil on bare glass kept for it, the next finer only after everything is washed: one coarse grain scores it through, "
+            + "and none may stay in mouth, threads or slide.",
         WayId.Dry => " Dry, the dust brushed off often and wiped up damp, a mask on.",
         _ => " A film of light oil on the paper; fresh paper when it floats.",
     };
@@ -113,15 +119,20 @@ internal static class SoleRules
             new Deed(StepKey.SoleCheck, Stage.Sole, "Survey the sole and decide", q.Minutes(StepKey.SoleCheck, q.Sole))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.StraightedgeAndFeelers), Need.Of(SupplyIds.FlatPlate)],
-            How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?",
+            How = "Readings along both edges and the middle. Is the plate itself flat, and long enough?"
+                + (q.Findings.Any(f => f.Kind == FindingKind.OutOfFlat && PartGroups.IsToe(f.Place)) ? " The toe is worn low: leave it out of the readings."
+                    : ""),
             Reason = "It may be flat enough already; a plate too short makes it worse.", FinishTest = "Flatness stands on the tag.",
         }, buys: 2),
         PlanRule.One("lap the sole roughly", "High spots and rust go first, the truth comes last.", [NotKeep, Metal, Touched,
             If("it is lapped roughly first", SoleWays.IsTwice), Causes.Asked(Uneven)], q =>
             new Deed(StepKey.SoleRough, Stage.Derust, "Lap the bare body roughly, high spots and rust only", q.Minutes(StepKey.SoleRough, q.Sole))
         {
-            Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
-            How = "Coarse paper on the plate, marks on the sole, until the worst are gone and no further. Wipe, dry and oil at once." + Lubricant(q),
+            Parts = [PartIds.Body],
+            Needs = [.. q.Way(ChoiceId.Lubricant) == WayId.Powder ? Array.Empty<Need>() : [Need.Of(SupplyIds.P80Sheet, 2)], Need.Of(SupplyIds.FlatPlate),
+                .. Wetted(q)],
+            How = (q.Way(ChoiceId.Lubricant) == WayId.Powder ? "Coarse powder on the glass,"
+                : "Coarse paper on the plate,") + " marks on the sole, until the worst are gone and no further. Wipe, dry and oil at once." + Lubricant(q),
             Reason = $"{Uneven(q)} What goes now need not be soaked off nor lapped twice; the last of it waits for tension.",
             FinishTest = "No high spot rocks on the plate.", Cautions = Lapped(q), Undoable = false, MetalRemovedMm = q.Metal(StepKey.SoleRough),
             SurfaceLost = SurfaceId.Machining,
@@ -174,7 +185,7 @@ internal static class SoleRules
                 : q.Tool.HasBed ? "One light pass, not at the mouth." : "One light pass, not round the throat.", Reason = "A sharp arris lines the work.",
             FinishTest = "Smooth to the finger all round.", MetalRemovedMm = q.Metal(StepKey.Arris), Cautions = [CautionId.Slurry],
         }),
-        PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [Wooden], q =>
+        PlanRule.One("read the wooden sole", "Wood moves: it is read before it is planed.", [NotKeep, Wooden], q =>
             new Deed(StepKey.SoleCheck, Stage.Sole, q.Tool.IsWedged ? "Read the sole with winding sticks, iron and wedge in"
                 : "Read the sole with winding sticks, iron in and held", q.Minutes(StepKey.SoleCheck, q.Sole, StepCase.Wood))
         {

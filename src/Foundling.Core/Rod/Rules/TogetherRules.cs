@@ -49,6 +49,12 @@ internal static class TogetherRules
     private static string Brittle(PlanQuestion q) => q.Present.Any(p => p.Material == Material.CastIron) && q.Present.Any(p => p.IsThreaded)
         ? "Firm by hand and no more: a thin casting cracks before its screw gives. " : "";
 
+    // Grips on a rod, a tang or glue have steps of their own.
+    private static string Rocked(PlanQuestion q) => q.With(FindingKind.Looseness, 2).Where(p => p.Material == Material.Wood && p.Rod is null && !p.OnePiece
+        && p.Joint == Joint.Plain && q.Tool.Family is Family.Plane or Family.BoringTool && q.Tool.Part(PartIds.Body)?.Material != Material.Wood).ToList()
+        is { Count: > 0 } parts
+        ? $" The {Names(parts)} rocked: draw up what holds {Verb(parts, "it", "them")}, and plug a worn screw hole with a glued sliver first." : "";
+
     private static bool Threaded(PlanQuestion q) => q.Present.Any(p => p.IsThreaded || p.Joint is Joint.LockTab or Joint.ReverseThread
         || p.Is(PartIds.Chuck, PartIds.Knurl));
 
@@ -62,18 +68,21 @@ internal static class TogetherRules
             // What a wedge or a taper holds gets no oil.
             Needs = [.. Threaded(q) || (!q.Tool.IsWedged && q.Present.Any(p => p.Moves && p.Ferrous)) ? [Need.Of(SupplyIds.LightOil, 3)]
                 : Array.Empty<Need>(), .. ApartRules.Turning(q)],
-            How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Brittle(q)}{q.Tool.Manner.Together.Minded(q.Tool.Made)}",
+            How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Brittle(q)}{q.Tool.Manner.Together.Minded(q.Tool.Made)}"
+                + Rocked(q),
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
             FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
         }),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
             [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new Deed(StepKey.CloseJoint,
-            Stage.Together, $"Close the joint again by its refit plan: {Names(q.Present.Where(p => p.Joint == Joint.Destroyed))}",
+            Stage.Together, $"Close the joint again by its refit plan: {Names(HandleWays.Opening(q))}",
                 q.Minutes(StepKey.CloseJoint))
         {
-            Parts = Ids(q.Present.Where(p => p.Joint == Joint.Destroyed)),
+            Parts = Ids(HandleWays.Opening(q)),
                 Needs = [Need.Of(SupplyIds.NewRivet, 2), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice)],
-            How = "New handle or washers on, drawn up tight, then peened over in small blows on a solid back.", Reason = "What it holds is new or mended.",
+            How = $"{(HandleWays.Remade(q).Count > 0 ? "New handle or washers" : "The handle")} on, drawn up tight, then peened over in small blows on a "
+                + "solid back.",
+            Reason = "What was opened to get it off must hold again.",
             FinishTest = "No movement when twisted hard.", Undoable = false, Cautions = [CautionId.Shatter, CautionId.BareEdge],
         }, buys: 6),
         PlanRule.One("last honing", "The edge that is proved is fresh.", [NotKeep, Of(Family.Plane), Edge(EdgeForm.BackAndBevel),

@@ -28,7 +28,16 @@ internal static class WoodRules
     private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
 
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
-        && !(p.Is(PartIds.Haft) && c >= 3))];
+        && !(p.Is(PartIds.Haft) && c >= 3) || LetIn(q, p))];
+
+    // The handle and the button of a wooden body are let in and glued: loose, their glue has let go.
+    private static bool LetIn(PlanQuestion q, PartDef part) => part.Is(PartIds.Tote, PartIds.Strike) && part.Rod is null
+        && q.Tool.Part(PartIds.Body)?.Material == Material.Wood && q.Worst(FindingKind.Looseness, part.Id) >= 2;
+
+    // From here on dust falls.
+    private const int LiveWorm = 3;
+
+    private static List<PartDef> Wormy(PlanQuestion q) => [.. q.With(FindingKind.Worm, LiveWorm).Where(p => SurfaceWays.Wooden(q).Contains(p))];
 
     private static Adhesive Glue(PlanQuestion q) => (q.Aim == AimKind.Keep ? Adhesive.LiquidHide(q.Shop.Assumptions)
         : Adhesive.Wood(q.Shop.Assumptions)).In(q.TemperatureC);
@@ -68,6 +77,18 @@ internal static class WoodRules
             How = "Off the ground, out of sun and away from a stove. Weigh it each week: dry when it loses no more.", Reason = "Dried fast it splits.",
             FinishTest = "No lighter than last week.",
         }),
+        PlanRule.One("kill live worm", "Live worm goes from one tool into the next.", [Has,
+            If("wood has live worm", q => Wormy(q).Count > 0)], q =>
+            new Deed(StepKey.WormKill, Stage.Wash, $"Bag {Names(Wormy(q))} and freeze "
+                + $"{(Wormy(q).Count == 1 && !Wormy(q)[0].Name.EndsWith('s') ? "it" : "them")}",
+                q.Minutes(StepKey.WormKill, Wormy(q)))
+        {
+            Parts = Ids(Wormy(q)), Lag = Lag.Cure(q.Shop.Assumptions.WormFreezeDays * 24 * 60, null),
+            Needs = [Need.Of(SupplyIds.FreezerBag, Wormy(q).Count)],
+            How = $"Dry wood, the air pressed out, sealed, {q.Shop.Assumptions.WormFreezeDays:0} days at -18 °C or colder; opened only when it is warm again. "
+                + "Then stood on white paper: no fresh dust in spring. Other wood keeps away until then. What crumbles is replaced.",
+            Reason = "Fresh pale dust says that it is alive.", FinishTest = "No fresh dust on the paper.",
+        }, buys: 8),
         PlanRule.One("find out the old finish", "What softens it says what it is, and what may go over it.", [HasOld,
             If("it has an old finish that stays on", q => Filmed(q).Count > 0)], q =>
             new Deed(StepKey.WoodFind, Stage.Wash, "Find out what the old finish on the wood is", q.Minutes(StepKey.WoodFind))
@@ -83,13 +104,15 @@ internal static class WoodRules
             How = "With what does not touch the finish, with the grain, wiped off before it dries.", Reason = "The colour of use is under the dirt.",
             FinishTest = "The cloth comes away clean.", Cautions = [CautionId.Solvent],
         }, buys: 3),
-        PlanRule.One("glue a break", "A clean break holds better than the wood beside it.", [Has, If("wood is cracked or broken", q => Broken(q).Count > 0)],
+        PlanRule.One("glue a break", "A clean break holds better than the wood beside it.", [Has, If("wood is cracked or broken, or its glue has let go", q =>
+            Broken(q).Count > 0)],
             q => new Deed(StepKey.WoodGlue, Stage.Wood, $"Glue and clamp {Names(Broken(q))}", q.Minutes(StepKey.WoodGlue, Broken(q)))
         {
             Parts = Ids(Broken(q)), Lag = Lag.Cure(Glue(q).CuredMin, Glue(q).ClampedMin), Undoable = q.Aim == AimKind.Keep,
             Needs = [q.Aim == AimKind.Keep ? Need.Of(SupplyIds.LiquidHideGlue, 8) : Need.Of(SupplyIds.WoodGlue, 8), Need.Of(SupplyIds.Clamps),
                 Need.Of(SupplyIds.ScrapOfSoftwood), Need.Of(SupplyIds.Alcohol, 5)],
-            How = "Dry run first. Oily tropical wood is wiped with alcohol just before, or the glue does not hold. "
+            How = $"Dry run first.{(Broken(q).Exists(p => LetIn(q, p)) ? " Old glue out of the joint, down to wood." : "")} Oily tropical wood is wiped with "
+                + "alcohol just before, or the glue does not hold. "
                 + $"{(Bored(q) ? "A waxed rod keeps the bore open; no glue in it. " : "")}Closed within {Math.Floor(Glue(q).OpenMin):0} min, "
                 + "clamps off "
                 + $"after {Typed.Wait(Glue(q).ClampedMin)}, load after {Typed.Wait(Glue(q).CuredMin)}.{Cold(q)}",
@@ -110,22 +133,16 @@ internal static class WoodRules
                 Undoable = false,
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
-        PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(Stains)], q =>
+        PlanRule.One("stain the dings", "Stain before oil: oil closes the wood.", [Has, Dry, Way(Stains),
+            If("some of it has a film, or gets one", q => Stained(q).Count > 0)], q =>
             new Deed(StepKey.WoodStain, Stage.Wood, Broken(q).Count > 0 ? "Stain pale dings and the glue line to match" : "Stain pale dings to match",
-                q.Minutes(StepKey.WoodStain, By(q, Stains)))
+                q.Minutes(StepKey.WoodStain, Stained(q)))
         {
-            Parts = Ids(By(q, Stains)), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
+            Parts = Ids(Stained(q)), Lag = Lag.Cure(In(q, Drying.Stain)), Needs = [Need.Of(SupplyIds.WoodStain, 3), Need.Of(SupplyIds.FineBrush)],
                 How = "Thin, in two goes, the second when the first is dry.",
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.", Undoable = false,
         }, Id),
-        PlanRule.One("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], q =>
-            new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, By(q, WayId.Revive)))
-        {
-            Parts = Ids(By(q, WayId.Revive)), Lag = Lag.Cure(In(q, Drying.Shellac), 30),
-                Needs = [q.On(SupplyIds.Shellac, By(q, WayId.Revive)), Need.Of(SupplyIds.LintFreeCloth, 1)],
-            How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
-            Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
-        }, Id, 5),
+        new("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], Revived, Id, 5),
         new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(Oils)], Oiled, Id, 5),
         new("dip the wood", "Raw oil goes in as deep as it is given time.", [Has, Dry, Way(WayId.RawOil)], Dipped, Id, 5),
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(Waxes)], q =>
@@ -144,6 +161,37 @@ internal static class WoodRules
             "lacquer",
             SupplyIds.Lacquer, Drying.Lacquer, "Light passes.", "Hard, clear and even.", [CautionId.Spray], Need.Of(SupplyIds.SprayGear)), Id, 8),
     ];
+
+    // Oiled wood is fed with what is in it; a film gets a film.
+    private static IEnumerable<Deed> Revived(PlanQuestion q)
+    {
+        List<PartDef> oiled = [.. By(q, WayId.Revive).Except(WithFilm(q, WayId.Revive))], filmed = WithFilm(q, WayId.Revive);
+        if (filmed.Count > 0)
+        {
+            yield return new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, filmed))
+            {
+                Parts = Ids(filmed), Lag = Lag.Cure(In(q, Drying.Shellac), 30), Needs = [q.On(SupplyIds.Shellac, filmed), Need.Of(SupplyIds.LintFreeCloth, 1)],
+                How = "What it was, or shellac, which holds on everything clean. One wipe, no going back over it." + Bare(q),
+                Reason = "It closes what is worn without hiding it.", FinishTest = "Dry, even, no drag.", Cautions = [CautionId.OilyRags],
+            };
+        }
+        if (oiled.Count > 0)
+        {
+            yield return new Deed(new DeedId(StepKey.WoodRevive, "oil"), Stage.Wood, $"Wipe {Names(oiled)} over with a little oil",
+                q.Minutes(StepKey.WoodRevive, oiled))
+            {
+                Parts = Ids(oiled), Lag = Lag.Cure(In(q, Drying.Oil), 30), Needs = [q.On(SupplyIds.BoiledLinseedOil, oiled), Need.Of(SupplyIds.LintFreeCloth,
+                    2)],
+                How = $"One wipe of what is in it already, and after {Wipe(q).RecoatFromMin:0} min all that stands wiped off again.{Bare(q)}",
+                Reason = "Oiled wood is fed where hands have worn it dry.", FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
+            };
+        }
+    }
+
+    private static List<PartDef> WithFilm(PlanQuestion q, params WayId[] ways) => [.. By(q, ways).Where(p => p.Finish == PartFinish.Varnished)];
+
+    // Oil evens pale spots by itself: what is fed with oil again is not stained.
+    private static List<PartDef> Stained(PlanQuestion q) => [.. WithFilm(q, WayId.Revive), .. By(q, WayId.Shellac, WayId.Lacquer)];
 
     private static DeedId Coat(StepKey step, int coat) => coat == 1 ? step : new DeedId(step, $"{coat}");
 

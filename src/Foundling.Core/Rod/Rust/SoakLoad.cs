@@ -85,7 +85,7 @@ public sealed record SoakLoad
             if (Harmed(q, mix, together) is { } harmed)
             {
                 kept.AddRange(together.Where(wanted.Contains).Select(p => new KeptOut(p, harmed.Part == p ? harmed.Why
-                    : $"It cannot be parted from the {harmed.Part.Name}. {harmed.Why}")));
+                    : Beside(harmed.Part, harmed.Why))));
                 continue;
             }
             (PartDef Part, LoadLimit Limit)? strictest = together.Select(p => ((PartDef, LoadLimit)?)(p, q.Limit(mix.Kind, p)))
@@ -137,6 +137,11 @@ public sealed record SoakLoad
     private static double LitresOf(BathVolumeInput tub, Assumptions a) => Math.Ceiling((BathVolume.Of(tub, a).LiquidMl / MlInL * 10) - Whole.Slack) / 10;
 
     /// <summary>The first of parts that stay together which a bath would harm at all, and how.</summary>
+    // The table says what a bath does to wood, and what to do where the wood comes off; here it does not.
+    private static string Beside(PartDef harmed, string why) => harmed.Material == Material.Wood
+        ? $"It cannot be parted from the {harmed.Name}, which {Sentences.Middle(why.Split(';')[0].TrimEnd('.'))}"
+        : $"It cannot be parted from the {harmed.Name}. {why}";
+
     private static (PartDef Part, string Why)? Harmed(PlanQuestion q, BathMix mix, IReadOnlyList<PartDef> together)
     {
         foreach (PartDef part in together)

@@ -122,8 +122,8 @@ public static class Choices
     public static IReadOnlyList<(string About, IReadOnlyList<Choice> Choices)> Grouped { get; } =
     [
         ("Washing and rust", [SmallWays.Wash, RustWays.Choice, RustWays.Bloom, SurfaceWays.Dark, SmallWays.Brass]),
-        ("Coating", [SurfaceWays.Coating, CoatWays.Strip, CoatWays.Primer, CoatWays.Metal]),
-        ("Wood", [SurfaceWays.Wood, SurfaceWays.Film, CoatWays.Wood, SmallWays.RodEnd]),
+        ("Coating", [SurfaceWays.Coating, CoatWays.Strip, CoatWays.Primer, CoatWays.Metal, CoatWays.Colours]),
+        ("Wood and handles", [HandleWays.Handles, SurfaceWays.Wood, SurfaceWays.Film, CoatWays.Wood, SmallWays.RodEnd]),
         ("Edges and working faces", [MetalWays.Metal, .. EdgeWays.All]),
         ("Sole", [.. SoleWays.All, SmallWays.Sides]),
     ];

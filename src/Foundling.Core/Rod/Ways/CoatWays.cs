@@ -41,6 +41,14 @@ public static class CoatWays
         new(WayId.Primed, "a primer", "on bare metal, or to level what is left of the old coat"),
     ], q => SurfaceWays.Strips(q) ? (WayId.Primed, "Bare iron holds paint badly.") : (WayId.NoPrimer, "A sound old coat is the best primer."));
 
+    /// <summary>How many colours a new coat has.</summary>
+    public static Choice Colours { get; } = new(ChoiceId.Colours, "The new paint is", "one colour, or two", q => SurfaceWays.CoatedBy(q,
+        WayId.Respray).Count > 0,
+    [
+        new(WayId.OneColour, "one colour", "as most left the works"),
+        new(WayId.TwoColours, "two colours", "raised letters, or a part that had its own"),
+    ], _ => (WayId.OneColour, "Nothing says that there were two."));
+
     /// <summary>Coats of oil, shellac or lacquer on wood.</summary>
     public static Choice Wood { get; } = new(ChoiceId.WoodCoats, "Coats on the wood", "how many coats of oil, shellac or lacquer",
         q => SurfaceWays.FinishedBy(q, WayId.Oil, WayId.OilWax, WayId.OilShellac, WayId.Shellac, WayId.Lacquer).Count > 0,

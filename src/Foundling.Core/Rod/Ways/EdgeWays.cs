@@ -19,13 +19,17 @@ public static class EdgeWays
         or EdgeForm.Curved or EdgeForm.Profiled;
 
     /// <summary>Worst pitting on a cutting part.</summary>
-    public static int Pits(PlanQuestion q) => q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id));
+    public static int Pits(PlanQuestion q) => WorstAtEdge(q, FindingKind.Pitting);
+
+    // What is beside the slot or up at the top never reaches the edge.
+    private static int WorstAtEdge(PlanQuestion q, FindingKind kind) => q.Findings.Where(f => f.Kind == kind && q.Tool.Part(f.Part) is { } part
+        && q.Tool.Edges.Contains(part) && PartGroups.Bears(q.Tool, part, f.Place)).Select(f => f.Severity).DefaultIfEmpty(0).Max();
 
     /// <summary>The steel left in the cutting part; null when it was not measured.</summary>
     public static SteelLeft? Steel(PlanQuestion q) => q.Facts.Steel(q.Shop.Assumptions);
 
     private static readonly Choice Back = new(ChoiceId.Back, "Pits in the back are", "how pits that stop an edge are dealt with", q => Cuts(q)
-        && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.Curved or EdgeForm.Profiled && Pits(q) >= 3,
+        && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.Curved or EdgeForm.Profiled && Pits(q) >= PitsThatStop,
     [
         new(WayId.Lap, "lapped out, the whole last part flat", "the careful restorer's; the back stays true"),
         new(WayId.Shim, "passed under by a shim", "a tiny back bevel, then always") { Closed = NotOnAChisel },
@@ -102,7 +106,7 @@ public static class EdgeWays
     };
 
     /// <summary>Worst damage of an edge.</summary>
-    public static int Damage(PlanQuestion q) => q.WorstOn(FindingKind.EdgeDamage, q.Tool.Edges.Select(p => p.Id));
+    public static int Damage(PlanQuestion q) => WorstAtEdge(q, FindingKind.EdgeDamage);
 
     private static readonly Choice Grinding = new(ChoiceId.Grinding, "Steel is ground on", "what the bevel is ground on", Grinds,
     [
@@ -139,10 +143,24 @@ public static class EdgeWays
     /// True when pits are passed under by a shim or a lift: that saves flattening, for the back need only be reasonably flat, and every honing from then on
     /// keeps it.
     /// </summary>
-    public static bool Raises(PlanQuestion q) => Back.Asked(q) && q.Way(ChoiceId.Back) is WayId.Shim or WayId.Lift;
+    public static bool Raises(PlanQuestion q) => Shims(q) || (Back.Asked(q) && q.Way(ChoiceId.Back) == WayId.Lift);
+
+    /// <summary>True when a shim lifts the back, for pits or by habit.</summary>
+    public static bool Shims(PlanQuestion q) => (Back.Asked(q) && q.Way(ChoiceId.Back) == WayId.Shim) || ByHabit(q);
+
+    /// <summary>True when a shim lifts the back by habit, pits or not.</summary>
+    public static bool ByHabit(PlanQuestion q) => FaceWays.BackHabit.Asked(q) && q.Way(ChoiceId.BackHabit) == WayId.Shim;
+
+    /// <summary>From this degree on pits stop an edge.</summary>
+    internal const int PitsThatStop = 3;
+
+    /// <summary>True for an iron whose back may be lifted a hair: it clears the work on its bed.</summary>
+    internal static bool MayRaise(PlanQuestion q) => q.Tool.Edge == EdgeForm.BackAndBevel && q.Tool.Family == Family.Plane && !q.Tool.HasSkate
+        && NotOnAChisel(q) is null;
 
     /// <summary>All of them, in the order of the work.</summary>
-    public static IReadOnlyList<Choice> All { get; } = [Back, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, Cap, Mouth];
+    public static IReadOnlyList<Choice> All { get; } =
+        [Back, FaceWays.BackHabit, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, FaceWays.Buff, FaceWays.FrogFace, Cap, FaceWays.CapPits, Mouth];
 
     private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled
         ? "A shim lifts a straight line; this edge is a shape."

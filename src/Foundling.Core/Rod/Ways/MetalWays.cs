@@ -28,7 +28,7 @@ public static class MetalWays
     {
         [ChoiceId.Rust] = WayId.Scrape, [ChoiceId.Bloom] = WayId.Wipe, [ChoiceId.Dark] = WayId.Keep, [ChoiceId.Coating] = WayId.Touch,
         [ChoiceId.Wood] = WayId.Revive, [ChoiceId.Flat] = WayId.Leave, [ChoiceId.Metal] = WayId.Nowhere,
-        [ChoiceId.Brass] = WayId.Clean, [ChoiceId.Sides] = WayId.Leave,
+        [ChoiceId.Brass] = WayId.Clean, [ChoiceId.Sides] = WayId.Leave, [ChoiceId.Handles] = WayId.LeftOn,
     };
 
     /// <summary>The same tool on the road between Keep and Work.</summary>
@@ -46,7 +46,8 @@ public static class MetalWays
     public static PlanQuestion OffMiddleRoad(PlanQuestion q) => !IsOnMiddleRoad(q) ? q
         : q with { TagWays = q.TagWays.Where(w => !MiddleRoad.ContainsKey(w.Key)).ToDictionary() };
 
+    // Tags that took this road earlier were not asked about handles.
     /// <summary>True for a tool that is on it: the aim is Work and every way of it is chosen.</summary>
     public static bool IsOnMiddleRoad(PlanQuestion q) => q.Aim == AimKind.Work && MiddleRoad.All(w => q.TagWays.TryGetValue(w.Key, out WayId way)
-        && way == w.Value);
+        ? way == w.Value : w.Key == ChoiceId.Handles);
 }

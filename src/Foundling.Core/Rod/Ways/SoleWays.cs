@@ -38,13 +38,14 @@ public static class SoleWays
     /// <summary>True when the bare body is lapped roughly first, and truly at the end.</summary>
     public static bool IsTwice(PlanQuestion q) => Lapping.Asked(q) && q.Way(ChoiceId.Lapping) == WayId.RoughFirst;
 
-    private static readonly Choice Lubricant = new(ChoiceId.Lubricant, "The paper is wetted with", "what carries the swarf away", q => Laps(q)
+    private static readonly Choice Lubricant = new(ChoiceId.Lubricant, "The sole is lapped on", "what cuts, and what carries the swarf away", q => Laps(q)
         && q.Way(ChoiceId.Flat) != WayId.Leave && q.May(PartIds.Body),
     [
-        new(WayId.OilFilm, "a film of light oil", "keeps rust off; the paper floats when it is too much"),
-        new(WayId.Spirit, "white spirit", "washes the paper clean; it burns, so the door is open"),
-        new(WayId.Water, "water and soap", "cheap, and it rusts in minutes: dried and oiled at each stop"),
-        new(WayId.Dry, "nothing", "quick to see the marks; dust for the lungs"),
+        new(WayId.OilFilm, "paper with a film of light oil", "keeps rust off; the paper floats when it is too much"),
+        new(WayId.Spirit, "paper with white spirit", "washes the paper clean; it burns, so the door is open"),
+        new(WayId.Water, "paper with water and soap", "cheap, and it rusts in minutes: dried and oiled at each stop"),
+        new(WayId.Powder, "loose powder and oil, on bare glass", "cuts fast and evenly, wears the glass, and every grain must be washed off"),
+        new(WayId.Dry, "dry paper", "quick to see the marks; dust for the lungs"),
     ], _ => (WayId.OilFilm, "It keeps rust off between two looks."));
 
     /// <summary>All of them.</summary>

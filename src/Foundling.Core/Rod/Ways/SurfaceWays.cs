@@ -31,7 +31,10 @@ public static class SurfaceWays
     public static bool Strips(PlanQuestion q) => Stripped(q).Count > 0;
 
     /// <summary>True when the old coat of a part comes off.</summary>
-    public static bool Strips(PlanQuestion q, PartDef part) => Renews(q, part) && (q.WayFor(ChoiceId.Coating, part) == WayId.Bake || CoatingLoss(q) >= Gone);
+    public static bool Strips(PlanQuestion q, PartDef part) => Renews(q, part) && (q.WayFor(ChoiceId.Coating, part) == WayId.Bake || TooLittle(q));
+
+    /// <summary>True when too little of the old coat is sound to paint over it.</summary>
+    public static bool TooLittle(PlanQuestion q) => CoatingLoss(q) >= Gone;
 
     /// <summary>Parts whose old coat comes off.</summary>
     public static IReadOnlyList<PartDef> Stripped(PlanQuestion q) => [.. CoatedBy(q, WayId.Respray, WayId.Bake).Where(p => Strips(q, p))];
@@ -50,7 +53,7 @@ public static class SurfaceWays
 
     /// <summary>Wood that is finished: what is there, and a new haft in the place of one that is gone.</summary>
     public static IEnumerable<PartDef> Finished(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material == Material.Wood
-        && !InTheEye(q, p) && (q.May(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q))));
+        && !InTheEye(q, p) && (q.May(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q)) || HandleWays.Remade(q).Contains(p)));
 
     /// <summary>Wooden parts that are there and stay.</summary>
     public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);

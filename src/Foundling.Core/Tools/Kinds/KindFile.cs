@@ -80,6 +80,9 @@ public enum KindTrait
     /// <summary>Its cheeks guide it, so they stand square to the sole.</summary>
     CheeksGuide,
 
+    /// <summary>One wooden side guides it along a wall, and its iron is as wide as its body.</summary>
+    SideGuides,
+
     /// <summary>Its cutter works below the sole and lies on no bed.</summary>
     CutsBelowSole,
 }
