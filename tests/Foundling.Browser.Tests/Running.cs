@@ -159,7 +159,7 @@ public sealed class Browser : IDisposable
 
     public string Downloads { get; } = Directory.CreateTempSubdirectory("foundling-downloads-").FullName;
 
-    public WebDriverWait Wait => new(Driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+    public WebDriverWait Wait => new(Driver, TimeSpan.FromSeconds(40)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
 
     public void Size(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string,
         object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
