@@ -152,6 +152,7 @@ public sealed partial record Assumptions
     [Assumed("o'clock", "night ends")] public int NightToHour { get; init; } = 7;
 
     [Assumed("N", "hand pressure when lapping", Heading = "Lapping")] public double LappingForceN { get; init; } = 60;
+    [Assumed("", "times as long as usual it takes to lap pits out of a sole")] public double PitLapTimes { get; init; } = 2;
     [Assumed("days", "wood with live worm stays frozen")] public double WormFreezeDays { get; init; } = 14;
     [Assumed("N/mm3", "stiffness of paper on glass")] public double StiffnessGlass { get; init; } = 2;
     [Assumed("N/mm3", "stiffness of paper on fibreboard")] public double StiffnessMdf { get; init; } = 0.6;

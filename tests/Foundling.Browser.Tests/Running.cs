@@ -20,7 +20,7 @@ public sealed class RunningShop : IDisposable
         Folder = folder ?? Directory.CreateTempSubdirectory("foundling-run-").FullName;
         if (demo && start && folder is null)
         {
-            Copy(Filled.Value, Folder);
+            Folders.Copy(Filled.Value, Folder);
         }
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();
@@ -35,21 +35,10 @@ public sealed class RunningShop : IDisposable
     // Filling a demo shop takes many times as long as opening it: it is filled once, and each test opens a copy.
     private static readonly Lazy<string> Filled = new(() =>
     {
-        string folder = Directory.CreateTempSubdirectory("foundling-filled-").FullName;
-        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, recursive: true);
-        new RunningShop(demo: true, folder).Kill();
+        string folder = Folders.UntilTheEnd("foundling-filled-");
+        new RunningShop(demo: true, folder).Close();
         return folder;
     });
-
-    private static void Copy(string from, string to)
-    {
-        foreach (string file in Directory.GetFiles(from, "*", SearchOption.AllDirectories))
-        {
-            string target = Path.Combine(to, Path.GetRelativePath(from, file));
-            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
-            File.Copy(file, target);
-        }
-    }
 
     public bool Demo { get; }
 
@@ -105,6 +94,15 @@ public sealed class RunningShop : IDisposable
             start.ArgumentList.Add(argument);
         }
         return start;
+    }
+
+    /// <summary>Asks the process to end, and waits until it has.</summary>
+    private void Close()
+    {
+        using Process asked = Process.Start("kill", ["-TERM", $"{_process!.Id}"]);
+        _process.WaitForExit();
+        _process.Dispose();
+        _process = null;
     }
 
     /// <summary>Ends the process as a power cut would.</summary>

@@ -110,7 +110,8 @@ public sealed class ScratchTests
         string root = Directory.CreateTempSubdirectory("foundling-scratch-").FullName;
         try
         {
-            Copy(Tree.Path("src", "Foundling.Core"), Path.Combine(root, "src", "Foundling.Core"));
+            Folders.Copy(Tree.Path("src", "Foundling.Core"), Path.Combine(root, "src", "Foundling.Core"), f =>
+                !f.Split(Path.DirectorySeparatorChar).Any(p => p is "bin" or "obj"));
             foreach (string file in new[] { "Directory.Build.props", "Directory.Packages.props", "global.json", ".editorconfig" }.Where(f =>
                 File.Exists(Tree.Path(f))))
             {
@@ -137,17 +138,6 @@ public sealed class ScratchTests
         finally
         {
             Directory.Delete(root, recursive: true);
-        }
-    }
-
-    private static void Copy(string from, string to)
-    {
-        foreach (string file in Directory.GetFiles(from, "*", SearchOption.AllDirectories).Where(f =>
-            !Path.GetRelativePath(from, f).Split(Path.DirectorySeparatorChar).Any(p => p is "bin" or "obj")))
-        {
-            string target = Path.Combine(to, Path.GetRelativePath(from, file));
-            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
-            File.Copy(file, target);
         }
     }
 

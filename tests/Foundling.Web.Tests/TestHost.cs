@@ -39,9 +39,24 @@ public class TestHost : IAsyncLifetime
     {
     }
 
+    // A demo shop is filled once, and each host opens a copy.
+    private static readonly Lazy<Task<string>> Filled = new(async () =>
+    {
+        string folder = Folders.UntilTheEnd("foundling-web-filled-");
+        var options = new ShopOptions(folder, 5080, true, null);
+        using Opening opening = Opening.Of(new DataFolder(folder));
+        await using WebApplication app = FoundlingApp.Build(options, builder => builder.Logging.ClearProviders());
+        await FoundlingApp.Prepare(app, options);
+        return folder;
+    });
+
     public async ValueTask InitializeAsync()
     {
         ShopOptions options = Options;
+        if (Demo)
+        {
+            Folders.Copy(await Filled.Value, Folder);
+        }
         _opening = Opening.Of(new DataFolder(Folder));
         _app = FoundlingApp.Build(options, builder =>
         {

@@ -105,6 +105,9 @@ public enum ChoiceId
     /// <summary>What brings up a shine.</summary>
     Buff,
 
+    /// <summary>What happens to pits in soles and frogs.</summary>
+    FacePits,
+
     /// <summary>What happens to pits in the cap iron.</summary>
     CapPits,
 

@@ -60,6 +60,9 @@ public enum WayId
     /// <summary>Sealed at its edges.</summary>
     Seal,
 
+    /// <summary>Lived with.</summary>
+    Lived,
+
     /// <summary>Touched in.</summary>
     Touch,
 

@@ -106,6 +106,8 @@ public static class FindingAnswers
             FindingKind.OutOfFlat or FindingKind.OutOfSquare when part.Is(PartIds.Body) && !Rules.Causes.Bears(q, found) =>
                 "Nothing is planed with the sides: only a shooting board asks for them.",
             FindingKind.OutOfFlat when PartGroups.IsToe(found.Place) => "A worn toe bears nothing: it is left out when the sole is read and lapped.",
+            FindingKind.Pitting when FaceWays.FacePits.Asked(q) && Rules.Causes.Bears(q, found) && part.Is(PartIds.Body, PartIds.Frog) =>
+                "Its pits are lived with: the metal round them bears.",
             FindingKind.Pitting => "Pits where nothing bears and nothing cuts do no harm once they are clean and oiled.",
             FindingKind.PlatingLoss => "Plating does not come back at home: loose flakes are wiped off, and bare iron is oiled.",
             FindingKind.Repair when found.Severity < BadRepair => "A repair that does its work stays, and the papers name it.",

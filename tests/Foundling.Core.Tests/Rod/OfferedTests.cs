@@ -51,8 +51,19 @@ public sealed class OfferedTests
         EdgeWays.Pits(Pit(PartIds.Iron, "top end")).ShouldBe(0);
         EdgeWays.Pits(Pit(PartIds.Iron, "edge (under the cheek)")).ShouldBe(3);
         EdgeWays.Pits(Pit(PartIds.Iron, "")).ShouldBe(3);
-        Step(Pit(PartIds.Body, "cheek"), StepKey.SoleLap).ShouldBeNull();
-        Step(Pit(PartIds.Body, "sole"), StepKey.SoleLap).ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void Pits_of_a_sole_are_lived_with_unless_they_are_to_be_lapped_out()
+    {
+        PlanQuestion Pit(string place) => Ask(AimKind.Work, F(PartIds.Body, FindingKind.Pitting, 3) with { Place = place });
+        PlanQuestion sole = Pit("sole");
+        Step(sole, StepKey.SoleLap).ShouldBeNull();
+        FindingAnswers.Of(sole, []).Single().WhyNot.ShouldBe("Its pits are lived with: the metal round them bears.");
+        Deed lap = Step(sole.With(ChoiceId.FacePits, WayId.Lap), StepKey.SoleLap)!;
+        lap.How.ShouldContain("On until the pits are gone");
+        lap.Minutes.Likely.ShouldBeGreaterThan(1.5 * Step(Ask(AimKind.Work, F(PartIds.Body, FindingKind.OutOfFlat, 2)), StepKey.SoleLap)!.Minutes.Likely);
+        FaceWays.FacePits.Asked(Pit("cheek")).ShouldBeFalse("nothing is planed with the cheeks");
     }
 
     [Fact]

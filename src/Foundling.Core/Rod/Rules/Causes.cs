@@ -30,6 +30,9 @@ internal static class Causes
     /// <param name="part">The part.</param>
     public static string? OfFace(PlanQuestion q, Func<Found, bool> at, PartId part) => Of(q, OfAFace, 1, f => Bears(q, f) && at(f), part);
 
+    /// <summary>Findings of a broad face that are a reason to work on it: pits are only where they are to be lapped out.</summary>
+    public static bool Lapped(PlanQuestion q, Found found) => found.Kind != FindingKind.Pitting || FaceWays.LapsPits(q);
+
     /// <summary>Findings of a part that are on the face it works with: a pit beside the slot or on the cheek hinders nothing.</summary>
     public static bool Bears(PlanQuestion q, Found found) => q.Tool.Part(found.Part) is { } part && PartGroups.Bears(q.Tool, part, found.Place);
 

@@ -44,7 +44,7 @@ internal static class SoleRules
         if (Survey(q) is not { } read)
         {
             // A toe that is worn low bears nothing: it is left out, unless the whole sole is wanted.
-            return Causes.OfFace(q, f => !PartGroups.IsToe(f.Place) || q.Way(ChoiceId.Flat) == WayId.Whole, PartIds.Body);
+            return Causes.OfFace(q, f => Causes.Lapped(q, f) && (!PartGroups.IsToe(f.Place) || q.Way(ChoiceId.Flat) == WayId.Whole), PartIds.Body);
         }
         (double whole, double zones) = SoleTolerance.For(q.Purpose ?? q.Facts.Surveys[^1].Purpose ?? SolePurpose.Smoothing, q.Shop.Assumptions);
         return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
@@ -56,7 +56,8 @@ internal static class SoleRules
         : Math.Clamp((q.Way(ChoiceId.Flat) == WayId.Whole ? read.FlatnessMinimumZoneMm : read.ThreeZoneErrorMm ?? read.FlatnessMinimumZoneMm)
             / Math.Max(q.Shop.Assumptions.UsualHollowMm, Whole.Slack), q.Shop.Assumptions.LapLeastShare, q.Shop.Assumptions.LapMostTimes);
 
-    private static Aim.ThreePoint Lapping(PlanQuestion q) => (ByFlat(q) * ByError(q) * (SoleWays.IsTwice(q) ? q.Shop.Assumptions.AfterRoughShare : 1)).Halves();
+    private static Aim.ThreePoint Lapping(PlanQuestion q) => (ByFlat(q) * ByError(q) * (FaceWays.LapsPits(q) ? q.Shop.Assumptions.PitLapTimes : 1)
+        * (SoleWays.IsTwice(q) ? q.Shop.Assumptions.AfterRoughShare : 1)).Halves();
 
     private static Aim.ThreePoint ByFlat(PlanQuestion q) =>
         q.Minutes(StepKey.SoleLap, Work.Surface(q.Sole.Dm2 * (q.Tool.Is(FormIds.Corrugated) ? q.Shop.Assumptions.CorrugatedShare : 1)),
@@ -145,7 +146,9 @@ internal static class SoleRules
             Parts = [PartIds.Body],
             Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
             How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
-                + (q.Tool.HasBed ? "press over the mouth. Leave out pits and a worn toe." : "press over the middle. Leave out pits.")
+                + (q.Tool.HasBed ? "press over the mouth. " : "press over the middle. ")
+                + (FaceWays.LapsPits(q) ? "On until the pits are gone, and no further than the mouth allows."
+                    : q.Tool.HasBed ? "Leave out pits and a worn toe." : "Leave out pits.")
                 + Lubricant(q) + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look."
                     : ""),
             Reason = $"{Uneven(q)} Only where the readings say so, and no further than it cuts. Leaving it is an answer.",

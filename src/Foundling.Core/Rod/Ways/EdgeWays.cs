@@ -160,7 +160,10 @@ public static class EdgeWays
 
     /// <summary>All of them, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } =
-        [Back, FaceWays.BackHabit, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, FaceWays.Buff, FaceWays.FrogFace, Cap, FaceWays.CapPits, Mouth];
+    [
+        Back, FaceWays.BackHabit, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, FaceWays.Buff, FaceWays.FacePits, FaceWays.FrogFace, Cap,
+        FaceWays.CapPits, Mouth,
+    ];
 
     private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled
         ? "A shim lifts a straight line; this edge is a shape."

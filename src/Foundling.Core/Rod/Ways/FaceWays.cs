@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Rules;
+using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 
@@ -48,6 +49,22 @@ public static class FaceWays
 
     // From here on a fingernail catches in them.
     private const int SeenPits = 2;
+
+    /// <summary>Broad faces that bear, on which pits can be lived with.</summary>
+    private static IEnumerable<Found> Pitted(PlanQuestion q) => q.Findings.Where(f => f.Kind == FindingKind.Pitting && f.Severity >= SeenPits
+        && q.Tool.Part(f.Part) is { } part && (part.Is(PartIds.Body) && q.Tool.HasMetalSole || part.Is(PartIds.Frog)) && q.May(part.Id)
+        && PartGroups.Bears(q.Tool, part, f.Place));
+
+    /// <summary>What happens to pits in soles and frogs.</summary>
+    public static Choice FacePits { get; } = new(ChoiceId.FacePits, "Pits in sole and frog are", "pits in broad faces that bear", q => q.Aim != AimKind.Keep
+        && Pitted(q).Any(),
+    [
+        new(WayId.Lived, "lived with", "the metal round them bears; they are left out when it is lapped"),
+        new(WayId.Lap, "lapped out", "hours, and metal that a mouth and a frog need", "goes"),
+    ], _ => (WayId.Lived, "A pit bears nothing and hinders nothing."));
+
+    /// <summary>True where pits in a broad face are a reason to lap it.</summary>
+    public static bool LapsPits(PlanQuestion q) => FacePits.Asked(q) && q.Way(ChoiceId.FacePits) == WayId.Lap;
 
     /// <summary>What happens to pits in the cap iron.</summary>
     public static Choice CapPits { get; } = new(ChoiceId.CapPits, "Pits in the cap iron are", "for looks: what bears is fitted either way", q =>
