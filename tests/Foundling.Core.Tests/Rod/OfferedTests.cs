@@ -64,6 +64,10 @@ public sealed class OfferedTests
         lap.How.ShouldContain("On until the pits are gone");
         lap.Minutes.Likely.ShouldBeGreaterThan(1.5 * Step(Ask(AimKind.Work, F(PartIds.Body, FindingKind.OutOfFlat, 2)), StepKey.SoleLap)!.Minutes.Likely);
         FaceWays.FacePits.Asked(Pit("cheek")).ShouldBeFalse("nothing is planed with the cheeks");
+        PlanQuestion Painted(string place) => Ask(AimKind.Show, F(PartIds.Body, FindingKind.Pitting, 3) with { Place = place }).With(ChoiceId.Coating,
+            WayId.Respray);
+        Step(Painted(""), StepKey.PitFill).ShouldNotBeNull();
+        Step(Painted("cheek"), StepKey.PitFill).ShouldBeNull("a bare face gets neither paint nor filler");
     }
 
     [Fact]

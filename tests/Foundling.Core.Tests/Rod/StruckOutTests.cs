@@ -146,11 +146,35 @@ public sealed class StruckOutTests
             FindingKind.Missing, 1)));
         axe.ShouldContain(d => d.Id.Step == StepKey.HaftShape);
         axe.ShouldNotContain(d => d.Id.Step == StepKey.Find);
+        Step(Ask(KindIds.Axe, AimKind.Work, F(PartIds.Haft, FindingKind.Crack, 4)), StepKey.OpenJoint)!.How.ShouldStartWith("Look for metal wedges");
         IReadOnlyList<Deed> knife = Planner.Plan(Ask(KindIds.Drawknife, AimKind.Work, F(PartId.Of("handle_left"), FindingKind.Missing, 2)));
         knife.Single(d => d.Id.Step == StepKey.HandleMake).Parts.Select(p => p.Value).ShouldBe(["handle_left"]);
         knife.ShouldNotContain(d => d.Id.Step == StepKey.Find);
         Planner.Plan(Ask(KindIds.Axe, AimKind.Work, F(PartIds.Haft, FindingKind.Missing, 3, ordered: true))).ShouldContain(d => d.Id.Step == StepKey.Find,
             "what is on order is fitted when it comes");
+    }
+
+    [Fact]
+    public void Where_a_wedge_holds_the_iron_depth_is_set_by_taps_and_it_is_said_which_way_it_faces()
+    {
+        foreach ((KindId kind, string faces) in new[] { (KindIds.WoodenBenchPlane, "Bevel down, the cap iron to the front."), (KindIds.RebatePlane,
+            "Bevel down"), (KindIds.ToothingPlane, "The grooved face forward"), (KindIds.PloughPlane, "bevel down"),
+            (KindIds.MouldingPlane, "from fence to stop") })
+        {
+            string how = Step(Ask(kind, AimKind.Work), StepKey.Assemble)!.How;
+            how.ShouldContain("Depth by taps");
+            how.ShouldContain(faces, Case.Sensitive, kind.Value);
+        }
+        Step(Ask(KindIds.Drawknife, AimKind.Work), StepKey.EdgeHone)!.How.ShouldContain("The stone goes to the blade");
+    }
+
+    [Fact]
+    public void No_abrasive_goes_over_the_teeth_of_a_saw()
+    {
+        PlanQuestion q = Ask(KindIds.BackSaw, AimKind.Show, F(PartIds.Plate, FindingKind.Rust, 2)).With(ChoiceId.Rust, WayId.Abrasive);
+        Step(q, StepKey.DerustAbrasive)!.How.ShouldEndWith("Stop short of the tooth line: abrasive rounds the points.");
+        Step(q, StepKey.DarkRemove)!.How.ShouldEndWith("Stop short of the tooth line: abrasive rounds the points.");
+        Step(Ask(KindIds.Chisel, AimKind.Work, F(PartIds.Blade, FindingKind.Rust, 2)), StepKey.DerustAbrasive)!.How.ShouldNotContain("tooth");
     }
 
     [Fact]

@@ -109,9 +109,11 @@ internal static class ApartRules
         {
             Parts = Ids(HandleWays.Opening(q)),
                 Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PinPunches),
-                    Need.Of(q.Tool.Part(PartIds.Haft) is not null ? SupplyIds.HandSaw : SupplyIds.FineFile)],
+                    .. q.Tool.Part(PartIds.Haft) is not null
+                        ? [Need.Of(SupplyIds.HandSaw), Need.Of(SupplyIds.Pliers)] : new[] { Need.Of(SupplyIds.FineFile) }],
             How = q.Tool.Part(PartIds.Haft) is not null
-                ? "Saw the haft off below the head and drive the stump out through the top of the eye. Never burn it out: heat takes the temper."
+                ? "Look for metal wedges in its end and draw them first: saw and punch break on them. Saw the haft off below the head and drive the stump out "
+                    + "through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = HandleWays.Remade(q).Count > 0
                 ? "What it holds is made new." : "It is wanted off, so that all of it is reached.",
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],

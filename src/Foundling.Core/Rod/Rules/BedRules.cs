@@ -75,8 +75,7 @@ internal static class BedRules
             Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1), .. PinOut(q) ? [Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.PinPunches),
                 Need.Of(SupplyIds.NewRivet, 1)] : Array.Empty<Need>()],
             How = PinOut(q) ? "File the peened rim of the pin away, drive it out from there, lever off. The face on the plate, then a new pin, peened until "
-                + "the "
-                    + "lever swings without play."
+                + "the lever swings without play."
                 : q.Tool.Made(PartIds.LateralLever) ? "Few strokes, mind the lateral lever." : "Few strokes, the paper on a true block.",
             Reason = $"{Face(q)} Bare contact behind the edge stops chatter.", FinishTest = "Marker gone from top to mouth.", Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.FrogFace), Cautions = PinOut(q) ? [CautionId.Shatter] : [],

@@ -41,7 +41,11 @@ internal static class CoatingRules
     // The old coat comes off before the rust under it, which stands among the steps of derusting.
     private static Stage Early(PlanQuestion q) => SurfaceWays.Strips(q) && q.Rusty.Count > 0 ? Stage.Derust : Stage.Coating;
 
-    private static List<PartDef> Hollow(PlanQuestion q) => [.. By(q, WayId.Respray).Where(p => q.Worst(FindingKind.Pitting, p.Id) >= 3)];
+    // From here on pits show through paint; what is named on a body is one of its bare faces, and gets neither paint nor filler.
+    private const int DeepPits = 3;
+
+    private static List<PartDef> Hollow(PlanQuestion q) => [.. By(q, WayId.Respray).Where(p => q.Findings.Any(f => f.Kind == FindingKind.Pitting
+        && f.Severity >= DeepPits && q.Tool.Key(f.Part) == p.Id && (f.Place.Length == 0 || !p.Is(PartIds.Body))))];
 
     private static List<PartDef> Keyed(PlanQuestion q) => [.. By(q, WayId.Respray).Where(p => !SurfaceWays.Strips(q, p))];
 

@@ -40,6 +40,9 @@ internal static class DerustRules
 
     private static bool Delicate(PartDef p) => p.Material == Material.SpringSteel || p.IsFastener || p.Finish == PartFinish.Plated;
 
+    private static string Toothed(PlanQuestion q, IEnumerable<PartDef> parts) => q.Tool.Family == Family.Saw && parts.Any(p => p.Is(PartIds.Plate))
+        ? " Stop short of the tooth line: abrasive rounds the points." : "";
+
     /// <summary>What cuts the hand that rubs these parts, and what their old coat may hold.</summary>
     private static CautionId[] Handled(PlanQuestion q, IReadOnlyList<PartDef> parts, params CautionId[] more) =>
     [
@@ -68,7 +71,7 @@ internal static class DerustRules
                 q.On(SupplyIds.CleanCloth, q.RustPlan.By(WayId.Abrasive))],
             How = q.RustPlan.By(WayId.Abrasive).Any(q.Etched)
                 ? "With the length of the plate, paper on a flat block, a few strokes and look. Stop the moment the etch shows; round it only wool."
-                    : $"{Along(q.RustPlan.By(WayId.Abrasive))}, never across. Lighter round stamps.",
+                    : $"{Along(q.RustPlan.By(WayId.Abrasive))}, never across. Lighter round stamps.{Toothed(q, q.RustPlan.By(WayId.Abrasive))}",
             Reason = q.RustPlan.By(WayId.Abrasive).Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
                 : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina,
                     Undoable = false,
@@ -119,7 +122,7 @@ internal static class DerustRules
             Needs = [.. Sanding(q),
                 q.On(SupplyIds.LightOil, Bright(q), 2)],
             How = $"{Along(q.Present.Where(p => p.Ferrous && p.Finish == PartFinish.Bare))}, block behind the paper. No coarser than the marks allow: go "
-                + "round every stamp.",
+                + $"round every stamp.{Toothed(q, Bright(q))}",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
                 SurfaceLost = SurfaceId.Patina, MetalRemovedMm = q.Metal(StepKey.DarkRemove),
             Cautions = Handled(q, [.. Bright(q)]),

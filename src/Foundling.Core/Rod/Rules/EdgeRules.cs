@@ -102,8 +102,7 @@ internal static class EdgeRules
         q.Way(ChoiceId.Grit) == WayId.Medium ? "The medium stone is the last."
             : GritThatCuts(q) || q.Way(ChoiceId.Grit) == WayId.Cuts ? "Stop at the grit that cuts."
             : FaceWays.Buffs(q) ? "On to the finest stone, then seconds a side on a cloth wheel with compound, the edge trailing: a thin edge is blue before "
-                + "it "
-                + "feels warm."
+                + "it feels warm."
             : "On to the finest stone, then the strop until it shines.",
     }.Where(t => t.Length > 0));
 

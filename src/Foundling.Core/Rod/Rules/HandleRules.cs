@@ -146,8 +146,7 @@ internal static class HandleRules
             Parts = Ids(NewHandles(q)), Needs = [Need.Of(SupplyIds.BlankForAHandle, NewHandles(q).Count), Need.Of(SupplyIds.DrillBits),
                 Need.Of(SupplyIds.SpokeshaveForTheHaft), Need.Of(SupplyIds.Rasp)],
             How = "Straight grain. Bored to the taper of the tang first, stepped, and burnt in nowhere; then turned or shaved round the bore. The ferrule is "
-                + "the "
-                + "measure of its shoulder. The old one stays with the tag.",
+                + "the measure of its shoulder. The old one stays with the tag.",
             Reason = "The old one is past use, or never fitted the hand.", FinishTest = "It goes on by hand to a finger from home, and stands in line.",
             Cautions = [CautionId.WoodDust],
         }, buys: 10),

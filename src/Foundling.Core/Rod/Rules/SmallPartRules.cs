@@ -102,8 +102,7 @@ internal static class SmallPartRules
                 : Shined(q) ? [Need.Of(SupplyIds.MetalPolish, 5), Need.Of(SupplyIds.CleanCloth, 2)]
                 : [Need.Of(SupplyIds.Detergent, 5), Need.Of(SupplyIds.SoftBrush)],
             How = Buffed(q) ? "Polish on a cloth wheel with a little compound, below its middle, no edge turned into it. Letters and knurls stay off it. "
-                + "Small parts are held in a "
-                    + "wooden jig and dipped: they burn fingers before they look hot."
+                + "Small parts are held in a wooden jig and dipped: they burn fingers before they look hot."
                 : Shined(q) ? "Polish by hand, away from wood." : "Warm soapy water, soft brush, dry at once.",
             Reason = Shined(q) ? "As it left the works." : "Dirt off; the colour of use may stay.",
             FinishTest = "Clean in every corner, edges still crisp.", Cautions = Buffed(q) ? [CautionId.Rotating, CautionId.Polish] : Shined(q)

@@ -216,8 +216,7 @@ internal static class SoakRules
             {
                 Block = Block.OutOfTheBath, Parts = parts, Needs = [new Need(SupplyIds.BakingSoda, Soda(q, load), HandNeutral)],
                 How = "A tablespoon to the litre, then rinse once more. The rest of the soda is for the bath itself when it is done with: in portions, until "
-                    + "the "
-                    + "fizzing stops.",
+                    + "the fizzing stops.",
                 Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.", Cautions = sharp,
             };
         }

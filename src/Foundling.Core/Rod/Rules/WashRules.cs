@@ -62,8 +62,7 @@ internal static class WashRules
                 Need.Of(SupplyIds.HeatGun)]
                 : [q.On(SupplyIds.WhiteSpirit, q.Ferrous), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, q.Ferrous)],
             How = Soapy(q) ? "As hot as the hand stands, brush no harder than the finish allows, rinse hot so that it dries by itself. Warm air into threads "
-                + "and "
-                + "seats; a drop of oil on what does not go into a bath at once."
+                + "and seats; a drop of oil on what does not go into a bath at once."
                 : "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading."
                 + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."), Cautions = Soapy(q)
