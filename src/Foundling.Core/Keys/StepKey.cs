@@ -543,6 +543,7 @@ public enum StepKey
 
     /// <summary>True the cheeks.</summary>
     [Deed(DeedKind.Lap), Takes("lap cheeks true", 25, 50, 100, MetalMm = 0.05)]
+    [Takes("plane a side true", 8, 15, 35, StepCase.Wood)]
     CheekLap,
 
     /// <summary>Seat a frame on wood.</summary>

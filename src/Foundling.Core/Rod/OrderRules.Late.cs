@@ -106,6 +106,8 @@ public static partial class OrderRules
         new(StepKey.SawNuts, StepKey.Protect, "wax last", Soft: true),
         new(StepKey.SawBack, StepKey.Protect, "wax last", Soft: true),
         new(StepKey.Screws, StepKey.Assemble, "clean screws go in"),
+        new(StepKey.HandleMake, StepKey.WoodRevive, "shape before finish"),
+        new(StepKey.HandleMake, StepKey.CloseJoint, "it is made before it goes on"),
         new(StepKey.JawBurrs, StepKey.Assemble, "what is filed is filed apart"),
         new(StepKey.JawBurrs, StepKey.JawSpread, "a burr reads as a narrow mouth"),
         new(StepKey.GearTeeth, StepKey.Assemble, "what is filed is filed apart"),

@@ -158,6 +158,11 @@ public sealed class OfferedTests
         HandleWays.Handles.Find(WayId.LeftOn).Blocked(q).ShouldBe("What is held is past saving in place.");
         Step(q, StepKey.HandleMake)!.Parts.Select(p => p.Value).ShouldBe(["handle_right"]);
         Step(q, StepKey.OpenJoint)!.Parts.Select(p => p.Value).ShouldBe(["end_cap_right"]);
+        Step(q, StepKey.WoodGlue).ShouldBeNull("nothing is glued that is made new");
+        List<Deed> plan = [.. Plan(q)];
+        int made = plan.FindIndex(d => d.Id.Step == StepKey.HandleMake);
+        made.ShouldBeLessThan(plan.FindIndex(d => d.Id == new DeedId(StepKey.WoodRevive, "new")));
+        made.ShouldBeLessThan(plan.FindIndex(d => d.Id.Step == StepKey.CloseJoint));
         HandleWays.Handles.Find(WayId.TakenOff).Blocked(Ask(KindIds.Axe, AimKind.Work)).ShouldBe("A wedged haft comes out only in pieces.");
         Step(Ask(KindIds.Axe, AimKind.Work).With(ChoiceId.Handles, WayId.Remade), StepKey.HaftShape).ShouldNotBeNull();
     }

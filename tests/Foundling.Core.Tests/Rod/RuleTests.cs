@@ -82,6 +82,7 @@ public sealed class RuleTests
         ["read the side", "rebate-plane Work", "cheek-check", "wooden-bench-plane Work"],
         ["plane the side", "rebate-plane Work body:OutOfSquare:2", "cheek-lap", "rebate-plane Work"],
         ["make a handle", "drawknife Work handle_left:Crack:3", "handle-make", "drawknife Work"],
+        ["oil a new handle", "drawknife Work handle_left:Crack:3", "wood-revive:new", "drawknife Work"],
         ["shim by habit", "metal-bench-plane Work back-habit=shim", "edge-save", "metal-bench-plane Work"],
         ["touch in the cap iron", "metal-bench-plane Work cap_iron:Pitting:2 cap-pits=paint", "coat-touch:cap", "metal-bench-plane Work cap_iron:Pitting:2"],
         ["chipped teeth", "hand-drill Work gear:EdgeDamage:2", "gear-teeth", "hand-drill Work"],

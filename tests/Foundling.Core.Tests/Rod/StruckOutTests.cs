@@ -169,12 +169,31 @@ public sealed class StruckOutTests
     }
 
     [Fact]
+    public void A_back_that_was_lapped_past_its_pits_is_not_flattened_once_more()
+    {
+        double Minutes(int pits) => Step(Ask(AimKind.Work, F(PartIds.Iron, FindingKind.Pitting, pits)), StepKey.EdgeBack)!.Minutes.Likely;
+        Minutes(3).ShouldBe(Minutes(1), "the pits have a step of their own, and it leaves the back flat");
+        Minutes(2).ShouldBeGreaterThan(Minutes(1));
+    }
+
+    [Fact]
+    public void A_plane_without_its_wedge_is_not_tried_and_there_is_no_wedge_to_free()
+    {
+        PlanQuestion q = Ask(KindIds.RebatePlane, AimKind.Work, F(PartIds.Wedge, FindingKind.Missing, 2));
+        Step(q, StepKey.TryAsFound).ShouldBeNull();
+        Step(q, StepKey.Apart)!.Title.ShouldBe("Lift out the iron, which nothing holds");
+        Step(q, StepKey.Apart)!.How.ShouldNotContain("wedge");
+        Step(Ask(AimKind.Work, F(PartIds.Knob, FindingKind.Missing, 2)), StepKey.TryAsFound).ShouldNotBeNull("a knob that is gone keeps nobody from trying");
+    }
+
+    [Fact]
     public void No_abrasive_goes_over_the_teeth_of_a_saw()
     {
         PlanQuestion q = Ask(KindIds.BackSaw, AimKind.Show, F(PartIds.Plate, FindingKind.Rust, 2)).With(ChoiceId.Rust, WayId.Abrasive);
         Step(q, StepKey.DerustAbrasive)!.How.ShouldEndWith("Stop short of the tooth line: abrasive rounds the points.");
         Step(q, StepKey.DarkRemove)!.How.ShouldEndWith("Stop short of the tooth line: abrasive rounds the points.");
         Step(Ask(KindIds.Chisel, AimKind.Work, F(PartIds.Blade, FindingKind.Rust, 2)), StepKey.DerustAbrasive)!.How.ShouldNotContain("tooth");
+        Step(q, StepKey.Store)!.Title.ShouldBe("Cover the teeth and hang it dry");
     }
 
     [Fact]

@@ -36,11 +36,14 @@ internal static class ApartRules
             + $"{(q.Aim == AimKind.Keep && !part.Is(PartIds.Boxing) ? "left as it is" : "made tight where it is")}"
         : part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
+    // Its wedge is gone, so there is no blow to free it by.
+    private static bool Unwedged(PlanQuestion q) => q.Tool.IsWedged && !q.Has(PartIds.Wedge) && !q.Tool.HasSkate;
+
     private static string Hows(PlanQuestion q)
     {
         string[] notes =
         [
-            q.Tool.Manner.Apart.Minded(q.Has),
+            Unwedged(q) ? "" : q.Tool.Manner.Apart.Minded(q.Has),
             q.Present.Any(p => p.Joint == Joint.ReverseThread)
                 ? $"The {Names(q.Present.Where(p => p.Joint == Joint.ReverseThread))} has a reverse thread: turn it the other way." : "",
             q.Present.Any(p => p.Joint == Joint.TaperedPin) ? "Tapered pins: from the thin end, with a punch that fits." : "",
@@ -119,7 +122,8 @@ internal static class ApartRules
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
-            new Deed(StepKey.Apart, Stage.Apart, q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
+            new Deed(StepKey.Apart, Stage.Apart, Unwedged(q) ? "Lift out the iron, which nothing holds"
+                : q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
                 q.Minutes(StepKey.Apart, q.Present.Except(StaysOn(q)).Where(p => !p.InSet && !p.OnePiece)))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",

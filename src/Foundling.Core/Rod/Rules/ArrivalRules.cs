@@ -12,9 +12,12 @@ namespace Foundling.Core.Rod.Rules;
 /// <summary>Rules before anything is touched: pictures, the try as found, its settings.</summary>
 internal static class ArrivalRules
 {
+    // Without what holds it an edge does nothing: a wedge, a screw, a lever cap. A handle that is gone keeps nobody from trying.
+    private static bool Holds(PartDef part) => !part.Dispensable && !part.InSet && (part.Material != Material.Wood || part.Is(PartIds.Wedge));
+
     // A head without its haft, or on a loose one, is not swung.
     private static readonly Cond Tryable = If("nothing seized, loose, broken or gone keeps it from being tried", q => q.Worst(FindingKind.Seizure) < 3
-        && q.Worst(FindingKind.Crack) < 3 && q.Worst(FindingKind.Missing) < 4
+        && q.Worst(FindingKind.Crack) < 3 && q.Worst(FindingKind.Missing) < 4 && !q.Gone.Any(p => Holds(p))
         && (q.Tool.Part(PartIds.Haft) is null || (q.Has(PartIds.Haft) && q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) < 2)));
 
     private static string How(ToolKind tool) => tool.Family switch

@@ -78,9 +78,10 @@ internal static class EdgeRules
 
     private static Work Wide(PlanQuestion q) => Work.Wide(q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Edges.Count()));
 
-    // A back that is pitted or under crust is not nearly flat any more.
-    private static bool Rough(PlanQuestion q) => !EdgeWays.Raises(q) && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || q.WorstOn(FindingKind.Pitting,
-        Keys(q)) >= 2;
+    // A back that is pitted or under crust is not nearly flat any more; pits that stop an edge have a step of their own, and lapped out they leave it flat.
+    private static bool Rough(PlanQuestion q) => !EdgeWays.Raises(q) && (EdgeWays.Pits(q) < EdgeWays.PitsThatStop
+        ? q.WorstOn(FindingKind.Rust, Keys(q)) >= 3 || EdgeWays.Pits(q) >= 2
+        : q.Way(ChoiceId.Back) != WayId.Lap && q.WorstOn(FindingKind.Rust, Keys(q)) >= 3);
 
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {

@@ -93,7 +93,7 @@ internal static class FinishRules
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
             || q.Tool.Family == Family.Saw)], q => new Deed(StepKey.Store, Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"
-            : "Cover the edge and hang it dry", q.Minutes(StepKey.Store))
+            : q.Tool.Family == Family.Saw ? "Cover the teeth and hang it dry" : "Cover the edge and hang it dry", q.Minutes(StepKey.Store))
         {
             Parts = Ids(q.Edges), Needs = q.Tool.Family == Family.Plane ? [] : [Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
             Reason = "Nobody gets cut reaching for it.", FinishTest = "Nothing bare.",

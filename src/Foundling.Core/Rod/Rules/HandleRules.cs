@@ -157,7 +157,10 @@ internal static class HandleRules
             ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip, Grips(q)))
         {
             Parts = Ids(Grips(q)), Needs = [Need.Of(SupplyIds.CordOrLeather, 6)],
-            How = "Wind a sample of ten turns first; it says how much cord is needed.", Reason = "The hand must not slide to the edge.",
+            How = q.Opened && q.Tool.Family == Family.EdgeTool
+                ? "Washers cut a hair too large, their slot tight on the tang, each pressed down on the last; shaped when the cap is peened. Wound instead, a "
+                    + "sample of ten turns says how much cord it takes."
+                : "Wind a sample of ten turns first; it says how much cord is needed.", Reason = "The hand must not slide to the edge.",
             FinishTest = "It does not turn when wrung.",
         }, buys: 6),
     ];

@@ -103,7 +103,7 @@ internal static class ParticularRules
         }, buys: 4),
         PlanRule.One("plane the side", "A rebate is as square as the side that guides it.", [NotKeep, Sided,
             If("the side is out of square", q => q.Worst(FindingKind.OutOfSquare, PartIds.Body) >= 2)], q =>
-            new Deed(StepKey.CheekLap, Stage.Sole, "Plane the side true; the sole follows it", q.Minutes(StepKey.CheekLap))
+            new Deed(StepKey.CheekLap, Stage.Sole, "Plane the side true; the sole follows it", q.Minutes(StepKey.CheekLap, StepCase.Wood))
         {
             Parts = [PartIds.Body], Needs = [Need.Of(SupplyIds.BenchPlane), Need.Of(SupplyIds.TrySquare)],
             How = "Iron and wedge in, drawn back. The side first, flat from toe to heel, then the sole square to it, as little as shows no light. What the "

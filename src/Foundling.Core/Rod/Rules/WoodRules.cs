@@ -27,7 +27,7 @@ internal static class WoodRules
     /// <summary>True when a broken part is bored for a rod or a bolt.</summary>
     private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
 
-    private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.Wooden(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
+    private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.OldWood(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
         && !(p.Is(PartIds.Haft) && c >= 3) || LetIn(q, p))];
 
     // The handle and the button of a wooden body are let in and glued: loose, their glue has let go.
@@ -37,7 +37,7 @@ internal static class WoodRules
     // From here on dust falls.
     private const int LiveWorm = 3;
 
-    private static List<PartDef> Wormy(PlanQuestion q) => [.. q.With(FindingKind.Worm, LiveWorm).Where(p => SurfaceWays.Wooden(q).Contains(p))];
+    private static List<PartDef> Wormy(PlanQuestion q) => [.. q.With(FindingKind.Worm, LiveWorm).Where(p => SurfaceWays.OldWood(q).Contains(p))];
 
     private static Adhesive Glue(PlanQuestion q) => (q.Aim == AimKind.Keep ? Adhesive.LiquidHide(q.Shop.Assumptions)
         : Adhesive.Wood(q.Shop.Assumptions)).In(q.TemperatureC);
@@ -143,6 +143,16 @@ internal static class WoodRules
             Reason = "Pale spots are all one sees afterwards.", FinishTest = "Found only by looking for them.", Undoable = false,
         }, Id),
         new("revive the finish", "A thin coat over a sound old one keeps its age.", [Has, Dry, Way(WayId.Revive)], Revived, Id, 5),
+        PlanRule.One("oil a new handle", "New wood is oiled, whatever the old wood has on it.", [NotKeep,
+            If("a new handle gets no finish with the rest", q => Unfinished(q).Count > 0)], q =>
+            new Deed(new DeedId(StepKey.WoodRevive, "new"), Stage.Wood, $"Oil {Names(Unfinished(q))}, which {Verb(Unfinished(q))} new",
+                q.Minutes(StepKey.WoodRevive, Unfinished(q)))
+        {
+            Parts = Ids(Unfinished(q)), Lag = Lag.Cure(In(q, Drying.Oil), 30), Needs = [q.On(SupplyIds.BoiledLinseedOil, Unfinished(q)),
+                Need.Of(SupplyIds.LintFreeCloth, 2)],
+            How = $"One thin coat, and after {Wipe(q).RecoatFromMin:0} min all that stands wiped off again; stained first where it should match the old wood.",
+            Reason = "Bare wood takes up water and dirt.", FinishTest = "Dry to the hand, no tack.", Cautions = [CautionId.OilyRags],
+        }, Id, 5),
         new("oil the wood", "Thin coats of oil, each wiped off in its time.", [Has, Dry, Way(Oils)], Oiled, Id, 5),
         new("dip the wood", "Raw oil goes in as deep as it is given time.", [Has, Dry, Way(WayId.RawOil)], Dipped, Id, 5),
         PlanRule.One("wax the wood", "Wax can always come off again.", [Has, Way(Waxes)], q =>
@@ -165,7 +175,8 @@ internal static class WoodRules
     // Oiled wood is fed with what is in it; a film gets a film.
     private static IEnumerable<Deed> Revived(PlanQuestion q)
     {
-        List<PartDef> oiled = [.. By(q, WayId.Revive).Except(WithFilm(q, WayId.Revive))], filmed = WithFilm(q, WayId.Revive);
+        List<PartDef> filmed = [.. WithFilm(q, WayId.Revive).Except(Unfinished(q))],
+            oiled = [.. By(q, WayId.Revive).Except(WithFilm(q, WayId.Revive)).Except(Unfinished(q))];
         if (filmed.Count > 0)
         {
             yield return new Deed(StepKey.WoodRevive, Stage.Wood, "One thin coat over the old finish", q.Minutes(StepKey.WoodRevive, filmed))
@@ -187,6 +198,10 @@ internal static class WoodRules
             };
         }
     }
+
+    // A new haft has its own finish planned; where the old wood is left or only revived, a new handle still needs one.
+    private static List<PartDef> Unfinished(PlanQuestion q) => [.. HandleWays.Remade(q).Where(p => p.Material == Material.Wood && !p.Is(PartIds.Haft)
+        && q.WayFor(ChoiceId.Wood, p) is WayId.Leave or WayId.Wax or WayId.Revive)];
 
     private static List<PartDef> WithFilm(PlanQuestion q, params WayId[] ways) => [.. By(q, ways).Where(p => p.Finish == PartFinish.Varnished)];
 
