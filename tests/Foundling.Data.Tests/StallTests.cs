@@ -109,6 +109,7 @@ public sealed class StallTests
     {
         var random = new Random(6);
         double worst = 0, sum = 0;
+        string where = "";
         const int Checks = 200;
         for (int i = 0; i < Checks; i++)
         {
@@ -123,16 +124,26 @@ public sealed class StallTests
                     continue;
                 }
                 string answer = Draw(StallQuestions.For(kind).Single(q => q.Id == row.Id), random);
+                // What was found stuck or rusty a moment ago is not gone now.
+                if (StallCheck.Findings(kind, [$"{row.Id}/{answer}"]).Any(f => f.Kind == FindingKind.Missing
+                    && StallCheck.Findings(kind, answers.Select(a => a.Key)).Any(o => o.Part == f.Part)))
+                {
+                    continue;
+                }
                 answers.Add(($"{row.Id}/{answer}", row.Answers.Single(a => a.Id == answer)));
             }
             double added = table.Base["Work"].Mean + answers.Sum(a => a.Effect.Adds["Work"].Mean);
             double whole = PlanTotals.Of(Planner.Plan(new PlanQuestion(new Facts(kind, StallCheck.Findings(kind, answers.Select(a => a.Key))),
                 AimKind.Work, Here)), Here.Assumptions).Mean;
-            worst = Math.Max(worst, Math.Abs(added - whole) / whole);
-            sum += Math.Abs(added - whole) / whole;
+            double off = Math.Abs(added - whole) / whole;
+            sum += off;
+            if (off > worst)
+            {
+                (worst, where) = (off, $"{kind.Id}, {added:0} added, {whole:0} in all: {string.Join(" ", answers.Select(a => a.Key))}");
+            }
         }
         (sum / Checks).ShouldBeLessThan(0.03);
-        worst.ShouldBeLessThan(0.35);
+        worst.ShouldBeLessThan(0.35, where);
     }
 
     private static string Draw(StallQuestion question, Random random)
