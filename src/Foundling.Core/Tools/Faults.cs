@@ -50,7 +50,7 @@ public static class Faults
     internal static readonly PartId[] Toothed = [PartIds.Gear, PartIds.Pinion, PartIds.IdlerPinion, PartIds.Ratchet];
 
     /// <summary>True for a smooth jaw that grips flats, and marks them where it is bruised.</summary>
-    internal static bool IsGripping(ToolKind tool, PartDef part) => tool.Family == Family.Wrench && part.Is(PartIds.FixedJaw, PartIds.SlidingJaw)
+    private static bool IsGripping(ToolKind tool, PartDef part) => tool.Family == Family.Wrench && part.Is(PartIds.FixedJaw, PartIds.SlidingJaw)
         && part.Material != Material.EdgeSteel;
 
     /// <summary>The piece all others are attached to.</summary>

@@ -38,20 +38,19 @@ public static class PartGroups
         _ => Places(kind, part),
     };
 
-    private static readonly string[] OfSole = ["sole", "mouth", "toe", "heel"], Beside = ["cheek", "seat", "bed", "abutments", "arch", "crest", "throat",
-        "grain"],
+    // Where a body does not touch the work, and where what cuts is far from its edge.
+    private static readonly string[] BesideSole = ["cheek", "seat", "bed", "abutments", "arch", "crest", "throat", "grain"],
         BehindEdge = ["slot", "top", "tail", "body middle", "middle of blade", "eye", "poll", "cheek"];
 
-    /// <summary>True when a place is on the face a part works with: the sole of a body,
-    /// the edge and what lies behind it; also where no place is said.</summary>
+    /// <summary>True when a place is on the face a part works with: the sole of a body, the edge and what lies behind it; also where none is said.</summary>
     /// <param name="kind">The tool.</param>
     /// <param name="part">The part.</param>
     /// <param name="place">The place, in the words of the kind or of the one who looked.</param>
     public static bool Bears(ToolKind kind, PartDef part, string place)
     {
         bool Says(string[] words) => words.Any(w => place.Contains(w, StringComparison.OrdinalIgnoreCase));
-        return place.Length == 0 || (part.Is(PartIds.Body) && (kind.HasMetalSole || kind.HasWoodenSole) ? Says(OfSole) || !Says(Beside)
-            : !kind.Edges.Contains(part) || place.Contains("edge", StringComparison.OrdinalIgnoreCase) || !Says(BehindEdge));
+        return part.Is(PartIds.Body) && (kind.HasMetalSole || kind.HasWoodenSole) ? !Says(BesideSole)
+            : !kind.Edges.Contains(part) || place.Contains("edge", StringComparison.OrdinalIgnoreCase) || !Says(BehindEdge);
     }
 
     /// <summary>True for the toe of a sole, which wears first and is left out when the sole is read.</summary>

@@ -47,6 +47,8 @@ public sealed class OfferedTests
         PlanQuestion Pit(PartId part, string place) => Ask(AimKind.Work, F(part, FindingKind.Pitting, 3) with { Place = place });
         Step(Pit(PartIds.Iron, "edge"), StepKey.EdgeSave).ShouldNotBeNull();
         Step(Pit(PartIds.Iron, "slot"), StepKey.EdgeSave).ShouldBeNull();
+        Step(Pit(PartIds.Body, "cheek at the mouth").With(ChoiceId.FacePits, WayId.Lap), StepKey.SoleLap).ShouldBeNull(
+            "it is the cheek, though the mouth is near");
         EdgeWays.Pits(Pit(PartIds.Iron, "slot")).ShouldBe(0);
         EdgeWays.Pits(Pit(PartIds.Iron, "top end")).ShouldBe(0);
         EdgeWays.Pits(Pit(PartIds.Iron, "edge (under the cheek)")).ShouldBe(3);

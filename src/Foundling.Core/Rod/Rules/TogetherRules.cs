@@ -69,6 +69,7 @@ internal static class TogetherRules
             Needs = [.. Threaded(q) || (!q.Tool.IsWedged && q.Present.Any(p => p.Moves && p.Ferrous)) ? [Need.Of(SupplyIds.LightOil, 3)]
                 : Array.Empty<Need>(), .. ApartRules.Turning(q)],
             How = $"{(Threaded(q) ? "Oil every thread. Start all, then tighten all. " : "")}{Brittle(q)}{q.Tool.Manner.Together.Minded(q.Tool.Made)}"
+                + (q.Tool.IsWedged ? " Depth by taps: on the iron to go deeper, where it was freed to draw it back; the wedge again after each." : "")
                 + Rocked(q),
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
             FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
