@@ -4,6 +4,7 @@ using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod;
+using Foundling.Core.Safety;
 using Foundling.Core.Shop;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
@@ -70,8 +71,9 @@ public sealed class PlanSheetTests
                 text.Append(CultureInfo.InvariantCulture, $"- **{d.Title}** "
                     + $"{Typed.Hours(d.Minutes.Likely)}{(d.Lag is { HoldsMin: > 0 } lag ? $", waits {Typed.Wait(lag.LeastMin)}" : "")}"
                     + $"{(d.Final ? ", not undone" : "")}. {d.Reason} {d.How} *{d.FinishTest}*");
-                text.Append(d.Needs.Count == 0 ? "\n" : $" Needs {string.Join(", ", d.Needs.Select(n => n.Amount is double amount
-                    ? string.Create(CultureInfo.InvariantCulture, $"{n.Name} {amount:0.##} {(amount == 1 ? n.Unit.TrimEnd('s') : n.Unit)}") : n.Name))}.\n");
+                text.Append(d.Needs.Count == 0 ? "" : $" Needs {string.Join(", ", d.Needs.Select(n => n.Amount is double amount
+                    ? string.Create(CultureInfo.InvariantCulture, $"{n.Name} {amount:0.##} {(amount == 1 ? n.Unit.TrimEnd('s') : n.Unit)}") : n.Name))}.");
+                text.Append(d.Cautions.Count == 0 ? "\n" : $" Mind: {string.Join(", ", Cautions.Of(d.Cautions).Select(c => c.About))}.\n");
             }
             foreach (FindingAnswer silent in FindingAnswers.Of(q, plan).Where(f => f.WhyNot is not null))
             {

@@ -18,7 +18,8 @@ public enum StepKey
     RefitPlan,
 
     /// <summary>Open what only breaks open.</summary>
-    [Deed(DeedKind.TakeApart), Takes("open what only breaks open", 5, 15, 40)]
+    [Deed(DeedKind.TakeApart), Takes("open what only breaks open", 5, 15, 40),
+        Takes("drive a wooden handle off its tang", 2, 5, 15, StepCase.Wood)]
     OpenJoint,
 
     /// <summary>Take apart.</summary>
@@ -595,7 +596,8 @@ public enum StepKey
     Assemble,
 
     /// <summary>Close what was opened.</summary>
-    [Deed(DeedKind.PutTogether), Takes("close what was opened", 10, 20, 45)]
+    [Deed(DeedKind.PutTogether), Takes("close what was opened", 10, 20, 45),
+        Takes("drive a wooden handle on its tang", 3, 6, 15, StepCase.Wood)]
     CloseJoint,
 
     /// <summary>Last honing.</summary>

@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 
 namespace Foundling.Core.Rod;
@@ -39,8 +38,4 @@ public static class Needs
     /// <summary>What a need costs, in the shop's money; nothing for kit.</summary>
     public static double Cost(Need need, Assumptions assumptions) =>
         (need.UsedUp ?? need.Amount ?? 0) * (need.Supply is { Kit: false } supply ? assumptions.PriceOf(supply) : 0);
-
-    /// <summary>The cautions of a deed with those that go with what it uses, so that none is forgotten.</summary>
-    public static IReadOnlyList<CautionId> Cautioned(Deed deed) =>
-        [.. deed.Cautions.Concat(deed.Needs.Select(n => n.Supply?.Caution).OfType<CautionId>()).Distinct()];
 }

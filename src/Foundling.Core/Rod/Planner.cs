@@ -59,7 +59,7 @@ public static class Planner
         {
             return [];
         }
-        List<Deed> deeds = [.. StepsOf(rule, question).Select(d => d with { Rule = rule.Name, Choice = rule.Choice, Cautions = Needs.Cautioned(d) })];
+        List<Deed> deeds = [.. StepsOf(rule, question).Select(d => d with { Rule = rule.Name, Choice = rule.Choice, Cautions = Dangers.Of(d, question) })];
         // Only rules that take metal off ask whether any is.
         if (deeds.Exists(Takes) && MetalWays.Spares(question))
         {

@@ -87,4 +87,22 @@ public enum CautionId
 
     /// <summary>A frame under the tension of its cord.</summary>
     Strung,
+
+    /// <summary>Oil with metal driers in it.</summary>
+    Driers,
+
+    /// <summary>A blade used as a scraper.</summary>
+    Scraper,
+
+    /// <summary>Metal bent cold.</summary>
+    Bending,
+
+    /// <summary>An edge that is swung.</summary>
+    SwungEdge,
+
+    /// <summary>An edge that is pushed, pulled or struck.</summary>
+    DrivenEdge,
+
+    /// <summary>What is cut through under force.</summary>
+    FlyingEnds,
 }

@@ -9,9 +9,11 @@ namespace Foundling.Core.Stores;
 /// <param name="Unit">Unit it is counted in; empty for kit.</param>
 /// <param name="Cost">What a unit costs by the book; a shop may say otherwise.</param>
 /// <param name="StandIn">What could stand in; empty for nothing.</param>
-/// <param name="Caution">The caution that goes with it wherever it is used; null for none.</param>
-public sealed record Supply(SupplyId Id, string Name, bool Kit, string Unit = "", double Cost = 0, string StandIn = "", CautionId? Caution = null)
+public sealed record Supply(SupplyId Id, string Name, bool Kit, string Unit = "", double Cost = 0, string StandIn = "")
 {
+    /// <summary>The cautions that go with it wherever it is used.</summary>
+    public IReadOnlyList<CautionId> Cautions { get; init; } = [];
+
     /// <summary>The unit of one of it: a sheet, a mL.</summary>
     public string One => Unit.Length > 2 ? Unit.TrimEnd('s') : Unit;
 }
@@ -30,21 +32,21 @@ public static class Supplies
         Kit(SupplyIds.Mallet, "mallet", "a block of hardwood"),
         Kit(SupplyIds.BrassHammer, "brass hammer", "a hammer and a brass bar"),
         Kit(SupplyIds.HeatGun, "heat gun", "a hair dryer, and patience"),
-        Kit(SupplyIds.GasTorch, "gas torch", "a heat gun", caution: CautionId.Torch),
+        Kit(SupplyIds.GasTorch, "gas torch", "a heat gun", CautionId.Torch),
         Kit(SupplyIds.PinWrench, "pin wrench", "two nails in a bar"),
-        Kit(SupplyIds.DrillPress, "drill press", "a hand drill in the vice", caution: CautionId.Rotating),
+        Kit(SupplyIds.DrillPress, "drill press", "a hand drill in the vice", CautionId.Rotating),
         Kit(SupplyIds.CameraAndRule, "camera and rule", "a phone and a steel rule"),
         Kit(SupplyIds.BoxWithCompartments, "box with compartments", "an egg box"),
         Kit(SupplyIds.Lens, "lens", "a phone held close"),
         Kit(SupplyIds.SoftBrush, "soft brush", "an old paint brush"),
         Kit(SupplyIds.WoodenScraper, "wooden scraper", "a lolly stick"),
         Kit(SupplyIds.BathTub, "bath tub, longer than the longest part", "a length of gutter with closed ends"),
-        Kit(SupplyIds.BenchPowerSupply, "bench power supply", caution: CautionId.Electrolysis),
-        Kit(SupplyIds.WireWheel, "wire wheel", "a wire brush by hand", caution: CautionId.Wire),
-        Kit(SupplyIds.BuffingWheel, "cloth buffing wheel", "metal polish by hand", caution: CautionId.Rotating),
+        Kit(SupplyIds.BenchPowerSupply, "bench power supply", "", CautionId.Electrolysis),
+        Kit(SupplyIds.WireWheel, "wire wheel", "a wire brush by hand", CautionId.Wire),
+        Kit(SupplyIds.BuffingWheel, "cloth buffing wheel", "metal polish by hand", CautionId.Rotating),
         Kit(SupplyIds.FineWireBrush, "fine wire brush", "a nylon abrasive pad"),
-        Kit(SupplyIds.ScrapingBlade, "scraping blade", "a snapped-off knife blade"),
-        Kit(SupplyIds.BlastCabinet, "blast cabinet", caution: CautionId.Blasting),
+        Kit(SupplyIds.ScrapingBlade, "scraping blade", "a snapped-off knife blade", CautionId.Scraper),
+        Kit(SupplyIds.BlastCabinet, "blast cabinet", "", CautionId.Blasting),
         Kit(SupplyIds.TapsAndDies, "taps and dies", "a nut of that thread, slit with a hacksaw"),
         Kit(SupplyIds.SlotFile, "slot file", "a hacksaw blade, its side ground smooth"),
         Kit(SupplyIds.FineFile, "fine file"),
@@ -54,8 +56,8 @@ public static class Supplies
         Kit(SupplyIds.WindingSticks, "winding sticks", "two straight strips of wood"),
         Kit(SupplyIds.SmallSquare, "small square"),
         Kit(SupplyIds.SmallRule, "small rule"),
-        Kit(SupplyIds.BenchGrinder, "bench grinder", "coarse paper on a flat plate", caution: CautionId.Grinder),
-        Kit(SupplyIds.BeltGrinder, "belt grinder", "the bench grinder", caution: CautionId.Grinder),
+        Kit(SupplyIds.BenchGrinder, "bench grinder", "coarse paper on a flat plate", CautionId.Grinder),
+        Kit(SupplyIds.BeltGrinder, "belt grinder", "the bench grinder", CautionId.Grinder),
         Kit(SupplyIds.CoarseDiamondPlate, "coarse diamond plate", "P100 on glass"),
         Kit(SupplyIds.MediumStone, "medium stone", "P1000 on glass"),
         Kit(SupplyIds.FineStone, "fine stone", "P2500 on glass"),
@@ -63,19 +65,19 @@ public static class Supplies
         Kit(SupplyIds.Spanners, "spanners that fit", "an adjustable one, closed tight"),
         Kit(SupplyIds.Pliers, "pliers"),
         Kit(SupplyIds.Hacksaw, "hacksaw"),
-        Kit(SupplyIds.HandSaw, "hand saw", caution: CautionId.Teeth),
+        Kit(SupplyIds.HandSaw, "hand saw", "", CautionId.Teeth),
         Kit(SupplyIds.Rasp, "rasp"),
         Kit(SupplyIds.BenchPlane, "bench plane, sharp"),
         Kit(SupplyIds.HoningJig, "honing jig", "freehand, with a marker on the bevel"),
         Kit(SupplyIds.Burnisher, "burnisher", "the back of a gouge"),
-        Kit(SupplyIds.SawFiles, "saw files", "", caution: CautionId.Teeth),
+        Kit(SupplyIds.SawFiles, "saw files", "", CautionId.Teeth),
         Kit(SupplyIds.SawSet, "saw set"),
-        Kit(SupplyIds.SawVice, "saw vice", "two boards in the vice", caution: CautionId.Teeth),
+        Kit(SupplyIds.SawVice, "saw vice", "two boards in the vice", CautionId.Teeth),
         Kit(SupplyIds.Clamps, "clamps", "strips of bicycle tube"),
-        Kit(SupplyIds.CardScraper, "card scraper", "a piece of glass, its edge fresh", caution: CautionId.WoodDust),
+        Kit(SupplyIds.CardScraper, "card scraper", "a piece of glass, its edge fresh", CautionId.WoodDust),
         Kit(SupplyIds.FineBrush, "fine brush"),
-        Kit(SupplyIds.SprayGear, "spray gear", "a brush and patience", caution: CautionId.Spray),
-        Kit(SupplyIds.ShopOven, "shop oven", caution: CautionId.Oven),
+        Kit(SupplyIds.SprayGear, "spray gear", "a brush and patience", CautionId.Spray),
+        Kit(SupplyIds.ShopOven, "shop oven", "", CautionId.Oven),
         Kit(SupplyIds.SpokeshaveForTheHaft, "spokeshave for the haft", "a rasp and a scraper"),
         Kit(SupplyIds.ScrapOfSoftwood, "scrap of softwood"),
         Kit(SupplyIds.ScrapOfHardwood, "scrap of hardwood"),
@@ -91,19 +93,19 @@ public static class Supplies
         Kit(SupplyIds.RatedBolt, "a soft bolt of its rated size"),
         Used(SupplyIds.LightOil, "light oil", "mL", 0.02, "sewing machine oil"),
         Used(SupplyIds.PenetratingOil, "penetrating oil", "mL", 0.04, "light oil thinned with white spirit"),
-        Used(SupplyIds.WhiteSpirit, "white spirit", "mL", 0.006, "paraffin", caution: CautionId.Solvent),
-        Used(SupplyIds.Alcohol, "alcohol", "mL", 0.01, "", caution: CautionId.Solvent),
+        Used(SupplyIds.WhiteSpirit, "white spirit", "mL", 0.006, "paraffin", CautionId.Solvent),
+        Used(SupplyIds.Alcohol, "alcohol", "mL", 0.01, "", CautionId.Solvent),
         Used(SupplyIds.Detergent, "detergent", "mL", 0.005, "soap flakes"),
         Used(SupplyIds.CleanCloth, "clean cloth", "pieces", 0.2, "an old shirt"),
-        Used(SupplyIds.ChelatingBath, "chelating bath", "L", 1, "citric acid, but not for springs, plating or an etch", caution: CautionId.Bath),
-        Used(SupplyIds.CitricAcid, "citric acid", "g", 0.012, "vinegar, twice as long", caution: CautionId.Acid),
-        Used(SupplyIds.Vinegar, "vinegar", "L", 1.2, "citric acid", caution: CautionId.Acid),
+        Used(SupplyIds.ChelatingBath, "chelating bath", "L", 1, "citric acid, but not for springs, plating or an etch", CautionId.Bath),
+        Used(SupplyIds.CitricAcid, "citric acid", "g", 0.012, "vinegar, twice as long", CautionId.Acid),
+        Used(SupplyIds.Vinegar, "vinegar", "L", 1.2, "citric acid", CautionId.Acid),
         Used(SupplyIds.WashingSoda, "washing soda", "g", 0.004, "baking soda"),
         Used(SupplyIds.BakingSoda, "baking soda", "g", 0.005, "washing soda"),
         Used(SupplyIds.PlainIronAnode, "plain iron anode", "pieces", 1, "a piece of clean rebar"),
         Used(SupplyIds.NylonAbrasivePad, "nylon abrasive pad", "pieces", 0.6, "0000 steel wool"),
         Used(SupplyIds.SteelWool, "0000 steel wool", "pads", 0.7, "a nylon abrasive pad"),
-        Used(SupplyIds.MetalPolish, "metal polish", "mL", 0.05, "chalk and oil", caution: CautionId.Polish),
+        Used(SupplyIds.MetalPolish, "metal polish", "mL", 0.05, "chalk and oil", CautionId.Polish),
         Used(SupplyIds.P80Sheet, "P80 sheet", "sheets", 1, "P60, more to take out again"),
         Used(SupplyIds.P120Sheet, "P120 sheet", "sheets", 1, "P100"),
         Used(SupplyIds.P180Sheet, "P180 sheet", "sheets", 1, "P150"),
@@ -122,20 +124,20 @@ public static class Supplies
         Used(SupplyIds.EnamelMatchedInColour, "enamel, matched in colour", "mL", 0.07, "the nearest tin, tried on a hidden spot"),
         Used(SupplyIds.EnamelInTheShopsColour, "enamel in the shop's colour", "mL", 0.05, "gloss black enamel"),
         Used(SupplyIds.Primer, "primer", "mL", 0.05, ""),
-        Used(SupplyIds.Japanning, "japanning", "mL", 0.09, "gloss black enamel, baked low", caution: CautionId.Oven),
-        Used(SupplyIds.PaintStripper, "paint stripper", "mL", 0.03, "a scraper and time", caution: CautionId.Stripper),
+        Used(SupplyIds.Japanning, "japanning", "mL", 0.09, "gloss black enamel, baked low", CautionId.Oven),
+        Used(SupplyIds.PaintStripper, "paint stripper", "mL", 0.03, "a scraper and time", CautionId.Stripper),
         Used(SupplyIds.MicrocrystallineWax, "microcrystalline wax", "g", 0.12, "paste wax"),
         Used(SupplyIds.PasteWax, "paste wax", "g", 0.05, "microcrystalline wax"),
-        Used(SupplyIds.RawLinseedOil, "raw linseed oil", "mL", 0.012, "boiled linseed oil, in many coats", caution: CautionId.OilyRags),
-        Used(SupplyIds.BoiledLinseedOil, "boiled linseed oil", "mL", 0.015, "tung oil", caution: CautionId.OilyRags),
+        Used(SupplyIds.RawLinseedOil, "raw linseed oil", "mL", 0.012, "boiled linseed oil, in many coats", CautionId.OilyRags),
+        Used(SupplyIds.BoiledLinseedOil, "boiled linseed oil", "mL", 0.015, "tung oil", CautionId.OilyRags, CautionId.Driers),
         Used(SupplyIds.Shellac, "2 lb shellac", "mL", 0.04, ""),
-        Used(SupplyIds.Lacquer, "lacquer", "mL", 0.04, "2 lb shellac", caution: CautionId.Spray),
+        Used(SupplyIds.Lacquer, "lacquer", "mL", 0.04, "2 lb shellac", CautionId.Spray),
         Used(SupplyIds.WoodStain, "wood stain", "mL", 0.06, "strong tea"),
         Used(SupplyIds.WoodGlue, "wood glue", "mL", 0.03, "liquid hide glue"),
         Used(SupplyIds.LiquidHideGlue, "liquid hide glue", "mL", 0.05, "hot hide glue"),
-        Used(SupplyIds.SlowEpoxy, "slow epoxy", "mL", 0.25, "", caution: CautionId.Epoxy),
-        Used(SupplyIds.MetalFilledEpoxy, "metal-filled epoxy", "mL", 0.4, "slow epoxy with fine filings", caution: CautionId.Epoxy),
-        Used(SupplyIds.LappingPowder, "lapping powder", "g", 0.06, "coarse paper on glass", caution: CautionId.Slurry),
+        Used(SupplyIds.SlowEpoxy, "slow epoxy", "mL", 0.25, "", CautionId.Epoxy),
+        Used(SupplyIds.MetalFilledEpoxy, "metal-filled epoxy", "mL", 0.4, "slow epoxy with fine filings", CautionId.Epoxy),
+        Used(SupplyIds.LappingPowder, "lapping powder", "g", 0.06, "coarse paper on glass", CautionId.Slurry),
         Used(SupplyIds.FreezerBag, "freezer bag", "pieces", 0.4, "a plastic sack, taped shut"),
         Used(SupplyIds.Grease, "grease", "g", 0.02, "paraffin jelly"),
         Used(SupplyIds.DryGraphite, "dry graphite", "g", 0.2, "candle wax"),
@@ -159,9 +161,9 @@ public static class Supplies
     /// <summary>Finds a supply by the name older files keep it by, or null.</summary>
     public static Supply? Named(string name) => ByName.GetValueOrDefault(name);
 
-    private static Supply Kit(SupplyId id, string name, string standIn = "", CautionId? caution = null) =>
-        new(id, name, true, StandIn: standIn, Caution: caution);
+    private static Supply Kit(SupplyId id, string name, string standIn = "", params CautionId[] cautions) =>
+        new(id, name, true, StandIn: standIn) { Cautions = cautions };
 
-    private static Supply Used(SupplyId id, string name, string unit, double cost, string standIn, CautionId? caution = null) =>
-        new(id, name, false, unit, cost, standIn, caution);
+    private static Supply Used(SupplyId id, string name, string unit, double cost, string standIn, params CautionId[] cautions) =>
+        new(id, name, false, unit, cost, standIn) { Cautions = cautions };
 }

@@ -1,3 +1,5 @@
+using Foundling.Core.Safety;
+
 namespace Foundling.Core.Tools;
 
 /// <summary>A part, or what several are called together, in the order something is done.</summary>
@@ -57,6 +59,9 @@ public sealed record KindManner(Doing Apart, Doing Together)
 
     /// <summary>How it is tried as found; null to try it as its family is.</summary>
     public string? Trial { get; init; }
+
+    /// <summary>What hurts whoever tries or proves it; null where nothing does.</summary>
+    public CautionId? Danger { get; init; }
 
     /// <summary>Where its metal sole must bear.</summary>
     public string Sole { get; init; } = "toe, mouth and heel";

@@ -170,6 +170,31 @@ public sealed class OfferedTests
     }
 
     [Fact]
+    public void A_handle_driven_on_a_tang_stays_on_comes_off_or_is_made_new()
+    {
+        foreach (KindId kind in new[] { KindIds.Chisel, KindIds.Gouge })
+        {
+            PlanQuestion q = Ask(kind, AimKind.Work, F(PartIds.Blade, FindingKind.Rust, 2), F(PartIds.Handle, FindingKind.Looseness, 2));
+            q.Way(ChoiceId.Handles).ShouldBe(WayId.LeftOn);
+            Step(q, StepKey.TangBed).ShouldNotBeNull();
+            Step(q, StepKey.Soak).ShouldBeNull("wood does not go into a bath");
+            PlanQuestion off = q.With(ChoiceId.Handles, WayId.TakenOff), anew = q.With(ChoiceId.Handles, WayId.Remade);
+            Step(off, StepKey.OpenJoint)!.Title.ShouldBe("Drive the handle off its tang");
+            Step(off, StepKey.RefitPlan).ShouldBeNull("nothing is broken that has to be closed again");
+            Step(off, StepKey.Soak)!.Parts.ShouldContain(PartIds.Blade);
+            Step(off, StepKey.Soak)!.Parts.ShouldNotContain(PartIds.Ferrule, "it went with the handle");
+            Step(off, StepKey.CloseJoint)!.How.ShouldContain("Slack in the old bore");
+            Step(anew, StepKey.HandleMake).ShouldNotBeNull();
+            Step(anew, StepKey.CloseJoint)!.Title.ShouldBe("Drive the new handle on its tang");
+            List<Deed> plan = [.. Plan(anew)];
+            plan.FindIndex(d => d.Id.Step == StepKey.OpenJoint).ShouldBeLessThan(plan.FindIndex(d => d.Id.Step == StepKey.Soak));
+            plan.FindIndex(d => d.Id.Step == StepKey.HandleMake).ShouldBeLessThan(plan.FindIndex(d => d.Id.Step == StepKey.CloseJoint));
+            PlanQuestion fell = Ask(kind, AimKind.Work, F(PartIds.Handle, FindingKind.Looseness, 4));
+            fell.Way(ChoiceId.Handles).ShouldBe(WayId.LeftOn, "what fell off goes back on");
+        }
+    }
+
+    [Fact]
     public void Powder_on_glass_takes_no_paper_and_leaves_none_behind()
     {
         PlanQuestion q = Ask(AimKind.Work, F(PartIds.Body, FindingKind.OutOfFlat, 2)).With(ChoiceId.Lubricant, WayId.Powder);

@@ -77,7 +77,7 @@ public sealed class PlannerTests
             plan[At(plan, key)].Cautions.ShouldNotBeEmpty(key);
         }
         PlanStep.Fresh(Planner.Plan(Ask(AimKind.Work, Rusty).With(ChoiceId.Wood, WayId.Oil))).First(s => s.Key == StepKey.WoodOil).Cautions
-            .ShouldBe([Core.Safety.CautionId.OilyRags]);
+            .ShouldBe([Core.Safety.CautionId.OilyRags, Core.Safety.CautionId.Driers], "boiled oil has both: fire in the bin, driers on the skin");
     }
 
     [Fact]

@@ -6,6 +6,7 @@ using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.State;
+using Foundling.Core.Stores;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 
@@ -77,6 +78,7 @@ public sealed class RandomPlanTests
         NothingWetIsLeftBare(plan, question, Where);
         NothingSoaksThatMayNot(plan, question, Where);
         BareEdgesAreCovered(plan, Where);
+        WhatCutsIsMinded(plan, question, Where);
         CoatsKeepTheirWindow(plan, Where);
         Lapping(plan, question);
         FindingsAreAnswered(plan, question);
@@ -85,6 +87,26 @@ public sealed class RandomPlanTests
             Assert.True(plan.All(s => s.Undoable), $"{question.Tool.Id}: Keep does nothing that cannot be undone");
         }
         Blocks(plan);
+    }
+
+    // Pictures, notes and tries take a tool by its handles; every other step that has an edge among its parts has it in
+    // the hand, unless a new one is bought.
+    private static readonly StepKey[] ByItsHandles = [StepKey.TryAsFound, StepKey.Prove, StepKey.LeaveOn, StepKey.KeepOut, StepKey.RollCall];
+
+    private static void WhatCutsIsMinded(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)
+    {
+        HashSet<PartId> edges = [.. question.Edges.Select(p => p.Id)];
+        foreach (PlanStep step in plan.Where(s => !ByItsHandles.Contains(s.Key.Step) && s.Parts.Any(edges.Contains)
+            && !s.Needs.All(n => n.Item == SupplyIds.ReplacementPart)))
+        {
+            Assert.True(step.Cautions.Any(c => c is CautionId.BareEdge or CautionId.Teeth or CautionId.Grinder),
+                $"{where(step)} ({step.Title}) handles what cuts and does not say so.");
+        }
+        foreach (PlanStep step in plan.Where(s => s.Cautions.Contains(CautionId.Spring)))
+        {
+            Assert.True(question.Tool.Parts.Any(p => p.Joint == Joint.Sprung) || question.Tool.Part(PartIds.Chuck) is not null
+                || question.Tool.Part(PartIds.Ratchet) is not null, $"{where(step)} warns of a spring it never had.");
+        }
     }
 
     private static void NothingWetIsLeftBare(IReadOnlyList<PlanStep> plan, PlanQuestion question, Func<PlanStep, string> where)

@@ -18,6 +18,7 @@ public sealed class RuleTests
     private static readonly string[][] Examples =
     [
         ["pictures as found", "metal-bench-plane Work", "photos", ""],
+        ["drive a handle on", "gouge Work handle:Crack:3", "close-joint", "drawknife Work handle_left:Crack:3"],
         ["close what was opened", "drawknife Work handle_left:Crack:3", "close-joint", "axe Work haft:Crack:3"],
         ["pin orientations", "scraper-plane Work", "photo-pins", "metal-bench-plane Work"],
         ["chuck order", "hand-drill Work", "photo-chuck", "metal-bench-plane Work"],
@@ -48,6 +49,7 @@ public sealed class RuleTests
         ["stop", "metal-bench-plane Work frog_screws:Seizure:3", "free-stop", "metal-bench-plane Work frog_screws:Seizure:2"],
         ["leave-it-on list", "metal-bench-plane Work", "leave-on", "block-plane Work"],
         ["refit plan", "drawknife Work handle_left:Crack:3", "refit-plan", "drawknife Work"],
+        ["drive a handle off", "chisel Work handle:Crack:3", "open-joint", "chisel Work"],
         ["open what only breaks open", "drawknife Work handle_left:Crack:3", "open-joint", "drawknife Work"],
         ["take apart", "metal-bench-plane Work", "apart", "chisel Work"],
         ["roll-call", "metal-bench-plane Work", "roll-call", "chisel Work"],

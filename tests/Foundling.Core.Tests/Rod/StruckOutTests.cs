@@ -208,4 +208,28 @@ public sealed class StruckOutTests
         Step(Ask(KindIds.OpenSpanner, AimKind.Work, F(PartId.Of("large_end"), FindingKind.Burred, 2)), StepKey.JawBurrs)!.Title.ShouldBe(
             "Take the burrs off large end");
     }
+
+    [Fact]
+    public void A_tool_that_could_not_be_tried_is_not_told_to_be_tried_again()
+    {
+        Step(Ask(KindIds.Chisel, AimKind.Work, F(PartIds.Handle, FindingKind.Crack, 3)), StepKey.Prove)!.How.ShouldBe(
+            "What it was tried on belongs to the reading.");
+        Step(Ask(KindIds.Chisel, AimKind.Work), StepKey.Prove)!.How.ShouldStartWith("The same test as the try as found");
+    }
+
+    [Fact]
+    public void What_goes_with_a_handle_that_is_made_new_is_not_left_on()
+    {
+        PlanQuestion split = Ask(KindIds.Chisel, AimKind.Work, F(PartIds.Handle, FindingKind.Crack, 3));
+        Step(split, StepKey.LeaveOn).ShouldBeNull("ferrule and hoop come off with the handle");
+        Step(split, StepKey.HandleMake)!.Reason.ShouldBe("The old one is past use.");
+        Step(Ask(KindIds.Chisel, AimKind.Work), StepKey.LeaveOn)!.Parts.ShouldContain(PartIds.Ferrule);
+    }
+
+    [Fact]
+    public void A_plough_without_its_wedge_has_none_to_draw()
+    {
+        Step(Ask(KindIds.PloughPlane, AimKind.Work, F(PartIds.Wedge, FindingKind.Missing, 2)), StepKey.Apart)!.Title.ShouldStartWith("Take it apart: iron, ");
+        Step(Ask(KindIds.PloughPlane, AimKind.Work), StepKey.Apart)!.Title.ShouldStartWith("Take it apart: wedge and iron, ");
+    }
 }

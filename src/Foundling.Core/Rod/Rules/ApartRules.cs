@@ -97,7 +97,7 @@ internal static class ApartRules
                 : "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
-            [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)], q => new Deed(StepKey.RefitPlan, Stage.Apart,
+            [NotKeep, If("a joint must be destroyed to go on", q => q.Opened && !HandleWays.OnlyDriven(q))], q => new Deed(StepKey.RefitPlan, Stage.Apart,
             $"Refit plan for {Names(HandleWays.Opening(q))}: spares on the bench first", q.Minutes(StepKey.RefitPlan))
         {
             Parts = Ids(HandleWays.Opening(q)),
@@ -106,7 +106,19 @@ internal static class ApartRules
             How = "Write how it will be closed again and lay out what that takes.", Reason = "Peened ends and old wedges do not come off whole.",
             FinishTest = "The new pieces lie on the bench.",
         }),
-        PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep, If("a joint must be destroyed to go on", q => q.Opened)],
+        PlanRule.One("drive a handle off", "A handle that is only driven on comes off by blows in line with its tang.",
+            [NotKeep, If("a driven handle is taken off", HandleWays.OnlyDriven)], q => new Deed(StepKey.OpenJoint, Stage.Apart,
+            $"Drive the {Names(HandleWays.Opening(q))} off its tang", q.Minutes(StepKey.OpenJoint, StepCase.Wood))
+        {
+            Parts = Ids(HandleWays.Opening(q)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.ScrapOfHardwood),
+                Need.Of(SupplyIds.Mallet)],
+            How = "Edge covered, the blade in soft jaws. A block on the shoulder of the wood, tapped away from the blade on one side and the other."
+                + (HandleWays.Remade(q).Count > 0 ? " A split one is opened along its split. Ferrule and hoop come off whole, for the new one." : ""),
+            Reason = HandleWays.Remade(q).Count > 0 ? "What it holds is made new." : "It is wanted off, so that all of it is reached.",
+            FinishTest = "The tang lies bare and straight.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.BareEdge],
+        }),
+        PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep,
+            If("a joint must be destroyed to go on", q => q.Opened && !HandleWays.OnlyDriven(q))],
             q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(HandleWays.Opening(q))}",
                 q.Minutes(StepKey.OpenJoint))
         {
@@ -119,7 +131,8 @@ internal static class ApartRules
                     + "through the top of the eye. Never burn it out: heat takes the temper."
                 : "File the peened rim away, not the washer, then press the tang out.", Reason = HandleWays.Remade(q).Count > 0
                 ? "What it holds is made new." : "It is wanted off, so that all of it is reached.",
-            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.Shatter],
+            FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint,
+            Cautions = q.Tool.Part(PartIds.Haft) is not null ? [CautionId.Shatter, .. q.Handling()] : q.Handling(),
         }),
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
             new Deed(StepKey.Apart, Stage.Apart, Unwedged(q) ? "Lift out the iron, which nothing holds"

@@ -16,7 +16,7 @@ internal static class ArrivalRules
     private static bool Holds(PartDef part) => !part.Dispensable && !part.InSet && (part.Material != Material.Wood || part.Is(PartIds.Wedge));
 
     // A head without its haft, or on a loose one, is not swung.
-    private static readonly Cond Tryable = If("nothing seized, loose, broken or gone keeps it from being tried", q => q.Worst(FindingKind.Seizure) < 3
+    internal static readonly Cond Tryable = If("nothing seized, loose, broken or gone keeps it from being tried", q => q.Worst(FindingKind.Seizure) < 3
         && q.Worst(FindingKind.Crack) < 3 && q.Worst(FindingKind.Missing) < 4 && !q.Gone.Any(p => Holds(p))
         && (q.Tool.Part(PartIds.Haft) is null || (q.Has(PartIds.Haft) && q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) < 2)));
 
@@ -62,7 +62,7 @@ internal static class ArrivalRules
         {
             Parts = [PartIds.Chuck, PartIds.ChuckJaws], Needs = [Need.Of(SupplyIds.CameraAndRule)],
                 How = "Shell off, jaws out together, over a cloth. Lay the pieces in a row on white paper as they leave it.",
-            Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.",
+            Reason = "Springs and jaws look alike from both ends.", FinishTest = "A picture shows the row in order.", Cautions = [CautionId.Spring],
         }),
         PlanRule.One("try as found", "A tool that works well as found may need no edge work.", [Tryable], q =>
             new Deed(StepKey.TryAsFound, Stage.AsFound, "Try it as found", q.Minutes(StepKey.TryAsFound))
@@ -71,7 +71,7 @@ internal static class ArrivalRules
                 .FirstOrDefault(p => p.Kit.Count > 0)?.Kit.Where(k => k != SupplyIds.RatedBolt).Select(k => Need.Of(k)) ?? []], How = How(q.Tool),
                 Reason = "What works already is left alone.",
             FinishTest = "It is written down what it did.",
-            Cautions = q.Tool.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
+            Cautions = q.Tool.Manner.Danger is { } danger ? [danger] : [],
         }, buys: 2),
         PlanRule.One("settings as found", "Settings are lost the moment it comes apart.",
             [If("something on it is set", q => q.Tool.ComesApart || InTurn.Said(q.Tool.Manner.Settings, q.Has).Count > 0)], q =>

@@ -54,7 +54,8 @@ internal static class BedRules
                 q.Minutes(StepKey.Overspill, q.Those([.. Seats(q)])))
         {
             Parts = Seats(q), Needs = [Need.Of(SupplyIds.SafeEdgeFile)], How = "Only what stands proud, only on the seats.",
-            Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.", Cautions = [CautionId.OldPaint],
+            Reason = "Metal must meet metal under the iron.", FinishTest = "Bright metal on all pads, no step to the nail.",
+            Cautions = SurfaceWays.Strips(q) ? [] : [CautionId.OldPaint],
         }, buys: 3),
         PlanRule.One("seat the frog", "A rocking frog chatters and no edge cures it.", [NotKeep, Frogged, Causes.Asked(Seat)], q =>
             new Deed(StepKey.FrogSeat, Stage.Bed, "Rub the frog on its seat until it sits on all pads", 

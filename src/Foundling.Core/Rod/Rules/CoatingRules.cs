@@ -163,7 +163,7 @@ internal static class CoatingRules
             Parts = Ids(Renewed(q)), Needs = [q.On(SupplyIds.WhiteSpirit, Renewed(q)), q.On(SupplyIds.CleanCloth, Renewed(q))],
             How = "A clean cloth, turned often, and not touched again with bare hands. Let it dry right off.",
             Reason = "The oil that kept rust away keeps paint away too.", FinishTest = "A second cloth stays white.",
-            Cautions = [CautionId.Solvent, CautionId.Chlorinated],
+            Cautions = By(q, WayId.Bake).Count > 0 ? [CautionId.Solvent, CautionId.Chlorinated] : [CautionId.Solvent],
         }, Id),
         PlanRule.One("prime", "Bare iron holds paint badly.", [Has, Asked, Way(WayId.Respray), Chosen(ChoiceId.Primer, WayId.Primed)], q =>
             new Deed(StepKey.CoatPrime, Stage.Coating, SurfaceWays.Strips(q) ? "One thin coat of primer on the bare metal" : "One thin coat of primer",

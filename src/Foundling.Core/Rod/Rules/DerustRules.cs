@@ -43,14 +43,6 @@ internal static class DerustRules
     private static string Toothed(PlanQuestion q, IEnumerable<PartDef> parts) => q.Tool.Family == Family.Saw && parts.Any(p => p.Is(PartIds.Plate))
         ? " Stop short of the tooth line: abrasive rounds the points." : "";
 
-    /// <summary>What cuts the hand that rubs these parts, and what their old coat may hold.</summary>
-    private static CautionId[] Handled(PlanQuestion q, IReadOnlyList<PartDef> parts, params CautionId[] more) =>
-    [
-        .. more,
-        .. parts.Any(p => p.Is(PartIds.Plate)) && q.Tool.Family == Family.Saw ? [CautionId.Teeth] : Array.Empty<CautionId>(),
-        .. parts.Any(p => q.Edges.Contains(p)) ? [CautionId.BareEdge] : Array.Empty<CautionId>(),
-    ];
-
     private static CautionId[] Dusty(PlanQuestion q, IEnumerable<PartDef> parts) =>
         parts.Any(p => SurfaceWays.IsCoated(p) && !SurfaceWays.Strips(q, p)) ? [CautionId.OldPaint] : [];
 
@@ -75,7 +67,6 @@ internal static class DerustRules
             Reason = q.RustPlan.By(WayId.Abrasive).Any(q.Etched) ? "The etch is only as deep as the rust: what is left of it is kept by eye."
                 : "It thins the rust and leaves the iron.", FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina,
                     Undoable = false,
-            Cautions = Handled(q, q.RustPlan.By(WayId.Abrasive)),
         }, RustWays.Id, 14),
         PlanRule.One("scrape", "A blade takes what stands up and leaves the dark skin.",
             [If("the way is the blade, or the aim is Keep", q => Scraped(q).Count > 0)], q => new Deed(StepKey.DerustScrape, Stage.Derust,
@@ -84,7 +75,7 @@ internal static class DerustRules
             Parts = Ids(Scraped(q)),
             Needs = [Need.Of(SupplyIds.ScrapingBlade), q.On(SupplyIds.LightOil, Scraped(q), 2), q.On(SupplyIds.CleanCloth, Scraped(q))],
             How = "Blade nearly flat, oil under it, stop at brown that is smooth.", Reason = "Old darkening is history; only live rust does harm.",
-            FinishTest = "A white cloth with oil on it stays white.", Cautions = Handled(q, Scraped(q)) is { Length: > 0 } sharp ? sharp : [CautionId.BareEdge],
+            FinishTest = "A white cloth with oil on it stays white.",
         }, RustWays.Id, 12),
         PlanRule.One("blast", "It reaches corners and leaves a matt grey.", [By(WayId.Blast, WayId.BlastCoarse)], Blast, RustWays.Id, 14),
         PlanRule.One("oil after blasting", "Blasted iron is thirsty and rusts within the hour.", [By(WayId.Blast, WayId.BlastCoarse)],
@@ -105,14 +96,14 @@ internal static class DerustRules
                 + (Rest(q).Any(Delicate) ? " Springs, screws and plating: fine wool and oil, no wheel." : ""))
                 + (Rest(q).Any(p => Joined.To(q, p).Any(o => !o.Ferrous)) ? " Only the faces one can reach; oil kept off the wood." : ""),
             Reason = string.Join(" ", q.RustPlan.Rest.Select(k => $"{Sentences.Start(k.Why)}.").Distinct().Take(MostReasons)),
-            FinishTest = "No brown comes off on an oily cloth.", Cautions = Handled(q, Rest(q)), SurfaceLost = SurfaceId.SomePatina, Undoable = false,
+            FinishTest = "No brown comes off on an oily cloth.", SurfaceLost = SurfaceId.SomePatina, Undoable = false,
         }, RustWays.Id, 6),
         PlanRule.One("wipe off the bloom", "Light rust needs no bath.", [NotKeep, If("light rust on iron or steel", q => Bloom(q).Count > 0)], q =>
             new Deed(StepKey.DerustBloom, Stage.Derust, $"Wipe off the light bloom: {q.Called(Bloom(q))}", q.Minutes(StepKey.DerustBloom, Bloom(q)))
         {
             Parts = Ids(Bloom(q)), Needs = [Need.Of(SupplyIds.SteelWool, 1), q.On(SupplyIds.LightOil, Bloom(q))],
             How = "Oil first, then wool, then a dry cloth.",
-            Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.", Cautions = Handled(q, Bloom(q)),
+            Reason = "It comes off with oil and fine wool.", FinishTest = "A white cloth stays white.",
         }, ChoiceId.Bloom, 6),
         PlanRule.One("take the dark skin off", "As it left the works it was bright.", [NotKeep, Chosen(ChoiceId.Dark, WayId.Remove),
             If("bare iron has darkened or was rusty", q => Bright(q).Any())], q => new Deed(StepKey.DarkRemove,
@@ -125,7 +116,6 @@ internal static class DerustRules
                 + $"round every stamp.{Toothed(q, Bright(q))}",
             Reason = "Bright iron is what the works sold.", FinishTest = "An even grey in raking light, every stamp crisp.", Undoable = false,
                 SurfaceLost = SurfaceId.Patina, MetalRemovedMm = q.Metal(StepKey.DarkRemove),
-            Cautions = Handled(q, [.. Bright(q)]),
         }, ChoiceId.Dark, 8),
     ];
 
@@ -164,7 +154,7 @@ internal static class DerustRules
             }.Where(t => t.Length > 0)),
             Reason = q.RustPlan.Wheeled.Count > 0 ? "The bath has loosened it: what is left is quick." : "No wetting, no waiting.",
             FinishTest = "No brown comes off on an oily cloth.",
-            Cautions = Handled(q, parts, [CautionId.Wire, CautionId.Rotating, .. Dusty(q, parts)]), SurfaceLost = SurfaceId.SomePatina, Undoable = false,
+            Cautions = [CautionId.Wire, CautionId.Rotating, .. Dusty(q, parts)], SurfaceLost = SurfaceId.SomePatina, Undoable = false,
         };
     }
 

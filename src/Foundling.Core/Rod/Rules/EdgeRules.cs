@@ -160,14 +160,14 @@ internal static class EdgeRules
             How = Backing(q),
             Reason = $"{Back(q)} {(q.Tool.Edge == EdgeForm.Curved ? "Where it is rough the edge is a saw, however the bevel shines."
                 : q.Tool.Edge == EdgeForm.FlatFace ? "Honing cannot make a sharp edge on a face that is not flat."
-                : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.", Cautions = [CautionId.BareEdge],
+                : "Honing cannot make a sharp edge on a round back.")}", FinishTest = "One even shine up to the edge.",
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.EdgeBack),
         }, buys: 12),
         PlanRule.One("shim by habit", "A hair of back bevel, made the same way each time.", [NotKeep, Worked,
             If("the back is honed over a shim", EdgeWays.ByHabit)], q =>
             new Deed(StepKey.EdgeSave, Stage.Edge, "Hone the back over a shim: a hair of back bevel", q.Minutes(StepKey.EdgeSave, StepCase.Shim))
         {
-            Parts = Parts(q), Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.FineStone)], Cautions = [CautionId.BareEdge], Undoable = false,
+            Parts = Parts(q), Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.FineStone)], Undoable = false,
             MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
             How = "The back reasonably flat first. Shim under the far end, a dozen strokes crosswise on the finest stone. Write its thickness on the tag: from "
                 + "now on always with it.",
@@ -189,8 +189,7 @@ internal static class EdgeRules
                 EdgeForm.Curved => "One even band from corner to corner, no blue.",
                 _ => "Square to the side, no blue.",
             },
-            Cautions = q.Tool.Edge == EdgeForm.TwoBevels ? [CautionId.BareEdge] : q.Way(ChoiceId.Grinding) is WayId.BenchWheel or WayId.Belt
-                ? [CautionId.Grinder] : [CautionId.BareEdge], Undoable = false, SurfaceLost = SurfaceId.Edge,
+            Undoable = false, SurfaceLost = SurfaceId.Edge,
             MetalRemovedMm = GroundMm(q),
         }, ChoiceId.Grinding, 8),
         PlanRule.One("hone", "Two polished faces that meet.", [NotKeep, Ground, Worked], q =>
@@ -206,13 +205,12 @@ internal static class EdgeRules
                 .. GritThatCuts(q) ? [] : q.Way(ChoiceId.Grit) == WayId.Shines ? [Need.Of(SupplyIds.HoningCompound, 2)] : Array.Empty<Need>(),
             ],
             How = Honing(q), Reason = "A dull edge hides every other fault.", FinishTest = "No light reflects from the edge.",
-            Cautions = FaceWays.Buffs(q) && !GritThatCuts(q) ? [CautionId.BareEdge, CautionId.Rotating] : [CautionId.BareEdge],
         }, ChoiceId.Hold, 30),
         PlanRule.One("cover the edge", "A bare honed edge is covered at once.", [NotKeep, Ground, Worked], q =>
             new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",
-            FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Nothing bare.",
         }),
         PlanRule.One("the rest of the set", "Irons of a set are honed as they are wanted.",
             [NotKeep, If("it has a set of irons", q => q.Tool.Set.Any(p => q.Has(p.Id))), If("it did not cut well as found", q =>
@@ -222,7 +220,7 @@ internal static class EdgeRules
         {
             Parts = Ids(q.Tool.Set.Where(p => q.Has(p.Id))), Needs = [Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.TapeOrCorkStrip, 4)],
             How = "Bevel and the last of the flat side; no polish. Each into its roll as it is done.", Reason = "A groove does not see the shine.",
-            FinishTest = "Each cuts a clean groove in scrap.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Each cuts a clean groove in scrap.",
         }, buys: 5),
         PlanRule.One("fit the cap iron", "One gap and shavings jam under it.", [NotKeep, There(PartIds.CapIron, "cap iron"), There(PartIds.Iron, "iron"),
             If("it has not passed the light test, and does not cut well as it is", Gapes)], q =>
@@ -233,8 +231,7 @@ internal static class EdgeRules
             Reason = q.Measured(MeasureIds.CapLight, PartIds.CapIron) is double light
                 ? $"{light:0.0##} mm of light under its edge: it takes a shaving and chokes."
                 : "A gap of a hair takes a shaving and chokes.", FinishTest = "No light, no rattle when the corners are tapped.",
-            Undoable = false, MetalRemovedMm = q.Metal(StepKey.CapFit),
-            Cautions = [CautionId.BareEdge],
+            Undoable = false, MetalRemovedMm = q.Metal(StepKey.CapFit), Cautions = [CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("lever cap front", "It presses just behind the edge.", [NotKeep, There(PartIds.LeverCap, "lever cap"), Causes.Asked(Cap)], q =>
             new Deed(StepKey.LeverCap, Stage.Edge, $"True the front of the {q.Tool.Part(PartIds.LeverCap)!.Name}", q.Minutes(StepKey.LeverCap))
@@ -249,7 +246,7 @@ internal static class EdgeRules
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
                 Reason = "Its last sharpening is part of its history.",
-            FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Nothing bare.",
         }),
     ];
 
@@ -259,7 +256,7 @@ internal static class EdgeRules
         {
             WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Grind))
             {
-                Needs = GroundOn(q), Cautions = q.Way(ChoiceId.Grinding) is WayId.BenchWheel or WayId.Belt ? [CautionId.Grinder] : [CautionId.BareEdge],
+                Needs = GroundOn(q),
                 How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q),
                 MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : q.Metal(StepKey.EdgeSave, StepCase.Grind),
                 Reason = "There is steel enough, and the back is too deep to lap.",
@@ -269,7 +266,7 @@ internal static class EdgeRules
                     q.Minutes(StepKey.EdgeSave,
                 StepCase.Shim))
             {
-                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.FineStone)], Cautions = [CautionId.BareEdge],
+                Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.FineStone)],
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
                 How = "The back reasonably flat first. Shim under the far end, stroke crosswise until the shine passes the pits, the last strokes on the "
                     + "finest stone. "
@@ -278,7 +275,7 @@ internal static class EdgeRules
             },
             WayId.Lift => new Deed(StepKey.EdgeSave, Stage.Edge, "Lift the back a hair and lap past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Lift))
             {
-                Needs = [Need.Of(SupplyIds.MediumStone)], Cautions = [CautionId.BareEdge],
+                Needs = [Need.Of(SupplyIds.MediumStone)],
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Lift),
                 How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
             },
@@ -290,7 +287,7 @@ internal static class EdgeRules
                 How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : Guides(q) ? "The whole back on a flat plate, never lifted, fresh paper often."
                     : "Only the last 12 mm, on a flat plate, fresh paper often.")
                     + " Stop when the line at the edge is clean." + Steel(q),
-                Cautions = [CautionId.BareEdge], MetalRemovedMm = q.Metal(StepKey.EdgeSave),
+                MetalRemovedMm = q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
             },
         };

@@ -56,9 +56,7 @@ internal static class FinishRules
         return q.Minutes(StepKey.Prove, Work.Count(proofs.Count - measured)) + q.Minutes(StepKey.Prove, Work.Count(measured), StepCase.Measured);
     }
 
-    private static IReadOnlyList<CautionId> Tested(PlanQuestion q) =>
-        q.Tool.Family == Family.Cutter ? [CautionId.BareEdge, CautionId.Shatter] : q.Tool.Family == Family.BoringTool ? [CautionId.Rotating]
-            : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : q.Edges.Any() ? [CautionId.BareEdge] : [];
+    private static bool WasTried(PlanQuestion q) => q.Tried is not null || ArrivalRules.Tryable.Holds(q);
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
@@ -75,21 +73,23 @@ internal static class FinishRules
             Cautions = q.Edges.Any() ? [CautionId.BareEdge] : q.Tool.Family == Family.Saw ? [CautionId.Teeth] : [],
         }, buys: 6),
         PlanRule.One("prove it by feel", "What was not trued is not measured; it is felt.", [NotKeep, If("no metal is taken off", MetalWays.Spares)], q =>
-            new Deed(StepKey.Prove, Stage.Finish, "Try it as it was tried when it came, and say what is better", q.Minutes(StepKey.Prove, Work.Count(1)))
+            new Deed(StepKey.Prove, Stage.Finish, WasTried(q) ? "Try it as it was tried when it came, and say what is better"
+                : "Try it, and say how it feels", q.Minutes(StepKey.Prove, Work.Count(1)))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct()
                 .Where(k => k != SupplyIds.Caliper).Select(k => Need.Of(k))],
-            How = "The same test, by hand and eye. Nothing is measured against a target: what it could not do before, does it do now?",
+            How = WasTried(q) ? "The same test, by hand and eye. Nothing is measured against a target: what it could not do before, does it do now?"
+                : "By hand and eye, on what it is for. Nothing is measured against a target.",
             Reason = "Nothing was trued, so there is no target to meet; the papers say how it feels.", FinishTest = "It is written down what it does.",
-            Cautions = Tested(q),
+            Cautions = q.Tool.Manner.Danger is { } danger ? [danger] : [],
         }, buys: 4),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep, MetalWays.Asks], q =>
             new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), Proving(q))
         {
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
-            How = "The same test as the try as found; what it was tried on belongs to the reading.",
+            How = $"{(WasTried(q) ? "The same test as the try as found; what" : "What")} it was tried on belongs to the reading.",
             Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)),
-            Cautions = Tested(q),
+            Cautions = q.Tool.Manner.Danger is { } danger ? [danger] : [],
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
             || q.Tool.Family == Family.Saw)], q => new Deed(StepKey.Store, Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"

@@ -93,7 +93,8 @@ internal static class HandleRules
         {
             Parts = Ids(LooseOnTang(q)), Lag = Lag.Cure(Adhesive.SlowEpoxy(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, 60),
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
-            How = "Dry the socket and flush it with alcohol. Warm the epoxy thin, let it run down the tang, tap, and stand it upright."
+            How = "Flush the socket with alcohol and let it dry right off. Warm the epoxy thin in hot water, never over a flame; let it run down the tang, "
+                + "tap, and stand it upright."
                 + (q.Tool.Parts.Count(p => p.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)) > LooseOnTang(q).Count ? " The sound handle stays on."
                     : ""),
             Reason = q.Present.Any(p => p.Joint == Joint.Destroyed) ? "The rivet is whole: opening it would cost more than it gives."
@@ -147,7 +148,8 @@ internal static class HandleRules
                 Need.Of(SupplyIds.SpokeshaveForTheHaft), Need.Of(SupplyIds.Rasp)],
             How = "Straight grain. Bored to the taper of the tang first, stepped, and burnt in nowhere; then turned or shaved round the bore. The ferrule is "
                 + "the measure of its shoulder. The old one stays with the tag.",
-            Reason = "The old one is past use, or never fitted the hand.", FinishTest = "It goes on by hand to a finger from home, and stands in line.",
+            Reason = NewHandles(q).Exists(p => HandleWays.IsPast(q, p)) ? "The old one is past use." : "The old one never fitted the hand.",
+            FinishTest = "It goes on by hand to a finger from home, and stands in line.",
             Cautions = [CautionId.WoodDust],
         }, buys: 10),
         PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q =>

@@ -95,7 +95,7 @@ internal static class MechanismRules
             Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.WhiteSpirit, 15), Need.Of(SupplyIds.LightOil, 3)],
             How = q.Tool.Made(PartIds.HeelPin) ? "Thread of the jaw with a brass brush, clean to its shank. No paint in the window; the knurl is never sanded."
                 : "Thread of the jaw with a brush, slide with a strip of wood and cloth.", Reason = "Packed grit reads as wear.",
-            FinishTest = "No grit on a white cloth drawn along thread and slide.", Cautions = [CautionId.Spring],
+            FinishTest = "No grit on a white cloth drawn along thread and slide.",
         }, buys: 12),
         PlanRule.One("play in the jaw", "Play is shared by knurl, spindle and slide.", [NotKeep, Of(Family.Wrench),
             If("its jaw is not made to rock", q => q.Tool.Made(PartIds.Spindle)),
@@ -126,7 +126,7 @@ internal static class MechanismRules
         {
             Parts = [PartIds.Spring], Needs = [Need.Of(SupplyIds.SteelWool, 1), Need.Of(SupplyIds.LightOil, 2)],
                 How = "Fine wool, never acid, which makes it break.",
-            Reason = "Rust starts cracks in springs.", FinishTest = "Clean and oiled, no crack under the lens.", Cautions = [CautionId.Spring],
+            Reason = "Rust starts cracks in springs.", FinishTest = "Clean and oiled, no crack under the lens.",
         }, buys: 4),
         PlanRule.One("fence, stems and stop", "A plough is set by what slides.", [If("it has a fence on stems", q => q.Tool.Part(PartIds.Stem) is not null)],
             q =>

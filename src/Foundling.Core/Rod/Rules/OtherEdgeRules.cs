@@ -1,7 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
-using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
@@ -41,7 +40,7 @@ internal static class OtherEdgeRules
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
             How = "File straight across, hone bevel and flat side until no file mark shows.",
             Reason = Filed(q) ?? "The burr is renewed from the bevel there is; filing is for when it no longer comes up.",
-            FinishTest = "Square, and no light from the edge.", Cautions = [CautionId.BareEdge], Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile),
+            FinishTest = "Square, and no light from the edge.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.BurrFile),
             SurfaceLost = SurfaceId.Edge,
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
@@ -50,13 +49,12 @@ internal static class OtherEdgeRules
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.Burnisher), Need.Of(SupplyIds.LightOil, 1)],
             How = "Drawn flat, then turned from 5° to 15°, firm and even. Write angle and passes on the tag.",
             Reason = "The burr is renewed, not the bevel, until it no longer comes up.", FinishTest = "It catches a nail all along.",
-            Cautions = [CautionId.BareEdge],
         }, buys: 20),
         PlanRule.One("cover the burr", "A turned burr is a saw for fingers.", [NotKeep, Edge(EdgeForm.Burr)], q =>
             new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",
-            FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Nothing bare.",
         }),
         PlanRule.One("spare the grooves", "A toothed iron lives by its grooves.", [NotKeep, Edge(EdgeForm.Toothed)], q =>
             new Deed(StepKey.EdgeTeeth, Stage.Edge, "Clean the grooved face, and flatten it only as far as the teeth allow", q.Minutes(StepKey.EdgeTeeth))
@@ -64,7 +62,7 @@ internal static class OtherEdgeRules
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.FineStone)],
             How = "Brush along the grooves, then a few strokes on the stone, no more than leaves the teeth deeper than 0.2 mm.",
             Reason = "Lapped teeth do not come back.",
-            FinishTest = "Every groove clean to its root.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Every groove clean to its root.",
         }, buys: 8),
         PlanRule.One("the flat of the bypass blade", "Flat side and hook are nine tenths of it.", [NotKeep, Edge(EdgeForm.Bypass), Untried], q =>
             new Deed(StepKey.EdgeBack, Stage.Edge, q.Has(PartIds.Anvil) ? "Rub the flat side of the blade and the face of the hook clean and flat"
@@ -75,7 +73,7 @@ internal static class OtherEdgeRules
             How = "The whole flat side down on the stone, until sap and rust are gone and the shine runs up to the edge. Never tilted: a bevel on this side "
                 + "opens a gap.",
             Reason = "It shears where flat meets hook: what sticks there folds the twig in.", FinishTest = "One even shine along the edge.",
-            Cautions = [CautionId.BareEdge], Undoable = !Rough(q), MetalRemovedMm = Rough(q) ? q.Metal(StepKey.EdgeBack) : 0,
+            Undoable = !Rough(q), MetalRemovedMm = Rough(q) ? q.Metal(StepKey.EdgeBack) : 0,
         }, buys: 30),
         PlanRule.One("hone the bypass blade", "A light touch to the bevel, after flat side and hook.", [NotKeep, Edge(EdgeForm.Bypass), Untried,
             Chosen(ChoiceId.Bypass, WayId.BothSides)], q =>
@@ -85,7 +83,7 @@ internal static class OtherEdgeRules
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone)],
             How = "Along the curve, on the bevel; a hair steeper at the edge does no harm there. On the flat nothing but the burr is taken off.",
             Reason = "A bevel on the flat side would open a gap; on the bevel side it does not.", FinishTest = "It cuts thin paper along its whole length.",
-            Cautions = [CautionId.BareEdge], Undoable = !Nicked(q), MetalRemovedMm = Nicked(q) ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
+            Undoable = !Nicked(q), MetalRemovedMm = Nicked(q) ? q.Metal(StepKey.EdgeHone, StepCase.Nicks) : 0,
         }, ChoiceId.Bypass, 10),
         PlanRule.One("true the hook", "The blade cuts against it.", [NotKeep, Edge(EdgeForm.Bypass), There(PartIds.Anvil, "hook"), Untried,
             Causes.Asked(Hook)], q =>
@@ -99,7 +97,7 @@ internal static class OtherEdgeRules
             new Deed(StepKey.EdgeCover, Stage.Edge, "Cover the edge until it is needed", q.Minutes(StepKey.EdgeCover))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.TapeOrCorkStrip, 1)], Reason = "Hands work round it from here on.",
-            FinishTest = "Nothing bare.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Nothing bare.",
         }),
         PlanRule.One("dress the jaws", "Jaws meet at stops: metal off the faces means moving the stops.", [NotKeep, Edge(EdgeForm.Meeting),
             If("a jaw is nicked or chipped", q => Damage(q) >= 2), Chosen(ChoiceId.Jaws, WayId.Stops, WayId.Holes, WayId.NewJaws)], Jaws, ChoiceId.Jaws, 16),
@@ -111,7 +109,7 @@ internal static class OtherEdgeRules
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.MediumStone)], How = Damage(q) < 2 ? "Burrs only; the edge stays blunt as it was made."
                 : "Burrs only; the chip stays, and it cuts beside it. A crack at its root is the end of the jaw: look with the lens.",
                     Reason = "A keen jaw chips.",
-            FinishTest = "Smooth to the nail.", Cautions = [CautionId.BareEdge],
+            FinishTest = "Smooth to the nail.",
         }, buys: 8),
     ];
 
@@ -133,7 +131,6 @@ internal static class OtherEdgeRules
                 ? "Then the pivot holes move by what the faces lost: marked from the old ones, drilled through both straps together, bolts to fit."
                 : "A chip deeper than the stops can follow stays in: it cuts beside it. Work out the stops first."),
             Reason = "A chip bites into what is cut and spreads.", FinishTest = "The edges meet along their length, held against the light.",
-            Cautions = way == WayId.Holes ? [CautionId.Grinder, CautionId.Shatter, CautionId.Rotating] : [CautionId.Grinder, CautionId.Shatter],
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.JawDress), SurfaceLost = SurfaceId.Edge,
         };
     }

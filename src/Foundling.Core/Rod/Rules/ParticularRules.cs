@@ -205,7 +205,7 @@ internal static class ParticularRules
                 + "No heat, no weld, no hammer; never ground to another size.",
             Reason = Sprung(q).Select(e => Spread(q, e)).Max() is double mm
                 ? $"It is {mm:0.0#} mm wider at its tips than near the floor, and rounds nuts." : "Sprung, it rounds nuts.",
-            FinishTest = "Tips and floor the same within the target, no crack in a corner.", Undoable = false, Cautions = [CautionId.Shatter],
+            FinishTest = "Tips and floor the same within the target, no crack in a corner.", Undoable = false, Cautions = [CautionId.Bending],
         }, buys: 10),
     ];
 }

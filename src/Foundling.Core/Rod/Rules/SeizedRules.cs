@@ -1,5 +1,6 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Safety;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
@@ -111,7 +112,9 @@ internal static class SeizedRules
             Parts = Ids(Heatable(q)), Needs = [Need.Of(SupplyIds.HeatGun), Need.Of(SupplyIds.WhiteSpirit, 30)],
             How = "Wipe off all oil and let it dry right off. Warm the outer part until spit sizzles, not to any colour; wood and springs are off it.",
             Reason = "Heat grows the outer part a hair and cracks the rust.", FinishTest = "It turns while warm.",
-            Cautions = [CautionId.Torch, CautionId.Chlorinated],
+            // What is stuck sits in something that mostly is painted.
+            Cautions = q.Present.Any(SurfaceWays.IsCoated) ? [CautionId.Torch, CautionId.Chlorinated, CautionId.OldPaint]
+                : [CautionId.Torch, CautionId.Chlorinated],
         }),
         PlanRule.One("drilled pin wrench", "Two holes are better than a crushed shell.", [NotKeep,
             If("a round part did not move for oil and heat", q => Gripped(q, HeatTried).Count > 0)], q => new Deed(StepKey.FreePins, Stage.Apart,

@@ -84,7 +84,7 @@ internal static class SmallPartRules
         {
             Parts = Ids(q.Present.Where(p => p.Joint == Joint.LockTab)), Needs = [Need.Of(SupplyIds.NewLockTab, 2)],
             How = "Same thickness; cut the ear wide enough for two flats.", Reason = "A cracked tab lets the nut walk off at work.",
-            FinishTest = "No crack at the bend under the lens.", Cautions = [CautionId.BareEdge],
+            FinishTest = "No crack at the bend under the lens.",
         }),
         PlanRule.One("knurling", "Knurling is brushed, never sanded.", [If("it has knurled parts", q => Knurled(q).Any())], q =>
             new Deed(StepKey.Knurl, Stage.SmallParts, $"{(Knurled(q).All(p => p.Is(PartIds.Knurl)) ? "Brush out the" : "Brush out the knurling of")} "
@@ -117,14 +117,14 @@ internal static class SmallPartRules
             How = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? "Pare and round the lip, with the grain, back to sound wood."
                 : "File the lip off and leave a small round; never grind a hardened end hot.", Reason = "What is rolled over breaks off at the next blow.",
             FinishTest = "No lip catches the finger.", Undoable = false, MetalRemovedMm = q.Metal(StepKey.Mushroom),
-            Cautions = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? [CautionId.WoodDust] : [CautionId.Shatter],
+            Cautions = q.With(FindingKind.Mushroomed, 2).All(p => p.Material == Material.Wood) ? [CautionId.WoodDust] : [],
         }, buys: 3),
         PlanRule.One("bad repairs", "What changes how it works must come out first.", [NotKeep, Found(FindingKind.Repair, 4)], q =>
             new Deed(StepKey.UndoRepair, Stage.SmallParts, $"Take the bad repair out of {Names(q.With(FindingKind.Repair, 4))}", q.Minutes(StepKey.UndoRepair))
         {
             Parts = Ids(q.With(FindingKind.Repair, 4)), Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Find out how it was made before it is touched; keep what comes out with the tag.", Reason = "Everything after it would be built on it.",
-            FinishTest = "The old surfaces are free.", Undoable = false, Cautions = [CautionId.OldPaint],
+            FinishTest = "The old surfaces are free.", Undoable = false,
         }),
         PlanRule.One("straighten", "Small bends come back slowly, between wood.",
             [NotKeep, If("something is bent that may be straightened cold: no saw plate, no spring, nothing of a pipe wrench", q => Bent(q).Any())], q =>
@@ -134,7 +134,7 @@ internal static class SmallPartRules
             Parts = Ids(Bent(q)),
             Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
             How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
-            Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Cautions = [CautionId.Shatter],
+            Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Cautions = [CautionId.Bending],
         }, buys: 4),
     ];
 }

@@ -95,7 +95,7 @@ internal static class SoakRules
             Parts = Ids(load.In), Lag = time.Soaks > 1 ? between : lag,
             Needs = [.. Mixed(q, load), Need.Of(SupplyIds.BathTub)],
             How = $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.{watch}{more}{out_}",
-            Reason = Why(q, load), FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(load.Mix), .. Sharp(q, load.In)],
+            Reason = Why(q, load), FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(load.Mix)],
             Bath = load.Mix.Kind, Undoable = false, SurfaceLost = SurfaceId.Patina,
         };
         for (int round = 2; round <= time.Soaks; round++)
@@ -107,7 +107,7 @@ internal static class SoakRules
                 Since = [new Follows(Round(of, round - 1), "one soak after the other", between), .. FirstOut(of, load)],
                 How = "Scrub off the black under water. What is clean stays out, dried and oiled at once; the rest goes back.",
                 Reason = $"{Limited(load)} A scrub lets the bath at what is left.", FinishTest = "Less brown than before.",
-                Cautions = [Caution(load.Mix), .. Sharp(q, load.Main)], Bath = load.Mix.Kind,
+                Cautions = [Caution(load.Mix)], Bath = load.Mix.Kind,
             };
         }
     }
@@ -127,10 +127,6 @@ internal static class SoakRules
         string what = load.Mix.Share < 1 ? $"{all} {warm} loosen {rust}; the wheel takes what is left." : $"{all} {warm} for {rust}.";
         return $"{what} {Limited(load)}".TrimEnd();
     }
-
-    private static IReadOnlyList<CautionId> Sharp(PlanQuestion q, IReadOnlyList<PartDef> parts) =>
-        parts.Any(p => p.Is(PartIds.Plate)) && q.Tool.Family == Family.Saw ? [CautionId.Teeth] : parts.Any(p => q.Edges.Contains(p)) ? [CautionId.BareEdge]
-            : [];
 
     /// <summary>What the bath is made of, and how much of that this load uses up: what can do more is not paid for by one tool.</summary>
     private static List<Need> Mixed(PlanQuestion q, SoakLoad load)
@@ -190,7 +186,7 @@ internal static class SoakRules
             How = $"Scrub, rinse{(load.Mix.IsAcid ? ", dip in soda water, rinse again" : "")}, dry and oil in one go, within {within:0} min.",
             Reason = $"Out by {Typed.Hours(most ?? at)}: {Sentences.Middle(load.EarlyLimit.Reason ?? "its time is up")}. Kept out, it would be about "
                 + $"{q.Minutes(StepKey.DerustRest, load.Early).Likely:0.#} min by hand.",
-            FinishTest = "Clean, dry and oiled; the rest still covered.", Cautions = [Caution(load.Mix), .. Sharp(q, load.Early)],
+            FinishTest = "Clean, dry and oiled; the rest still covered.", Cautions = [Caution(load.Mix)],
         };
     }
 
@@ -199,7 +195,6 @@ internal static class SoakRules
         string of = Of(q, load);
         List<PartId> parts = Ids(load.Main);
         double within = Soak.OilWithinMin(load.Mix.Kind, q.RelativeHumidityPercent, q.Shop.Assumptions);
-        IReadOnlyList<CautionId> sharp = Sharp(q, load.Main);
         DeedId last = Round(of, load.Time!.Soaks);
         yield return new Deed(new DeedId(StepKey.SoakLift, of), Stage.Derust, "Lift out, scrub off the black, rinse", q.Minutes(StepKey.SoakLift, load.Main))
         {
@@ -207,7 +202,7 @@ internal static class SoakRules
                 .. FirstOut(of, load)],
             How = "Along the length, under running water, into every corner.",
             Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.",
-            Cautions = [Caution(load.Mix), .. sharp],
+            Cautions = [Caution(load.Mix)],
         };
         if (load.Mix.IsAcid)
         {
@@ -217,20 +212,20 @@ internal static class SoakRules
                 Block = Block.OutOfTheBath, Parts = parts, Needs = [new Need(SupplyIds.BakingSoda, Soda(q, load), HandNeutral)],
                 How = "A tablespoon to the litre, then rinse once more. The rest of the soda is for the bath itself when it is done with: in portions, until "
                     + "the fizzing stops.",
-                Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.", Cautions = sharp,
+                Reason = "Acid left in pores goes on working.", FinishTest = "No more bubbles.",
             };
         }
         yield return new Deed(new DeedId(StepKey.SoakDry, of), Stage.Derust, "Dry at once, into every hole", q.Minutes(StepKey.SoakDry, load.Main))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [q.On(SupplyIds.CleanCloth, load.Main), Need.Of(SupplyIds.HeatGun)],
             How = "Cloth, then warm air, never hot enough to change a colour.", Reason = "Flash rust starts while you look away.",
-            FinishTest = "Warm to the hand, no dark seams.", Cautions = sharp,
+            FinishTest = "Warm to the hand, no dark seams.",
         };
         yield return new Deed(new DeedId(StepKey.SoakOil, of), Stage.Derust, "Oil it while it is warm", q.Minutes(StepKey.SoakOil, load.Main))
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [q.On(SupplyIds.LightOil, load.Main)],
             Reason = $"The last of the unbroken block: within {within:0} min of the rinse.",
-            FinishTest = "A thin film everywhere.", Cautions = sharp,
+            FinishTest = "A thin film everywhere.",
         };
     }
 }

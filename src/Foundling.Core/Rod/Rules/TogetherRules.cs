@@ -74,8 +74,21 @@ internal static class TogetherRules
             Reason = Threaded(q) ? "A thread started straight stays whole." : "What goes together without force stays true.",
             FinishTest = "Nothing left in the box.", Cautions = q.Handling(),
         }),
+        PlanRule.One("drive a handle on", "A handle is driven on with the blade hanging free.", [NotKeep,
+            If("a driven handle was taken off", HandleWays.OnlyDriven)], q => new Deed(StepKey.CloseJoint, Stage.Together,
+            $"Drive the {(HandleWays.Remade(q).Count > 0 ? "new " : "")}{Names(HandleWays.Opening(q))} on its tang",
+            q.Minutes(StepKey.CloseJoint, StepCase.Wood))
+        {
+            Parts = Ids(HandleWays.Opening(q)), Needs = [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.TapeOrCorkStrip, 1)],
+            How = "Edge covered. Held in the air by the handle, blade down, and struck on its end: the weight of the blade draws it in. Turn it by a quarter "
+                + "after each blow and sight along it."
+                + (HandleWays.Remade(q).Count > 0 ? " Ferrule first, hoop last." : " Slack in the old bore: a shaving round the tang, no wider."),
+            Reason = "Clamped and driven it splits, or goes on crooked.", FinishTest = "The shoulder sits close, it stands in line, nothing turns.",
+            Undoable = false, Cautions = [CautionId.BareEdge],
+        }, buys: 6),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
-            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null)], q => new Deed(StepKey.CloseJoint,
+            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null
+                && !HandleWays.OnlyDriven(q))], q => new Deed(StepKey.CloseJoint,
             Stage.Together, $"Close the joint again by its refit plan: {Names(HandleWays.Opening(q))}",
                 q.Minutes(StepKey.CloseJoint))
         {
@@ -137,7 +150,7 @@ internal static class TogetherRules
                     + "Paper between the jaws is gripped along their length, the stops touch in the same moment."
                 : "Paper between the jaws is gripped along their length, the stops touch in the same moment.",
             Reason = "Jaws that meet hard chip; jaws that stop short crush.", FinishTest = "Paper is held along the whole edge, stops touching.",
-            Cautions = [CautionId.Shatter], Undoable = !Dressed(q),
+            Undoable = !Dressed(q),
         }, buys: 14),
     ];
 }

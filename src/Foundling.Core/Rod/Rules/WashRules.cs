@@ -13,10 +13,6 @@ internal static class WashRules
 {
     private static bool Soapy(PlanQuestion q) => q.Way(ChoiceId.Wash) == WayId.Soap;
 
-    // Whoever brushes a plate or an iron meets its teeth or its edge.
-    private static IReadOnlyList<CautionId> Sharp(PlanQuestion q) => q.Tool.Family == Family.Saw && q.May(PartIds.Plate) ? [CautionId.Teeth]
-        : q.Edges.Any() ? [CautionId.BareEdge] : [];
-
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust",
@@ -65,8 +61,7 @@ internal static class WashRules
                 + "and seats; a drop of oil on what does not go into a bath at once."
                 : "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading."
-                + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."), Cautions = Soapy(q)
-                    ? Sharp(q) : [CautionId.Solvent, .. Sharp(q)],
+                + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."),
         }, ChoiceId.Wash, 7),
         PlanRule.One("wash plated screws by hand", "Dull plating may be cadmium.",
             [If("a plated fastener is losing its plating", q => q.Present.Any(q.DullPlate))], q => new Deed(StepKey.WashPlated, Stage.Wash,

@@ -125,11 +125,13 @@ internal static class WoodRules
         {
             Parts = Ids(SurfaceWays.Scraped(q)), Needs = Sanded(q)
                 ? [Need.Of(SupplyIds.P120Sheet, 1), Need.Of(SupplyIds.P240Sheet, 1)] : [Need.Of(SupplyIds.CardScraper), Need.Of(SupplyIds.P240Sheet, 1)],
-            How = Sanded(q) ? "With the grain, two grits and no more, round every stamp and off the edges. Round parts spin in the drill press."
+            How = Sanded(q) ? "With the grain, two grits and no more, round every stamp and off the edges."
+                    + (Spins(SurfaceWays.Scraped(q)) ? " A knob may spin on a mandrel, slowly." : "")
                 : "Scrape, do not sand: edges and stamps stay. Stop at the colour, not at white wood.",
             Reason = By(q, WayId.Shellac, WayId.Lacquer).Count == 0 ? "Oil does not go through varnish."
                 : "The old finish is too far gone for what is asked.",
-            FinishTest = "Even in raking light.", Cautions = Sanded(q) ? [CautionId.WoodDust, CautionId.Rotating] : [CautionId.WoodDust],
+            FinishTest = "Even in raking light.", Cautions = Sanded(q) && Spins(SurfaceWays.Scraped(q))
+                ? [CautionId.WoodDust, CautionId.Rotating] : [CautionId.WoodDust],
                 Undoable = false,
             SurfaceLost = SurfaceId.WoodFinish,
         }, Id),
@@ -165,8 +167,9 @@ internal static class WoodRules
         }, Id, 4),
         new("shellac the wood", "Thin coats, each dry before the next.", [Has, Dry, Way(Shellacs)], q => Coated(q, By(q, Shellacs), StepKey.WoodShellac,
             "shellac",
-            SupplyIds.Shellac, Drying.Shellac, "Small parts spin on a mandrel in the drill press.", "An even shine as it was sold.",
-            [CautionId.Solvent, CautionId.Rotating], Need.Of(SupplyIds.LintFreeCloth, 1)), Id, 8),
+            SupplyIds.Shellac, Drying.Shellac, Spins(By(q, Shellacs)) ? "Small pad, long strokes; a knob may spin on a mandrel, slowly."
+                : "Small pad, long strokes along the grain, never back over what is wet.", "An even shine as it was sold.",
+            Spins(By(q, Shellacs)) ? [CautionId.Solvent, CautionId.Rotating] : [CautionId.Solvent], Need.Of(SupplyIds.LintFreeCloth, 1)), Id, 8),
         new("lacquer the wood", "Quick and hard, in moving air.", [Has, Dry, Way(WayId.Lacquer)], q => Coated(q, By(q, WayId.Lacquer), StepKey.WoodLacquer,
             "lacquer",
             SupplyIds.Lacquer, Drying.Lacquer, "Light passes.", "Hard, clear and even.", [CautionId.Spray], Need.Of(SupplyIds.SprayGear)), Id, 8),
@@ -263,6 +266,9 @@ internal static class WoodRules
     }
 
     private const double MinutesAnHour = 60, HoursADay = 24;
+
+    /// <summary>True when some of it is round about a bore, so that it can turn while it is finished.</summary>
+    private static bool Spins(IEnumerable<PartDef> parts) => parts.Any(p => p.Is(PartIds.Knob));
 
     private static IEnumerable<Deed> Coated(PlanQuestion q, IReadOnlyList<PartDef> parts, StepKey step, string finish, SupplyId supply, Func<Assumptions,
         Drying> drying, string how,

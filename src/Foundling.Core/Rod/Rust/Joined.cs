@@ -35,8 +35,9 @@ public static class Joined
     /// <summary>True for a part that is left where it is: riveted or driven, or it only comes off by breaking something.</summary>
     /// <param name="q">What is planned.</param>
     /// <param name="part">The part.</param>
-    public static bool Stays(PlanQuestion q, PartDef part) => (part.Joint == Joint.StaysOn && !(IsGrip(part)
-        && HandleWays.Opens(q, part))) || ((part.Joint == Joint.Destroyed || (q.Tool.Family == Family.EdgeTool && IsGrip(part) && part.Joint != Joint.Wedged))
+    public static bool Stays(PlanQuestion q, PartDef part) => (part.Joint == Joint.StaysOn && !(IsGrip(part) && HandleWays.Opens(q, part))
+        && !q.Discarded.Any(d => d.Id == part.With))
+        || ((part.Joint == Joint.Destroyed || (q.Tool.Family == Family.EdgeTool && IsGrip(part) && part.Joint != Joint.Wedged))
         && !HandleWays.Opens(q, part));
 
     private static bool IsGrip(PartDef part) => part.Material is Material.Wood or Material.Soft;

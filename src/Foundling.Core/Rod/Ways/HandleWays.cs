@@ -4,7 +4,7 @@ using Foundling.Core.Tools;
 
 namespace Foundling.Core.Rod.Ways;
 
-/// <summary>What happens to handles and hafts that come off only by breaking what holds them.</summary>
+/// <summary>What happens to handles and hafts that stay on while they are sound: riveted over, wedged in an eye, or driven on a tang.</summary>
 public static class HandleWays
 {
     // From these degrees on what a joint holds is past saving in place.
@@ -13,13 +13,18 @@ public static class HandleWays
     /// <summary>What is held by such joints: handles, hafts, grips.</summary>
     private static IEnumerable<PartDef> Held(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material is Material.Wood or Material.Soft && !p.Is(PartIds.Wedge));
 
-    private static bool IsPast(PlanQuestion q, PartDef part) => q.Worst(FindingKind.Crack, part.Id) >= Broken
-        || q.Worst(FindingKind.Looseness, part.Id) >= Off || q.Worst(FindingKind.Missing, part.Id) >= Gone
+    // A driven handle that came off goes back on; what a rivet or a wedge held does not.
+    internal static bool IsPast(PlanQuestion q, PartDef part) => q.Worst(FindingKind.Crack, part.Id) >= Broken
+        || (q.Worst(FindingKind.Looseness, part.Id) >= Off && !IsDriven(q, part)) || q.Worst(FindingKind.Missing, part.Id) >= Gone
         || q.Worst(FindingKind.Damp, part.Id) >= Rotten || q.Worst(FindingKind.Worm, part.Id) >= Rotten;
 
     private static bool IsPast(PlanQuestion q) => Held(q).Any(p => IsPast(q, p));
 
-    private static IReadOnlyList<PartDef> Joints(PlanQuestion q) => [.. q.Present.Where(p => p.Joint == Joint.Destroyed)];
+    /// <summary>True for a wooden handle that is only driven on a tang or into a socket.</summary>
+    public static bool IsDriven(PlanQuestion q, PartDef part) => q.Tool.Family == Family.EdgeTool && part.Material == Material.Wood
+        && part.Joint == Joint.StaysOn;
+
+    private static IReadOnlyList<PartDef> Joints(PlanQuestion q) => [.. q.Present.Where(p => p.Joint == Joint.Destroyed || IsDriven(q, p))];
 
     // A drawknife has two of everything, one a side.
     private static string Side(PartDef part) => part.Id.Value.EndsWith("_left", StringComparison.Ordinal) ? "left"
@@ -29,12 +34,12 @@ public static class HandleWays
         + q.Worst(FindingKind.Crack, p.Id));
 
     /// <summary>What happens to them.</summary>
-    public static Choice Handles { get; } = new(ChoiceId.Handles, "What is held by a rivet or a wedge is", "handles and hafts that come off only by breaking "
-        + "what holds them", q => q.Aim != AimKind.Keep && Joints(q).Count > 0 && Held(q).Any(),
+    public static Choice Handles { get; } = new(ChoiceId.Handles, "What is riveted, wedged or driven on is", "handles and hafts that stay on while they are "
+        + "sound and tight", q => q.Aim != AimKind.Keep && Joints(q).Count > 0 && Held(q).Any(),
     [
         new(WayId.LeftOn, "left on", "what is sound and tight is made no better by opening it") { Closed = q => IsPast(q)
             ? "What is held is past saving in place." : null },
-        new(WayId.TakenOff, "taken off and put on again", "all of it is reached, tangs too; new rivets") { Closed = q => IsPast(q)
+        new(WayId.TakenOff, "taken off and put on again", "all of it is reached, tangs too") { Closed = q => IsPast(q)
             ? "What is held is past saving." : q.Tool.Made(PartIds.Haft) ? "A wedged haft comes out only in pieces."
             : Held(q).All(p => p.Material == Material.Soft) ? "Leather washers do not come off whole." : null },
         new(WayId.OneOff, "taken off on one side only", "the worse of the two; the sound one stays") { Closed = q => IsPast(q)
@@ -47,6 +52,9 @@ public static class HandleWays
 
     /// <summary>The joints that are opened.</summary>
     public static IReadOnlyList<PartDef> Opening(PlanQuestion q) => Opened(q) ? [.. Joints(q).Where(p => Opens(q, p))] : [];
+
+    /// <summary>True when all that is opened is driven on and comes off by blows.</summary>
+    public static bool OnlyDriven(PlanQuestion q) => Opening(q) is { Count: > 0 } opening && opening.All(p => IsDriven(q, p));
 
     /// <summary>True when a part comes off because its joint is opened.</summary>
     public static bool Opens(PlanQuestion q, PartDef part) => Opened(q) && (Side(part).Length == 0 || q.Way(ChoiceId.Handles) switch
