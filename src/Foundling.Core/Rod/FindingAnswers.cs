@@ -15,7 +15,7 @@ public sealed record FindingAnswer(Found Finding, IReadOnlyList<DeedId> By, stri
 /// <summary>What a plan does about each finding: nothing that is plainly wrong is passed over in silence.</summary>
 public static class FindingAnswers
 {
-    private const int Plain = 2, BadRepair = 4, Broken = 3;
+    private const int Plain = 2, BadRepair = 4, Broken = 3, Weak = 4;
 
     private static readonly StepSet
         Rust = new(StepKey.DerustWire, StepKey.DerustAbrasive, StepKey.DerustScrape, StepKey.DerustBlast, StepKey.DerustRest, StepKey.DerustBloom, StepKey.Soak,
@@ -24,7 +24,7 @@ public static class FindingAnswers
             StepKey.JawDress, StepKey.JawHone, StepKey.HookTrue, StepKey.CheekLap, StepKey.PitFill),
         Coat = new(StepKey.CoatSeal, StepKey.CoatTouch, StepKey.CoatScuff, StepKey.CoatStrip, StepKey.Coat1, StepKey.Coat2, StepKey.CoatBake, StepKey.WoodOil,
             StepKey.WoodWax, StepKey.WoodShellac, StepKey.WoodLacquer, StepKey.WoodRevive),
-        Break = new(StepKey.HandleMake, StepKey.WoodGlue, StepKey.HaftShape, StepKey.HaftHang, StepKey.OpenJoint, StepKey.CloseJoint, StepKey.Grip,
+        Break = new(StepKey.HandleMake, StepKey.HaftWedge, StepKey.WoodGlue, StepKey.HaftShape, StepKey.HaftHang, StepKey.OpenJoint, StepKey.CloseJoint, StepKey.Grip,
             StepKey.Find, StepKey.Boxing,
             StepKey.TangBed, StepKey.SawFile, StepKey.CordNew),
         Loose = new(StepKey.HandleMake, StepKey.RodWhy, StepKey.RodShorten, StepKey.RodTighten, StepKey.WoodGlue, StepKey.TangBed, StepKey.HaftWedge,
@@ -108,15 +108,24 @@ public static class FindingAnswers
             FindingKind.OutOfFlat when PartGroups.IsToe(found.Place) => "A worn toe bears nothing: it is left out when the sole is read and lapped.",
             FindingKind.Pitting when FaceWays.FacePits.Asked(q) && Rules.Causes.Bears(q, found) && part.Is(PartIds.Body, PartIds.Frog) =>
                 "Its pits are lived with: the metal round them bears.",
+            FindingKind.Pitting when found.Severity >= Weak =>
+                "What the rust took does not come back: it is weaker there, is used with less force, and the papers say so.",
+            FindingKind.Pitting when part.Is(PartIds.FixedJaw, PartIds.SlidingJaw) => "A nut does not feel them: what is left of the face holds it.",
             FindingKind.Pitting => "Pits where nothing bears and nothing cuts do no harm once they are clean and oiled.",
             FindingKind.PlatingLoss => "Plating does not come back at home: loose flakes are wiped off, and bare iron is oiled.",
+            FindingKind.Repair when found.Severity == BadRepair - 1 =>
+                "It works otherwise than it was made to: the papers say how, and it is undone only when that is wanted.",
             FindingKind.Repair when found.Severity < BadRepair => "A repair that does its work stays, and the papers name it.",
+            FindingKind.Crack when part.IsFastener && found.Severity >= Broken =>
+                "A cracked screw, nut or pin is not mended: one of the same thread or taper takes its place.",
             FindingKind.Crack when part.Material != Material.Wood => found.Severity >= Broken
                 ? "Cracked metal is not mended at the bench: it is replaced, or the tool rests." : "It is watched: marked at its ends, and looked at again.",
             FindingKind.Worm => "Old holes without dust are dead worm: they stay, and the papers say so.",
             FindingKind.Worn => "What is worn is used as long as it lasts; the papers say how much is left.",
             FindingKind.Looseness when q.Aim == AimKind.Keep && part.Is(PartIds.Haft, PartIds.Head) =>
                 "Under Keep it is left as it is: a head that moves is not swung, and the papers say so.",
+            FindingKind.Bent when part.Material == Material.Wood && q.Aim != AimKind.Keep =>
+                "Warped wood does not come back to stay: it is used as it is, or made new.",
             _ when q.Aim == AimKind.Keep => "Under Keep it is left as it is, and the papers say so.",
             FindingKind.OutOfFlat or FindingKind.OutOfSquare or FindingKind.Wind when q.Tool.HasMetalSole && q.Way(ChoiceId.Flat) == WayId.Leave =>
                 "The sole is left as it is by the way that was chosen.",

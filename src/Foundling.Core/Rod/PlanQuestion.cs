@@ -167,6 +167,9 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>Parts with a finding of this kind at this degree or worse.</summary>
     public IEnumerable<PartDef> With(FindingKind kind, int degree = 1) => Present.Where(p => Worst(kind, p.Id) >= degree);
 
+    /// <summary>The same without parts that are thrown away: no work is put into them.</summary>
+    public IEnumerable<PartDef> Staying(FindingKind kind, int degree = 1) => With(kind, degree).Except(Discarded);
+
     /// <summary>Parts that are missing.</summary>
     public IEnumerable<PartDef> Gone => Tool.Parts.Where(p => Worst(FindingKind.Missing, p.Id) >= 1);
 
@@ -277,7 +280,8 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
     /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge, a broken handle.</summary>
     public IEnumerable<PartDef> Discarded => HandleWays.Remade(this) is { Count: > 0 } remade
-        ? Present.Where(p => remade.Contains(p) || (p.Is(PartIds.Wedge) && Tool.Part(PartIds.Haft) is not null)) : [];
+        ? Present.Where(p => remade.Contains(p) || (p.Is(PartIds.Wedge) && Tool.Part(PartIds.Haft) is not null))
+        : Rules.HandleRules.WedgeIsPast(this) ? Those(PartIds.Wedge) : [];
 
     /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => LevelOf(Worst(FindingKind.Rust));

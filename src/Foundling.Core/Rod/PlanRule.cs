@@ -65,11 +65,16 @@ internal static class When
 
     public static Cond There(PartId part, string name) => new($"it has a {name}", q => q.Has(part));
 
-    public static Cond Found(FindingKind kind, int degree = 1, params PartId[] parts)
+    public static Cond Found(FindingKind kind, int degree = 1, params PartId[] parts) => Seen(kind, degree, parts, q => q.Worst(kind, parts) >= degree);
+
+    /// <summary>The finding or worse on some part that is there and stays.</summary>
+    public static Cond FoundOnWhatStays(FindingKind kind, int degree = 1) => Seen(kind, degree, [], q => q.Staying(kind, degree).Any());
+
+    private static Cond Seen(FindingKind kind, int degree, PartId[] parts, Func<PlanQuestion, bool> holds)
     {
         PartDef? named = parts.Select(p => ToolCatalogue.Kinds.Select(k => k.Part(p)).FirstOrDefault(d => d is not null)).FirstOrDefault(d => d is not null);
         string on = named is null ? "" : $", on the {string.Join(" or ", parts.Select(p => p.Value.Replace('_', ' ')))}";
-        return new($"{FindingScales.Name(kind, named)}, \"{FindingScales.Sight(kind, degree, named)}\" or worse{on}", q => q.Worst(kind, parts) >= degree);
+        return new($"{FindingScales.Name(kind, named)}, \"{FindingScales.Sight(kind, degree, named)}\" or worse{on}", holds);
     }
 
     public static Cond Chosen(ChoiceId choice, params WayId[] ways) =>

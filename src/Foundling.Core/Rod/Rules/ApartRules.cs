@@ -33,7 +33,8 @@ internal static class ApartRules
     // What is said after the colon in how it is held is what this list is for.
     private static string Why(PlanQuestion q, PartDef part) => part.Spared is { } spared ? $"not to be touched, {Sentences.Middle(spared)}"
         : q.Worst(FindingKind.Looseness, part.Id) >= 2 ? "loose, and "
-            + $"{(q.Aim == AimKind.Keep && !part.Is(PartIds.Boxing) ? "left as it is" : "made tight where it is")}"
+            + (q.Aim == AimKind.Keep && !part.Is(PartIds.Boxing) && !WoodRules.IsGlued(q, part)
+                ? "left as it is" : "made tight where it is")
         : part.Held?.Split(':')[0] ?? (part.Joint == Joint.Destroyed ? "opens only by breaking" : "sound and tight");
 
     // Its wedge is gone, so there is no blow to free it by.
@@ -165,7 +166,7 @@ internal static class ApartRules
 
     // What is made at the bench, and is not on order, is not looked for too.
     private static IEnumerable<PartDef> Sought(PlanQuestion q) => q.Gone.Where(p => !p.InSet && !p.Dispensable
-        && (!HandleRules.MadeAnew(q, p) || q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder)));
+        && (!(HandleRules.MadeAnew(q, p) || (p.Is(PartIds.Cord) && q.Aim != AimKind.Keep)) || q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder)));
 
     private static Deed Find(PlanQuestion q, PartDef part)
     {
@@ -178,6 +179,7 @@ internal static class ApartRules
             ArrivesOn = finding.ArrivesOn,
             How = part.IsFastener || part.Material is Material.Steel or Material.Brass
                 ? "Parts box first. Measure thread and length on what it goes into: old threads are often odd, and a near one ruins both."
+                : part.Material == Material.Wood ? "Parts box first; else made, of the same wood, by the print it left and by its twin on another tool."
                 : "Parts box first, then one like it for parts.", Reason = "The tool cannot go together without it.",
             FinishTest = "It lies in the box with the rest.",
         };

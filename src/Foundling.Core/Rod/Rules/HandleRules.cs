@@ -42,6 +42,10 @@ internal static class HandleRules
 
     private static List<PartDef> NewHandles(PlanQuestion q) => [.. HandleWays.Remade(q).Where(p => p.Material == Material.Wood && !p.Is(PartIds.Haft))];
 
+    // A broken or crumbling wedge holds nothing, however tight the head feels.
+    internal static bool WedgeIsPast(PlanQuestion q) => q.Tool.Part(PartIds.Haft) is not null && q.Tool.Made(PartIds.Wedge)
+        && (q.Worst(FindingKind.Crack, PartIds.Wedge) >= 3 || q.Worst(FindingKind.Damp, PartIds.Wedge) >= 4 || q.Worst(FindingKind.Worm, PartIds.Wedge) >= 4);
+
     private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);
 
     private static readonly Cond NewHaft = If("the haft is broken, rotten or gone", HungAnew);
@@ -102,9 +106,10 @@ internal static class HandleRules
                 Cautions = [CautionId.Epoxy, CautionId.BareEdge],
         }, buys: 8),
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",
-            [NotKeep, Hafted, If("the haft is loose but sound", q => q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3
-                && !q.Opened)], q =>
-            new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? "Drive the head up and set the wedge again"
+            [NotKeep, Hafted, If("the haft is loose but sound, or its wedge is broken or rotten",
+                q => (q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3 || WedgeIsPast(q)) && !q.Opened)], q =>
+            new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? WedgeIsPast(q)
+                ? "Draw the old wedge, drive the head up and set a new one" : "Drive the head up and set the wedge again"
                 : q.Tool.TightensItself ? "Seat the haft in both mouths of the eye" : "Drive the head up the haft until it is tight",
                     q.Minutes(StepKey.HaftWedge))
         {
@@ -113,7 +118,8 @@ internal static class HandleRules
             How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. "
                 + "Ease the high spots, drop it on the end of its grip. No wedge, no nail, no water."
                 : "Hang it head down and strike the end of the haft; the head climbs. "
-                + (q.Tool.Made(PartIds.Wedge) ? "A second wedge across the first, glued dry. " : "") + "No water: it only swells for a week.",
+                + (!q.Tool.Made(PartIds.Wedge) ? "" : WedgeIsPast(q) ? "The old wedge drawn or drilled out first; the new one glued and driven until it rings. "
+                    : "A second wedge across the first, glued dry. ") + "No water: it only swells for a week.",
             Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
             Cautions = [CautionId.BareEdge],
         }, buys: 8),
@@ -152,9 +158,10 @@ internal static class HandleRules
             FinishTest = "It goes on by hand to a finger from home, and stands in line.",
             Cautions = [CautionId.WoodDust],
         }, buys: 10),
-        PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose or gone", q =>
+        PlanRule.One("wind a grip", "A slipping grip turns the edge.", [NotKeep, If("a grip of leather or cord is loose, torn or gone", q =>
             Grips(q).Any(p => (q.Worst(FindingKind.Looseness, p.Id) >= 2 || q.Worst(FindingKind.Crack, p.Id) >= 3
-            || q.Worst(FindingKind.Missing, p.Id) >= 1)) || HandleWays.Remade(q).Any(p => p.Material == Material.Soft))], q => new Deed(StepKey.Grip,
+            || q.Worst(FindingKind.Worn, p.Id) >= 3 || q.Worst(FindingKind.Missing, p.Id) >= 1))
+            || HandleWays.Remade(q).Any(p => p.Material == Material.Soft))], q => new Deed(StepKey.Grip,
                 Stage.Wood, q.Opened || q.Tool.Family != Family.EdgeTool
             ? "New grip of leather or cord" : "Tighten the grip: swell the leather with oil, or wind cord over it", q.Minutes(StepKey.Grip, Grips(q)))
         {

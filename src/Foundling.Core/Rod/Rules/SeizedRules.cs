@@ -25,7 +25,7 @@ internal static class SeizedRules
     /// <summary>What a stuck joint is turned or driven by.</summary>
     private enum Grip
     {
-        Slot, Hexagon, Split, Pin, Wedge, Rivet, Round, Hand,
+        Slot, Hexagon, Split, Pin, Wedge, Rivet, Round, Tap, Hand,
     }
 
     private static Grip GripOf(PlanQuestion q, PartDef part) =>
@@ -36,6 +36,7 @@ internal static class SeizedRules
         : part.Is(Round) ? Grip.Round
         : part.Fastener == Fastening.Screw || q.Tool.Parts.Any(p => p.Rod == part.Id) ? Grip.Slot
         : part.Fastener is Fastening.Bolt or Fastening.Nut ? Grip.Hexagon
+        : part.Material == Material.EdgeSteel || part.Is(PartIds.Frog, PartIds.CapIron, PartIds.LeverCap) || part.Id == q.Tool.Parts[0].Id ? Grip.Tap
         : Grip.Hand;
 
     private static List<PartDef> Stuck(PlanQuestion q, int degree) => [.. q.With(FindingKind.Seizure, degree)];
@@ -170,6 +171,11 @@ internal static class SeizedRules
                 "Oil, and small moves to and fro by hand; a thin blade of wood under it. The rivet or pin stays: no hammer on it.",
                 "What is riveted comes off only once.", "It swings through its whole way.", [Need.Of(SupplyIds.PenetratingOil, 2),
                     Need.Of(SupplyIds.WoodenScraper)]),
+            Grip.Tap => ($"Tap {names} loose",
+                $"Whatever presses on {(one ? "it" : "them")} is off first. Light taps through hardwood the way {(one ? "it slides" : "they slide")}, to and "
+                    + "fro, oil let in between; never on an edge, an ear or a thread.",
+                "A flat seat is let go by small shocks; a lever bends what it pries on.", $"{(one ? "It has" : "They have")} moved, and nothing is bruised.",
+                [Need.Of(SupplyIds.Mallet), Need.Of(SupplyIds.ScrapOfHardwood), Need.Of(SupplyIds.PenetratingOil, 2)]),
             _ => ($"Work {names} loose in soft jaws", "Held in soft jaws close to the joint, to and fro with a leather strip round it, oil in between.",
                 "What once slid here is held by rust and gum.", "It has moved through its whole way.",
                 [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws), Need.Of(SupplyIds.PenetratingOil, 2)]),

@@ -18,6 +18,9 @@ internal static class SmallPartRules
         && p.Joint != Joint.Sprung && !(q.Tool.Made(PartIds.HeelPin) && !p.IsFastener)
         && p.Material is Material.Steel or Material.SpringSteel or Material.EdgeSteel);
 
+    // A bruised face is no slot: it has a rule of its own.
+    private static List<PartDef> Chewed(PlanQuestion q) => [.. Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) >= 2)];
+
     private static List<PartDef> Torn(PlanQuestion q, int from, int to) => [.. q.With(FindingKind.Worn, from).Where(p => p.IsThreaded
         && q.Worst(FindingKind.Worn, p.Id) <= to && q.May(p.Id))];
 
@@ -50,13 +53,16 @@ internal static class SmallPartRules
             Cautions = q.Aim == AimKind.Keep ? [] : [CautionId.Rotating],
         }, buys: 3),
         PlanRule.One("chewed slots", "A slot that slips once slips for good.",
-            [NotKeep, If("a screw is chewed", q => Screws(q).Any(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))], q => new Deed(StepKey.SlotsDress,
-            Stage.SmallParts, $"Peen and file the slots of {Names(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3))}",
-                q.Minutes(StepKey.SlotsDress, Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)))
+            [NotKeep, If("a screw is chewed", q => Chewed(q).Count > 0)], q => new Deed(StepKey.SlotsDress,
+            Stage.SmallParts, q.Worst(FindingKind.Burred, Ids(Chewed(q)).ToArray()) > 3 ? $"Cut new slots or flats on {Names(Chewed(q))}"
+                : $"Peen and file the slots of {Names(Chewed(q))}",
+                q.Minutes(StepKey.SlotsDress, Chewed(q)))
         {
-            Parts = Ids(Screws(q).Where(p => q.Worst(FindingKind.Burred, p.Id) is 2 or 3)),
+            Parts = Ids(Chewed(q)),
             Needs = [Need.Of(SupplyIds.SlotFile), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
-                How = "Tap the raised lip back, then true the slot, no deeper than it was.",
+                How = "Tap the raised lip back, then true the slot, no deeper than it was."
+                    + (q.Worst(FindingKind.Burred, Ids(Chewed(q)).ToArray()) > 3
+                        ? " Where nothing is left: a new slot across the old, or the flats filed to the next size down; else one of the same thread." : ""),
             Reason = "The driver must bite before anything else can be done with it.", FinishTest = "A fitted driver stands up in it by itself.",
             Undoable = false, MetalRemovedMm = q.Metal(StepKey.SlotsDress), Cautions = [CautionId.StuckScrew],
         }),
@@ -133,7 +139,8 @@ internal static class SmallPartRules
         {
             Parts = Ids(Bent(q)),
             Needs = [Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)],
-            How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound. Never cast iron.",
+            How = "Cold, between wood, a little past straight and let it come back. Stop at the first sound."
+                + (Bent(q).Any(p => p.Material == Material.EdgeSteel) ? " Only behind the hard steel: the hard end snaps." : ""),
             Reason = "It does not run or sit true.", FinishTest = "Straight along an edge.", Undoable = false, Cautions = [CautionId.Bending],
         }, buys: 4),
     ];

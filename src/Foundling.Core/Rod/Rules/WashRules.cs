@@ -13,6 +13,9 @@ internal static class WashRules
 {
     private static bool Soapy(PlanQuestion q) => q.Way(ChoiceId.Wash) == WayId.Soap;
 
+    // What alcohol softens: paint, japan, varnish, shellac.
+    private static bool HasFilm(PartDef part) => part.Finish is PartFinish.Japanned or PartFinish.Painted or PartFinish.Varnished;
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust",
@@ -22,31 +25,38 @@ internal static class WashRules
                 Reason = "Wetted dust is mud in every corner.",
             FinishTest = "A finger stays clean.",
         }),
-        PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [Found(FindingKind.Packed)], q =>
-            new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.With(FindingKind.Packed))}",
-                q.Minutes(StepKey.WashPacked, q.With(FindingKind.Packed)))
+        PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [FoundOnWhatStays(FindingKind.Packed)], q =>
+            new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.Staying(FindingKind.Packed))}",
+                q.Minutes(StepKey.WashPacked, q.Staying(FindingKind.Packed)))
         {
-            Parts = Ids(q.With(FindingKind.Packed)), Needs = [Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.SoftBrush)],
+            Parts = Ids(q.Staying(FindingKind.Packed)), Needs = [Need.Of(SupplyIds.WoodenScraper), Need.Of(SupplyIds.SoftBrush)],
             How = $"Wood against metal, never a screwdriver.{(q.Tool.Family == Family.Plane ? " Old shavings tell the last wood it planed: keep one." : "")}",
-            Reason = "It keeps parts off their seats and damp on them.", FinishTest = "Light shows in every corner.",
+            Reason = "It keeps parts off their seats and damp on them.", FinishTest = "Nothing is left that moves under the brush.",
         }),
-        PlanRule.One("sap and tar", "Sap turns hard in a bath and glues brushes.", [Found(FindingKind.Sap)], q =>
-            new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.With(FindingKind.Sap))}",
-                q.Minutes(StepKey.WashSap, q.With(FindingKind.Sap)))
+        PlanRule.One("sap and tar", "Sap turns hard in a bath and glues brushes.", [FoundOnWhatStays(FindingKind.Sap)], q =>
+            new Deed(StepKey.WashSap, Stage.Wash, $"Soften sap and old grease on {Names(q.Staying(FindingKind.Sap))}",
+                q.Minutes(StepKey.WashSap, q.Staying(FindingKind.Sap)))
         {
-            Parts = Ids(q.With(FindingKind.Sap)),
-                Needs = [q.On(SupplyIds.WhiteSpirit, q.With(FindingKind.Sap), 2), Need.Of(SupplyIds.WoodenScraper),
-                    q.On(SupplyIds.CleanCloth, q.With(FindingKind.Sap))],
-            How = "Wet it, wait, wipe; alcohol for sap, white spirit for grease. Try a hidden spot where there is paint.",
-            Reason = "It shields rust, spoils the bath and fouls blasting medium.", FinishTest = "Nothing sticks to a dry finger.",
-                Cautions = [CautionId.Solvent],
+            Parts = Ids(q.Staying(FindingKind.Sap)),
+                Needs = [q.On(SupplyIds.WhiteSpirit, q.Staying(FindingKind.Sap), 2), Need.Of(SupplyIds.WoodenScraper),
+                    q.On(SupplyIds.CleanCloth, q.Staying(FindingKind.Sap))],
+            How = "Wet it, wait, wipe; alcohol for sap, white spirit for grease." + (q.Staying(FindingKind.Sap).Any(HasFilm)
+                ? " Try a hidden spot first where there is paint or polish: alcohol takes it." : ""),
+            Reason = q.Staying(FindingKind.Sap).Any(p => p.Ferrous) ? "It shields rust, and fouls whatever takes the rust off."
+                : "It hides what is under it, and smears into whatever comes after.",
+            FinishTest = "Nothing sticks to a dry finger.", Cautions = [CautionId.Solvent],
         }),
-        PlanRule.One("paint splashes", "Paint that does not belong is lifted, not ground.", [Found(FindingKind.PaintSplash)], q =>
-            new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.With(FindingKind.PaintSplash))}",
-                q.Minutes(StepKey.WashPaint, q.With(FindingKind.PaintSplash)))
+        PlanRule.One("paint splashes", "Paint that does not belong is lifted, not ground.", [FoundOnWhatStays(FindingKind.PaintSplash)], q =>
+            new Deed(StepKey.WashPaint, Stage.Wash, $"Lift paint splashes off {Names(q.Staying(FindingKind.PaintSplash))}",
+                q.Minutes(StepKey.WashPaint, q.Staying(FindingKind.PaintSplash)))
         {
-            Parts = Ids(q.With(FindingKind.PaintSplash)), Needs = [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.Alcohol, 30)],
-            How = "Blade flat, alcohol under it. Marks are picked clean with wood.", Reason = "The surface under it is often the best that is left.",
+            Parts = Ids(q.Staying(FindingKind.PaintSplash)), Needs = q.Staying(FindingKind.PaintSplash).All(HasFilm)
+                ? [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.WhiteSpirit, 10)] : [Need.Of(SupplyIds.ScrapingBlade), Need.Of(SupplyIds.Alcohol, 30)],
+            How = (q.Staying(FindingKind.PaintSplash).All(HasFilm) ? "Blade flat, white spirit under it: alcohol would take the old finish along."
+                : q.Staying(FindingKind.PaintSplash).Any(HasFilm)
+                    ? "Blade flat, alcohol under it on bare metal only: where there is an old finish it would take that along."
+                    : "Blade flat, alcohol under it.")
+                + " Marks are picked clean with wood.", Reason = "The surface under it is often the best that is left.",
             FinishTest = "No colour but its own.", Cautions = [CautionId.OldPaint],
         }),
         PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Ferrous.Any())], q =>

@@ -31,11 +31,16 @@ internal static class WoodRules
         && !(p.Is(PartIds.Haft) && c >= 3) || LetIn(q, p))];
 
     // The handle and the button of a wooden body are let in and glued: loose, their glue has let go.
+    internal static bool IsGlued(PlanQuestion q, PartDef part) => Broken(q).Contains(part);
+
     private static bool LetIn(PlanQuestion q, PartDef part) => part.Is(PartIds.Tote, PartIds.Strike) && part.Rod is null
         && q.Tool.Part(PartIds.Body)?.Material == Material.Wood && q.Worst(FindingKind.Looseness, part.Id) >= 2;
 
     // From here on dust falls.
     private const int LiveWorm = 3;
+
+    // From here on it crumbles.
+    private const int Rotten = 4;
 
     private static List<PartDef> Wormy(PlanQuestion q) => [.. q.With(FindingKind.Worm, LiveWorm).Where(p => SurfaceWays.OldWood(q).Contains(p))];
 
@@ -70,11 +75,13 @@ internal static class WoodRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("dry damp wood", "Damp wood moves, and holds neither glue nor finish.", [Has, Found(FindingKind.Damp, 2)], q =>
-            new Deed(StepKey.WoodDry, Stage.Wood, $"Let {Names(q.With(FindingKind.Damp, 2))} dry slowly in the shop", q.Minutes(StepKey.WoodDry))
+        PlanRule.One("dry damp wood", "Damp wood moves, and holds neither glue nor finish.", [Has, FoundOnWhatStays(FindingKind.Damp, 2)], q =>
+            new Deed(StepKey.WoodDry, Stage.Wood, $"Let {Names(q.Staying(FindingKind.Damp, 2))} dry slowly in the shop", q.Minutes(StepKey.WoodDry))
         {
-            Parts = Ids(q.With(FindingKind.Damp, 2)), Lag = Lag.Cure(14 * 24 * 60, 48 * 60),
-            How = "Off the ground, out of sun and away from a stove. Weigh it each week: dry when it loses no more.", Reason = "Dried fast it splits.",
+            Parts = Ids(q.Staying(FindingKind.Damp, 2)), Lag = Lag.Cure(14 * 24 * 60, 48 * 60),
+            How = "Off the ground, out of sun and away from a stove. Weigh it each week: dry when it loses no more."
+                + (q.Staying(FindingKind.Damp, Rotten).Any() ? " What crumbles does not come back: it is the pattern for a new one." : ""),
+            Reason = "Dried fast it splits.",
             FinishTest = "No lighter than last week.",
         }),
         PlanRule.One("kill live worm", "Live worm goes from one tool into the next.", [Has,
