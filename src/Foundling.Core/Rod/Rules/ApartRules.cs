@@ -166,7 +166,8 @@ internal static class ApartRules
 
     // What is made at the bench, and is not on order, is not looked for too.
     private static IEnumerable<PartDef> Sought(PlanQuestion q) => q.Gone.Where(p => !p.InSet && !p.Dispensable
-        && (!(HandleRules.MadeAnew(q, p) || (p.Is(PartIds.Cord) && q.Aim != AimKind.Keep)) || q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder)));
+        && (!(HandleRules.MadeAnew(q, p) || (p.Is(PartIds.Cord) && q.Aim != AimKind.Keep))
+            || q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder)));
 
     private static Deed Find(PlanQuestion q, PartDef part)
     {
