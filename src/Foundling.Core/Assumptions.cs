@@ -143,6 +143,7 @@ public sealed partial record Assumptions
     [Assumed("mm", "free rim above the liquid")] public double BathRimMm { get; init; } = 20;
     [Assumed("mm", "room a part needs at the ends of a bath")] public double BathEndRoomMm { get; init; } = 10;
     [Assumed("mm", "overlap when a long part is turned")] public double BathOverlapMm { get; init; } = 15;
+    [Assumed("mm", "room between parts in a bath, so that nothing touches")] public double BathGapMm { get; init; } = 5;
     [Assumed("", "share of the theoretical capacity a bath gives in practice")] public double BathCapacityShare { get; init; } = 0.5;
     [Assumed("", "iron in rust by mass")] public double IronInRust { get; init; } = 0.6;
     [Assumed("g/cm3", "density of rust as it grows")] public double RustDensity { get; init; } = 2.6;

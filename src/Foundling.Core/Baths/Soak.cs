@@ -131,6 +131,15 @@ public static class Soak
         return new SoakResult(reference, hours, input.OutByHours, soaks, each, look, oil, wanted, current, soda);
     }
 
+    /// <summary>Temperature of a bath that was mixed warm, or cold, after a while, °C.</summary>
+    /// <param name="from">As it was, °C.</param>
+    /// <param name="room">The room, °C.</param>
+    /// <param name="litres">How much of it there is, L: little cools fast.</param>
+    /// <param name="hours">How long ago, h.</param>
+    /// <param name="a">How fast 5 L cool.</param>
+    public static double Cooled(double from, double room, double litres, double hours, Assumptions a) =>
+        room + ((from - room) * Math.Exp(-a.CoolingPerHour * Math.Cbrt(5 / Math.Max(LeastLitres, litres)) * Math.Max(0, hours)));
+
     /// <summary>Hours until a cooling bath has done what <paramref name="at20"/> hours at 20 °C would do.</summary>
     private static double Cooling(double at20, double from, double room, double litres, double perHour)
     {

@@ -14,8 +14,9 @@ namespace Foundling.Core.State;
 /// <param name="LengthMm">Its longest side, mm.</param>
 /// <param name="WidthMm">Its next side, mm: with the longest it is what it lies on.</param>
 /// <param name="ThickMm">Its shortest side, mm: how high it lies.</param>
+/// <param name="AcrossMm">How deep it is across its drawing, mm.</param>
 public readonly record struct PartExtent(double FaceDm2, double AllDm2, double RimDm, double Litres, int Pieces, double BeyondDm2, double LengthMm = 0,
-    double WidthMm = 0, double ThickMm = 0)
+    double WidthMm = 0, double ThickMm = 0, double AcrossMm = 0)
 {
     /// <summary>True for one that is held between two fingers; for several, that each of them is.</summary>
     public bool Small => BeyondDm2 <= 0;
@@ -28,7 +29,7 @@ public static class Extents
     private const int CurvePieces = 4;
 
     // A part that is drawn by another has the size of a screw.
-    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, 0, 25, 8, 8);
+    private static readonly PartExtent Undrawn = new(0.02, 0.06, 0.5, 0.0005, 1, 0, 25, 8, 8, 8);
 
     private static readonly ConditionalWeakTable<Facts, ConditionalWeakTable<Assumptions, IReadOnlyDictionary<PartId, PartExtent>>> Known = new();
 
@@ -86,7 +87,7 @@ public static class Extents
             double[] sides = [longer, shorter, Math.Max(deep, 0)];
             Array.Sort(sides);
             return new(face / Mm2InDm2, allMm2 / Mm2InDm2, rim / MmInDm, mm3 / Mm3InL, pieces, Math.Max(0, (allMm2 / Mm2InDm2) - (a.SmallPartDm2 * pieces)),
-                sides[2], sides[1], sides[0]);
+                sides[2], sides[1], sides[0], Math.Max(deep, 0));
         }
         Section section = file?.Section ?? Section.Usual;
         if (section == Section.Round || (section == Section.Usual && file?.AcrossMm is null && (part.Material == Material.Wood || part.IsFastener)))

@@ -65,7 +65,7 @@ public sealed record SoakLoad
     public string? Closed { get; private init; }
 
     /// <summary>Parts that cannot be parted, with what they stand together.</summary>
-    private sealed record Lot(IReadOnlyList<PartDef> Parts, RustLevel Rust, double? LimitHours, string? Why, PartDef? Sets, double AreaDm2);
+    private sealed record Lot(IReadOnlyList<PartDef> Parts, RustLevel Rust, double? LimitHours, string? Why, PartDef? Sets, double AreaDm2) : ISoaks;
 
     /// <summary>The load of a bath.</summary>
     /// <param name="q">What is planned.</param>
@@ -104,14 +104,11 @@ public sealed record SoakLoad
             RelativeHumidityPercent: q.RelativeHumidityPercent, OutByHours: limit, RoomTemperatureC: mix.WarmC is null ? null : q.TemperatureC,
             VolumeL: mix.WarmC is null ? null : litres, Share: mix.Share), a);
         Dictionary<RustLevel, double> hours = lots.Select(l => l.Rust).Distinct().ToDictionary(r => r, r => Soaked(r, null).SoakHours);
-        List<Lot> may = [.. lots.Where(l => l.LimitHours is not double own || Whole.Ceiling(hours[l.Rust] / own) <= a.MostSoaks)];
-        List<Lot> main = Staying(may, hours, a.MostSoaks, out int rounds);
-        List<Lot> others = [.. lots.Except(main)];
-        double round = main.Count == 0 ? 0 : main.Max(l => hours[l.Rust]) / rounds;
-        (List<Lot> early, double at) = main.Count == 0 ? ([], 0) : Leaving(others, hours, round, a.SoakWorthShare);
+        LoadSplit<Lot> split = LoadSplit.Of(lots, hours, a.MostSoaks, a.SoakWorthShare);
+        (IReadOnlyList<Lot> main, IReadOnlyList<Lot> early, double at) = (split.Main, split.Early, split.EarlyHours);
         kept.AddRange(early.Where(l => hours[l.Rust] > at + Whole.Slack).SelectMany(l => l.Parts.Where(wanted.Contains).Select(p =>
             new KeptOut(p, $"The {p.Name} must be out of the bath before the rest, and what is left comes off by hand", Left: 1 - (at / hours[l.Rust])))));
-        kept.AddRange(others.Except(early).SelectMany(l => l.Parts.Where(wanted.Contains).Select(p => Late(p, l, hours[l.Rust]))));
+        kept.AddRange(split.Not.SelectMany(l => l.Parts.Where(wanted.Contains).Select(p => Late(p, l, hours[l.Rust]))));
         if (main.Count == 0)
         {
             return new SoakLoad { Way = way, Mix = mix, Out = kept, Closed = $"{kept.First(k => k.Soaks is not null).Why}." };
@@ -156,7 +153,7 @@ public sealed record SoakLoad
 
     private static RustLevel Level(PlanQuestion q, IEnumerable<PartDef> parts) => PlanQuestion.LevelOf(parts.Max(p => q.Worst(FindingKind.Rust, p.Id)));
 
-    private static LoadLimit Strictest(List<Lot> lots) =>
+    private static LoadLimit Strictest(IReadOnlyList<Lot> lots) =>
         lots.Where(l => l.LimitHours is not null).MinBy(l => l.LimitHours) is { } strictest ? new LoadLimit(true, strictest.LimitHours, strictest.Why)
         : new LoadLimit(true, null, null);
 
@@ -167,41 +164,6 @@ public sealed record SoakLoad
         string with = lot.Sets is { } sets && sets != part ? $"It cannot be parted from the {sets.Name}, and would" : "It would";
         return new KeptOut(part, $"{with} take {soaks} {(soaks == 1 ? "soak" : "soaks")} of {Typed.Hours(limit * MinutesAnHour)}: {Sentences.Middle(lot.Why!)}",
             soaks, limit);
-    }
-
-    /// <summary>Those that stay in to the end: a limit holds for the rest only where most of what goes in has it.</summary>
-    private static List<Lot> Staying(List<Lot> lots, Dictionary<RustLevel, double> hours, int most, out int rounds)
-    {
-        rounds = 1;
-        if (lots.Count == 0)
-        {
-            return [];
-        }
-        double longest = lots.Max(l => hours[l.Rust]), half = lots.Sum(l => l.AreaDm2) / 2;
-        List<Lot> Within(int n) => [.. lots.Where(l => l.LimitHours is not double limit || limit >= (longest / n) - Whole.Slack)];
-        while (rounds < most && Within(rounds).Sum(l => l.AreaDm2) < half)
-        {
-            rounds++;
-        }
-        return Within(rounds);
-    }
-
-    /// <summary>
-    /// Of those that may not stay in: the most that come out together inside the limit of each, clean or with the better part of their rust gone, and when.
-    /// </summary>
-    private static (List<Lot> Lots, double AtHours) Leaving(List<Lot> lots, Dictionary<RustLevel, double> hours, double round, double worth)
-    {
-        List<Lot> best = [];
-        double by = 0;
-        foreach (double limit in lots.Select(l => l.LimitHours!.Value).Distinct())
-        {
-            List<Lot> leave = [.. lots.Where(l => limit <= l.LimitHours!.Value && limit >= (worth * hours[l.Rust]) - Whole.Slack)];
-            if (leave.Sum(l => l.AreaDm2) > best.Sum(l => l.AreaDm2))
-            {
-                (best, by) = (leave, limit);
-            }
-        }
-        return (best, best.Count == 0 ? 0 : Math.Min(Math.Min(round, by), best.Max(l => hours[l.Rust])));
     }
 
     /// <summary>A tub that just holds parts lying side by side, each on its broadest side.</summary>
