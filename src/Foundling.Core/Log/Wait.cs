@@ -30,6 +30,9 @@ public sealed class Wait
     /// <summary>When it must be out.</summary>
     public DateTimeOffset? MustBeOutAt { get; set; }
 
+    /// <summary>Number of the bath it stands in; null for none, or one that is not kept.</summary>
+    public int? Bath { get; set; }
+
     /// <summary>When it was ended.</summary>
     public DateTimeOffset? EndedAt { get; set; }
 }

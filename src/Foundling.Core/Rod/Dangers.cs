@@ -32,7 +32,7 @@ public static class Dangers
         {
             yield return CautionId.Teeth;
         }
-        if (parts.Any(p => q.Edges.Any(e => e.Id == p) || q.Tool.Set.Any(e => e.Id == p)))
+        if (parts.Any(q.Sharp.Contains))
         {
             yield return CautionId.BareEdge;
         }

@@ -36,6 +36,10 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
         public Consulting.Answer<Rust.RustPlan>? RustPlan { get; set; }
 
+        public Consulting.Answer<IReadOnlyList<PartDef>>? Discarded { get; set; }
+
+        public HashSet<PartId>? Sharp { get; set; }
+
         public ConcurrentDictionary<WayId, Consulting.Answer<Rust.SoakLoad>> Loads { get; } = new();
 
         public ConcurrentDictionary<PlanRule, Consulting.Answer<IReadOnlyList<Deed>>> Deeds { get; } = new();
@@ -45,6 +49,8 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
         {
             Rusty = before.Rusty;
             RustPlan = before.RustPlan?.Without(changed);
+            Discarded = before.Discarded?.Without(changed);
+            Sharp = before.Sharp;
             Kept(before.Ways, Ways, changed);
             Kept(before.Loads, Loads, changed);
             Kept(before.Deeds, Deeds, changed);
@@ -279,9 +285,22 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     public bool Opened => HandleWays.Opened(this);
 
     /// <summary>Parts that are thrown away because new ones take their place: a broken haft and its wedge, a broken handle.</summary>
-    public IEnumerable<PartDef> Discarded => HandleWays.Remade(this) is { Count: > 0 } remade
+    public IReadOnlyList<PartDef> Discarded
+    {
+        get
+        {
+            Consulting.Answer<IReadOnlyList<PartDef>> answer = Answered.Discarded ??= Consulting.Listen<IReadOnlyList<PartDef>>(() => [.. Replaced()]);
+            Consulting.Note(answer.Asked);
+            return answer.Value;
+        }
+    }
+
+    private IEnumerable<PartDef> Replaced() => HandleWays.Remade(this) is { Count: > 0 } remade
         ? Present.Where(p => remade.Contains(p) || (p.Is(PartIds.Wedge) && Tool.Part(PartIds.Haft) is not null))
         : Rules.HandleRules.WedgeIsPast(this) ? Those(PartIds.Wedge) : [];
+
+    /// <summary>Keys of what cuts the hand that holds it: edges, and those of a set.</summary>
+    public IReadOnlySet<PartId> Sharp => Answered.Sharp ??= [.. Edges.Concat(Tool.Set).Select(p => p.Id)];
 
     /// <summary>How rusty the parts are.</summary>
     public RustLevel RustLevel => LevelOf(Worst(FindingKind.Rust));

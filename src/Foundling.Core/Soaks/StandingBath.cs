@@ -35,6 +35,9 @@ public sealed class StandingBath
     /// <summary>When it was mixed.</summary>
     public DateTimeOffset MixedAt { get; set; }
 
+    /// <summary>When it was poured away; null while it stands.</summary>
+    public DateTimeOffset? PouredAt { get; set; }
+
     /// <summary>Counts every change, so that two hands do not undo each other's.</summary>
     public int Version { get; set; }
 

@@ -4,6 +4,7 @@ using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Safety;
+using Foundling.Core.Soaks;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
@@ -40,6 +41,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
 
     /// <summary>What the shop has said of its kit and materials.</summary>
     public DbSet<StoreItem> StoreItems => Set<StoreItem>();
+
+    /// <summary>Baths that were mixed.</summary>
+    public DbSet<StandingBath> Baths => Set<StandingBath>();
 
     /// <summary>The shop's settings, one row.</summary>
     public DbSet<ShopSettings> Shop => Set<ShopSettings>();

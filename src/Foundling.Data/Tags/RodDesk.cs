@@ -281,7 +281,14 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     }
 
     /// <summary>Finishes a step: ends the waits it was for, and begins its own.</summary>
-    public async Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default)
+    public Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default) => Finish(tag, step, _ => { }, cancel);
+
+    /// <summary>Finishes a step: ends the waits it was for, and begins its own.</summary>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="step">The step.</param>
+    /// <param name="begun">Looks at each wait that begins, where more is known of it than was planned.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task Finish(Tag tag, PlanStep step, Action<Wait> begun, CancellationToken cancel = default)
     {
         if (step.State == StepState.Done)
         {
@@ -296,6 +303,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         }
         foreach (Wait wait in Waits.After(step.Deed, tag.Steps.Select(s => s.Deed), now, time.LocalTimeZone, await shop.Assumed(cancel).ConfigureAwait(false)))
         {
+            begun(wait);
             tag.Waits.Add(wait);
             tag.Happened(Event(EventKind.WaitBegun, step, wait.What));
         }

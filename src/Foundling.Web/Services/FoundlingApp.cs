@@ -9,6 +9,7 @@ using Foundling.Data.Papers;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Soaks;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Api;
@@ -106,6 +107,7 @@ public static class FoundlingApp
         services.AddScoped<TagBook>();
         services.AddScoped<RodDesk>();
         services.AddScoped<StoreRoom>();
+        services.AddScoped<BathBook>();
         services.AddScoped<LotBook>();
         services.AddScoped<PartsBox>();
         services.AddSingleton<KindList>();

@@ -124,6 +124,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
 
+                    b.Property<int?>("Bath")
+                        .HasColumnType("INTEGER");
+
                     b.Property<long?>("EndedAt")
                         .HasColumnType("INTEGER");
 
@@ -166,6 +169,81 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("TagNumber");
 
                     b.ToTable("Waits", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Soaks.BathEvent", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("BathNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("Load")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("BathNumber");
+
+                    b.ToTable("BathEvents", (string)null);
+                });
+
+            modelBuilder.Entity("Foundling.Core.Soaks.StandingBath", b =>
+                {
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Container")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("Litres")
+                        .HasColumnType("REAL");
+
+                    b.Property<long>("MixedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Percent")
+                        .HasColumnType("REAL");
+
+                    b.Property<long?>("PouredAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("SupplyA")
+                        .HasColumnType("REAL");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("WarmC")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Number");
+
+                    b.HasIndex("PouredAt");
+
+                    b.ToTable("Baths", (string)null);
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
@@ -936,6 +1014,14 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Soaks.BathEvent", b =>
+                {
+                    b.HasOne("Foundling.Core.Soaks.StandingBath", null)
+                        .WithMany("Events")
+                        .HasForeignKey("BathNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -1015,6 +1101,11 @@ namespace Foundling.Data.Store.Migrations
                         .HasForeignKey("TagNumber")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
+                });
+
+            modelBuilder.Entity("Foundling.Core.Soaks.StandingBath", b =>
+                {
+                    b.Navigation("Events");
                 });
 
             modelBuilder.Entity("Foundling.Core.Tags.Tag", b =>
