@@ -14,14 +14,14 @@ public interface ISoaks
 }
 
 /// <summary>How a mixed load is shared out over the time of a bath, so that the limit of one part never drags the others.</summary>
-/// <typeparam name="T">What soaks.</typeparam>
+/// <typeparam name="TLoad">What soaks.</typeparam>
 /// <param name="Main">What stays in to the end.</param>
 /// <param name="Rounds">In how many soaks, with a scrub between.</param>
 /// <param name="Early">What comes out before the rest.</param>
 /// <param name="EarlyHours">When that comes out, h.</param>
 /// <param name="Not">What does not go in, because it would have to come out before it had the better part of its time.</param>
-public sealed record LoadSplit<T>(IReadOnlyList<T> Main, int Rounds, IReadOnlyList<T> Early, double EarlyHours, IReadOnlyList<T> Not)
-    where T : ISoaks;
+public sealed record LoadSplit<TLoad>(IReadOnlyList<TLoad> Main, int Rounds, IReadOnlyList<TLoad> Early, double EarlyHours, IReadOnlyList<TLoad> Not)
+    where TLoad : ISoaks;
 
 /// <summary>Shares a load out.</summary>
 public static class LoadSplit
@@ -31,20 +31,20 @@ public static class LoadSplit
     /// <param name="hours">Hours each rust takes in this bath, without any limit.</param>
     /// <param name="mostSoaks">More soaks than this are not worth it.</param>
     /// <param name="worthShare">A bath is worth it for what can have this share of its time.</param>
-    public static LoadSplit<T> Of<T>(IReadOnlyList<T> load, IReadOnlyDictionary<RustLevel, double> hours, int mostSoaks, double worthShare)
-        where T : ISoaks
+    public static LoadSplit<TLoad> Of<TLoad>(IReadOnlyList<TLoad> load, IReadOnlyDictionary<RustLevel, double> hours, int mostSoaks, double worthShare)
+        where TLoad : ISoaks
     {
-        List<T> may = [.. load.Where(l => l.LimitHours is not double own || Whole.Ceiling(hours[l.Rust] / own) <= mostSoaks)];
-        List<T> main = Staying(may, hours, mostSoaks, out int rounds);
-        List<T> others = [.. load.Except(main)];
+        List<TLoad> may = [.. load.Where(l => l.LimitHours is not double own || Whole.Ceiling(hours[l.Rust] / own) <= mostSoaks)];
+        List<TLoad> main = Staying(may, hours, mostSoaks, out int rounds);
+        List<TLoad> others = [.. load.Except(main)];
         double round = main.Count == 0 ? 0 : main.Max(l => hours[l.Rust]) / rounds;
-        (List<T> early, double at) = main.Count == 0 ? ([], 0) : Leaving(others, hours, round, worthShare);
-        return new LoadSplit<T>(main, rounds, early, at, [.. others.Except(early)]);
+        (List<TLoad> early, double at) = main.Count == 0 ? ([], 0) : Leaving(others, hours, round, worthShare);
+        return new LoadSplit<TLoad>(main, rounds, early, at, [.. others.Except(early)]);
     }
 
     // A limit holds for the rest only where most of what goes in has it.
-    private static List<T> Staying<T>(List<T> load, IReadOnlyDictionary<RustLevel, double> hours, int most, out int rounds)
-        where T : ISoaks
+    private static List<TLoad> Staying<TLoad>(List<TLoad> load, IReadOnlyDictionary<RustLevel, double> hours, int most, out int rounds)
+        where TLoad : ISoaks
     {
         rounds = 1;
         if (load.Count == 0)
@@ -52,7 +52,7 @@ public static class LoadSplit
             return [];
         }
         double longest = load.Max(l => hours[l.Rust]), half = load.Sum(l => l.AreaDm2) / 2;
-        List<T> Within(int n) => [.. load.Where(l => l.LimitHours is not double limit || limit >= (longest / n) - Whole.Slack)];
+        List<TLoad> Within(int n) => [.. load.Where(l => l.LimitHours is not double limit || limit >= (longest / n) - Whole.Slack)];
         while (rounds < most && Within(rounds).Sum(l => l.AreaDm2) < half)
         {
             rounds++;
@@ -61,14 +61,14 @@ public static class LoadSplit
     }
 
     // Of those that may not stay in: the most that come out together inside the limit of each, clean or with the better part of their rust gone.
-    private static (List<T> Lots, double AtHours) Leaving<T>(List<T> load, IReadOnlyDictionary<RustLevel, double> hours, double round, double worth)
-        where T : ISoaks
+    private static (List<TLoad> Lots, double AtHours) Leaving<TLoad>(List<TLoad> load, IReadOnlyDictionary<RustLevel, double> hours, double round, double worth)
+        where TLoad : ISoaks
     {
-        List<T> best = [];
+        List<TLoad> best = [];
         double by = 0;
         foreach (double limit in load.Where(l => l.LimitHours is not null).Select(l => l.LimitHours!.Value).Distinct())
         {
-            List<T> leave = [.. load.Where(l => limit <= l.LimitHours && limit >= (worth * hours[l.Rust]) - Whole.Slack)];
+            List<TLoad> leave = [.. load.Where(l => limit <= l.LimitHours && limit >= (worth * hours[l.Rust]) - Whole.Slack)];
             if (leave.Sum(l => l.AreaDm2) > best.Sum(l => l.AreaDm2))
             {
                 (best, by) = (leave, limit);

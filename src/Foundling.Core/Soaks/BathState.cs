@@ -32,6 +32,9 @@ public sealed record LoadNow(Guid Id, DateTimeOffset InAt, IReadOnlyList<SoakedP
     /// <summary>Weight after it, g; null when nobody weighed it.</summary>
     public double? AfterG { get; init; }
 
+    /// <summary>Where somebody laid the parts.</summary>
+    public IReadOnlyList<Wanted> Places { get; init; } = [];
+
     /// <summary>How far the bath was used up when it went in, 0 for fresh.</summary>
     public double SpentBefore { get; init; }
 
@@ -71,6 +74,13 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
     /// <summary>Loads of which some part is in.</summary>
     public IEnumerable<LoadNow> In => Loads.Where(l => !l.IsOut);
 
+    /// <summary>How all that is in it lies, with what comes to it.</summary>
+    /// <param name="more">Parts that are to go in too.</param>
+    /// <param name="a">Cover, rim and room.</param>
+    /// <param name="places">Where somebody wants them.</param>
+    public BathArrangement Lying(IEnumerable<SoakedPart> more, Assumptions a, IEnumerable<Wanted>? places = null) => Arranging.Of(Bath.Container,
+        [.. In.SelectMany(l => l.Standing).Concat(more).Select(p => p.Piece)], a, [.. In.SelectMany(l => l.Places), .. places ?? []]);
+
     /// <summary>How a bath stands after all that happened to it.</summary>
     /// <param name="bath">The bath.</param>
     /// <param name="assumptions">How much iron a bath takes.</param>
@@ -102,7 +112,7 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
             {
                 Loads = [.. felt.Loads, new LoadNow(happened.Load ?? happened.Id, happened.At, happened.Note.Parts)
                 {
-                    BeforeG = happened.Note.BeforeG, SpentBefore = felt.Spent(a),
+                    BeforeG = happened.Note.BeforeG, SpentBefore = felt.Spent(a), Places = happened.Note.Places,
                 }],
             },
             BathDeed.LookedIn => On(l => l with { Looks = [.. l.Looks, new Seen(happened.At, happened.Note.Of, happened.Note)] }),

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Foundling.Core.Baths;
 using Foundling.Core.Rod;
+using Foundling.Core.Rod.Rust;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
 
@@ -10,7 +11,9 @@ namespace Foundling.Core.Soaks;
 /// <param name="LengthMm">Its longest side, mm.</param>
 /// <param name="WidthMm">Its next side, mm.</param>
 /// <param name="ThickMm">How high it lies, mm.</param>
-/// <param name="Path">What is seen of it from above, as an SVG path in mm from its left and near corner; a rectangle where its drawing shows another side.</param>
+/// <param name="Path">
+/// What is seen of it from above, as an SVG path in mm from its left and near corner; a rectangle where its drawing shows another side.
+/// </param>
 public sealed record LyingPart(double LengthMm, double WidthMm, double ThickMm, string Path);
 
 /// <summary>How parts lie in a tub: their drawn outlines, turned on their broadest side.</summary>
@@ -19,21 +22,25 @@ public static class Lying
     private const int CurvePieces = 6;
     private const double LeastMm = 1;
 
-    /// <summary>A part of a tool as it lies.</summary>
+    /// <summary>Parts of a tool that cannot be parted, as they lie.</summary>
     /// <param name="facts">What is known of the tool, whose drawing it is at its measurements.</param>
-    /// <param name="part">The part.</param>
-    /// <param name="extent">How large it is.</param>
-    public static LyingPart Of(Facts facts, PartDef part, PartExtent extent)
+    /// <param name="parts">The parts, one at least; the first is the one they hang on.</param>
+    /// <param name="extents">How large they are.</param>
+    public static LyingPart Of(Facts facts, IReadOnlyList<PartDef> parts, IReadOnlyDictionary<PartId, PartExtent> extents)
     {
-        DrawnPart? drawn = ToolCatalogue.Knows(facts.Tool.Id) ? facts.Profile().Parts.FirstOrDefault(p => p.Part == (part.InSet ? part.DrawnAs : part.Id)) : null;
-        List<IReadOnlyList<Spot>> rings = drawn is null ? [] : [.. drawn.Shapes.Where(s => s.Outlined).DefaultIfEmpty(drawn.Shapes[0])
-            .Select(s => s.Path.Polygon(CurvePieces)).Where(r => r.Count > 2)];
+        PartExtent main = extents[parts[0].Id];
+        Profile? drawing = ToolCatalogue.Knows(facts.Tool.Id) && main.Pieces == 1 ? facts.Profile() : null;
+        List<IReadOnlyList<Spot>> rings = drawing is null ? [] : [.. parts.SelectMany(part =>
+            drawing.Parts.FirstOrDefault(p => p.Part == (part.InSet ? part.DrawnAs : part.Id)) is { } drawn
+                ? drawn.Shapes.Where(s => s.Outlined).DefaultIfEmpty(drawn.Shapes[0]).Select(s => s.Path.Polygon(CurvePieces)) : [])
+            .Where(r => r.Count > 2)];
         if (rings.Count == 0)
         {
-            return Block(extent.LengthMm, extent.WidthMm, extent.ThickMm);
+            // Several small pieces lie in a row.
+            return Block(main.LengthMm, main.WidthMm * main.Pieces, main.ThickMm);
         }
         (double angle, Spot low, double length, double width) = Narrowest([.. rings.SelectMany(r => r)]);
-        double across = Math.Max(LeastMm, extent.AcrossMm);
+        double across = Math.Max(LeastMm, parts.Max(p => extents[p.Id].AcrossMm));
         if (across > width)
         {
             // Its drawing shows its edge: it lies on the side that is not drawn.
@@ -49,11 +56,16 @@ public static class Lying
         return new LyingPart(sides[2], sides[1], sides[0], string.Create(CultureInfo.InvariantCulture, $"M0 0H{sides[2]:0.##}V{sides[1]:0.##}H0Z"));
     }
 
+    // All run the same way round, so that where two overlap nothing is cut out.
     private static string Ring(IReadOnlyList<Spot> ring, double angle, Spot low) =>
-        "M" + string.Join("L", ring.Select(p => Turned(p, angle)).Select(p => string.Create(CultureInfo.InvariantCulture,
+        "M" + string.Join("L", (Runs(ring) < 0 ? ring.Reverse() : ring).Select(p => Turned(p, angle)).Select(p => string.Create(CultureInfo.InvariantCulture,
             $"{p.X - low.X:0.##} {p.Y - low.Y:0.##}"))) + "Z";
 
-    private static Spot Turned(Spot p, double angle) => new((p.X * Math.Cos(angle)) + (p.Y * Math.Sin(angle)), (p.Y * Math.Cos(angle)) - (p.X * Math.Sin(angle)));
+    private static double Runs(IReadOnlyList<Spot> ring) => ring.Select((p, i) => (p, ring[(i + 1) % ring.Count]))
+        .Sum(s => (s.p.X * s.Item2.Y) - (s.Item2.X * s.p.Y));
+
+    private static Spot Turned(Spot p, double angle) =>
+        new((p.X * Math.Cos(angle)) + (p.Y * Math.Sin(angle)), (p.Y * Math.Cos(angle)) - (p.X * Math.Sin(angle)));
 
     /// <summary>The rectangle of least area round points: the angle it is turned by, its low corner there, and its sides, the longer along.</summary>
     private static (double Angle, Spot Low, double Length, double Width) Narrowest(List<Spot> points)
@@ -93,21 +105,31 @@ public static class Lying
         return [.. hull.Coordinates.Select(c => new Spot(c.X, c.Y))];
     }
 
-    /// <summary>A part as it would go into a bath, with what it stands there.</summary>
-    /// <param name="tag">Number of its tag.</param>
+    /// <summary>Parts as they would go into a bath, those that cannot be parted as one, with what each stands there.</summary>
+    /// <param name="tag">Number of their tag.</param>
     /// <param name="q">What is planned for it.</param>
-    /// <param name="part">The part.</param>
+    /// <param name="parts">The parts.</param>
     /// <param name="bath">The bath.</param>
-    /// <param name="step">The step of its rod that puts it in; null for none.</param>
-    public static (SoakedPart Part, LoadLimit Limit) Soaked(int tag, PlanQuestion q, PartDef part, BathKind bath, DeedId? step = null)
+    /// <param name="step">The step of its rod that puts them in; null for none.</param>
+    public static IReadOnlyList<(SoakedPart Part, LoadLimit Limit)> Soaked(int tag, PlanQuestion q, IEnumerable<PartDef> parts, BathKind bath,
+        DeedId? step = null)
     {
-        PartExtent extent = q.Extents[part.Id];
-        LyingPart lying = Of(q.Facts, part, extent);
-        LoadLimit limit = q.Limit(bath, part);
-        return (new SoakedPart(tag, part.Id, part.Name, PlanQuestion.LevelOf(q.Worst(FindingKind.Rust, part.Id)), extent.AllDm2, extent.Litres,
-            Math.Round(lying.LengthMm, 1), Math.Round(lying.WidthMm, 1), Math.Round(lying.ThickMm, 1))
+        List<(SoakedPart, LoadLimit)> all = [];
+        List<PartDef> left = [.. parts];
+        while (left.Count > 0)
         {
-            LimitHours = limit.OutByHours, Why = limit.Reason, Step = step,
-        }, limit);
+            IReadOnlyList<PartDef> joined = Joined.To(q, left[0]);
+            List<PartDef> together = [.. left.Where(p => p == left[0] || joined.Contains(p)).OrderByDescending(p => q.Extents[p.Id].FaceDm2)];
+            left.RemoveAll(together.Contains);
+            LyingPart lying = Of(q.Facts, together, q.Extents);
+            LoadLimit limit = BathTable.Strictest([.. together.Select(p => q.Limit(bath, p))]);
+            all.Add((new SoakedPart(tag, together[0].Id, PlanQuestion.Names(together), PlanQuestion.LevelOf(together.Max(p => q.Worst(FindingKind.Rust, p.Id))),
+                together.Sum(p => q.Extents[p.Id].AllDm2), together.Sum(p => q.Extents[p.Id].Litres), Math.Round(lying.LengthMm, 1),
+                Math.Round(lying.WidthMm, 1), Math.Round(lying.ThickMm, 1))
+            {
+                LimitHours = limit.OutByHours, Why = limit.Reason, Step = step, Path = lying.Path, With = [.. together.Skip(1).Select(p => p.Id)],
+            }, limit));
+        }
+        return all;
     }
 }

@@ -160,6 +160,9 @@ public sealed record BathNote
     /// <summary>Words.</summary>
     public string Text { get; init; } = "";
 
+    /// <summary>Where somebody laid the parts; what is not named here finds its own place.</summary>
+    public IReadOnlyList<Wanted> Places { get; init; } = [];
+
     /// <summary>The event that is taken back.</summary>
     public Guid? TakesBack { get; init; }
 }
@@ -185,6 +188,12 @@ public sealed record SoakedPart(int Tag, PartId Part, string Name, RustLevel Rus
 
     /// <summary>The step of its rod that put it in; null for none.</summary>
     public DeedId? Step { get; init; }
+
+    /// <summary>Parts that go in with it because they cannot be parted from it.</summary>
+    public IReadOnlyList<PartId> With { get; init; } = [];
+
+    /// <summary>What is seen of it from above as it lies, as an SVG path in mm; empty for a plain block.</summary>
+    public string Path { get; init; } = "";
 
     /// <summary>What it is known by in the load.</summary>
     [JsonIgnore]

@@ -42,6 +42,9 @@ internal sealed record DemoTag(int Number, KindId Kind, string Name, int DaysAgo
 
     public (StepKey Step, double Hours, double? LookIn, double Ready, double? OutBy)? Standing { get; init; }
 
+    /// <summary>Everything before its soak is done.</summary>
+    public bool Washed { get; init; }
+
     public string Wish { get; init; } = "";
 
     public decimal? WorthSound { get; init; }
@@ -205,6 +208,7 @@ internal static class DemoTags
         },
         new(28, KindIds.Brace, "Brace, Dunmarrow, 10 in sweep", 20, AimKind.Work, 0.2, new(28, 0.35, 0, 9))
         {
+            Washed = true,
             LengthMm = 378, Source = "Market at Orlass Quay, end stall", Price = 5,
             Story = "Bought for its head. The chuck shell has not turned in living memory.", WorthSound = 30, Rarity = Core.Aim.Rarity.Common,
             Wrong = [(PartIds.Chuck, FindingKind.Seizure, 3, "shell will not turn after oil and a night"), (PartIds.Frame, FindingKind.PlatingLoss, 3, ""),
@@ -212,6 +216,7 @@ internal static class DemoTags
         },
         new(30, KindIds.PloughPlane, "Plough, Fennick Garth, with irons", 17, AimKind.Work, 0.25, new(30, 0.15, 0, 3))
         {
+            Washed = true,
             LengthMm = 197, Source = "Chest from the old rigging loft", Owner = "Maud Aldous",
             Story = "Six of eight irons in the roll; one of the missing is coming from a dealer in Tarn Head.", WorthSound = 95,
             Rarity = Core.Aim.Rarity.Uncommon,

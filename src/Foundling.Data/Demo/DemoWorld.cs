@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Foundling.Core.Aim;
 using Foundling.Core.Bench;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
 using Foundling.Core.Soles;
@@ -80,6 +81,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             new OrphanPart { Kind = KindIds.MetalBenchPlane, Part = PartIds.LateralLever, Note = "riveted disc, off a Pellow & Tarn", At = now.AddDays(-60) },
             new OrphanPart { Kind = KindIds.HandSaw, Part = PartIds.SawNuts, Note = "three domed, split slot", At = now.AddDays(-34) },
             new OrphanPart { Kind = KindIds.HandDrill, Part = PartIds.ChuckJaws, Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
+        db.Baths.AddRange(DemoBaths.Of([.. db.Tags.Local], here, book, now, time.LocalTimeZone));
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
         db.ChangeTracker.Clear();
     }
@@ -163,6 +165,10 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             int standing = tag.Steps.ToList().FindIndex(s => s.Key == demo.Standing.Value.Step);
             done = standing >= 0 ? standing + 1 : done;
         }
+        else if (demo.Washed && tag.Steps.ToList().FindIndex(s => s.Key.Step == StepKey.Soak) is > 0 and int soak)
+        {
+            done = soak;
+        }
         else if (done < tag.Steps.Count && done > 0)
         {
             // A demo tool is never left wet between two steps of a block.
@@ -192,6 +198,11 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             }
             double minutes = Math.Round(step.LikelyMin * (0.8 + (0.6 * random.NextDouble())), 1);
             tag.SeenCautions.AddRange(step.Cautions.Except(tag.SeenCautions).ToList());
+            if (demo.Washed && step.Deed.OnlyIfNeeded)
+            {
+                tag.Happened(BenchEvent.New(end, EventKind.LeftOut, "it came before that", step.Key));
+                continue;
+            }
             if (!step.Undoable && Consent.IsOthers(tag, question.Shop.Name))
             {
                 tag.Happened(BenchEvent.New(end.AddMinutes(-minutes), EventKind.Agreed, $"{tag.Owner}, at the bench", step.Key).Copy(bound: step.Deed.Content));

@@ -127,17 +127,19 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel).ConfigureAwait(false);
         BathKind kind = bath ?? step.Deed.Bath ?? BathKind.Chelating;
         Gate gate = Gate.Of(tag, step, here, time.GetUtcNow()) with { Unseen = [] };
-        return new ToolWaiting(tag, step, [.. step.Parts.Select(p => tag.Tool().Part(p)).OfType<PartDef>().Select(p =>
-            Lying.Soaked(tag.Number, question, p, kind, step.Key)).Select(p => new PartWaiting(p.Part, p.Limit))], gate.Open ? null : gate.Sentence);
+        return new ToolWaiting(tag, step, [.. Lying.Soaked(tag.Number, question, step.Parts.Select(p => tag.Tool().Part(p)).OfType<PartDef>(), kind,
+            step.Key).Select(p => new PartWaiting(p.Part, p.Limit))], gate.Open ? null : gate.Sentence);
     }
 
     /// <summary>Puts parts into a bath: the soaks of their rods are done with that, and wait as long as this bath takes.</summary>
     /// <param name="number">The bath.</param>
     /// <param name="keys">Keys of the parts.</param>
     /// <param name="beforeG">What they weigh, g; null when nobody weighed them.</param>
+    /// <param name="places">Where somebody laid them; null for none.</param>
     /// <param name="cancel">Stops it.</param>
     /// <exception cref="InputException">Nothing to put in, a part the bath would harm, or one whose turn it is not.</exception>
-    public async Task<LoadNow> PutIn(int number, IReadOnlyList<string> keys, double? beforeG = null, CancellationToken cancel = default)
+    public async Task<LoadNow> PutIn(int number, IReadOnlyList<string> keys, double? beforeG = null, IReadOnlyList<Wanted>? places = null,
+        CancellationToken cancel = default)
     {
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
@@ -170,8 +172,8 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             Covered(bath, parts);
             DateTimeOffset now = time.GetUtcNow();
             var load = Guid.CreateVersion7(now);
-            await Happened(bath.Bath, BathEvent.New(now, BathDeed.LoadIn, load, new BathNote { Parts = parts, BeforeG = Weight(beforeG) }), cancel)
-                .ConfigureAwait(false);
+            await Happened(bath.Bath, BathEvent.New(now, BathDeed.LoadIn, load, new BathNote { Parts = parts, BeforeG = Weight(beforeG),
+                Places = places ?? [] }), cancel).ConfigureAwait(false);
             BathHere after = Here(bath.Bath, bath.Air);
             LoadHere standing = after.Loads.First(l => l.Load.Id == load);
             foreach (ToolWaiting tool in tools)
@@ -187,16 +189,15 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
     // All that is in and all that comes must lie in it, covered.
     private static void Covered(BathHere bath, List<SoakedPart> parts)
     {
-        BathArrangement lies = Arranging.Of(bath.Bath.Container, [.. bath.Loads.SelectMany(l => l.Load.Standing).Concat(parts).Select(p => p.Piece)],
-            bath.Air.Assumptions);
+        BathArrangement lies = bath.State.Lying(parts, bath.Air.Assumptions);
         if (!lies.Fits)
         {
             throw new InputException("does_not_lie", "parts", lies.Left[0].Piece.Key, "parts that lie in it covered", lies.Left[0].Why);
         }
         if (bath.Bath.Litres + Whole.Slack < lies.LiquidL)
         {
-            throw new InputException("too_little_liquid", "parts", bath.Bath.Litres, $"{lies.LiquidL:0.#} L", $"It takes {lies.LiquidL:0.#} L to cover all of it, "
-                + $"and {bath.Bath.Litres:0.#} L are in it. Mix more, or put less in.");
+            throw new InputException("too_little_liquid", "parts", bath.Bath.Litres, $"{lies.LiquidL:0.#} L",
+                $"It takes {lies.LiquidL:0.#} L to cover all of it, and {bath.Bath.Litres:0.#} L are in it. Mix more, or put less in.");
         }
     }
 
@@ -344,8 +345,8 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             throw new InputException("bath_in_use", "number", number, "an empty bath", $"{bath.Bath.Name} is not empty: take out what is in it first.");
         }
         bath.Bath.PouredAt = time.GetUtcNow();
-        await Happened(bath.Bath, BathEvent.New(bath.Bath.PouredAt.Value, BathDeed.PouredAway, null, new BathNote { Text = Shorten.To(words, MostWords) }), cancel)
-            .ConfigureAwait(false);
+        var poured = BathEvent.New(bath.Bath.PouredAt.Value, BathDeed.PouredAway, null, new BathNote { Text = Shorten.To(words, MostWords) });
+        await Happened(bath.Bath, poured, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Takes the last thing that happened to a bath back, on the rods of its tools too.</summary>
@@ -360,7 +361,8 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
                 "Nothing has happened to this bath yet.");
             bath.Bath.PouredAt = last.Kind == BathDeed.PouredAway ? null : bath.Bath.PouredAt;
             LoadNow? before = bath.State.Loads.FirstOrDefault(l => l.Id == last.Load);
-            await Happened(bath.Bath, BathEvent.New(time.GetUtcNow(), BathDeed.TakenBack, null, new BathNote { TakesBack = last.Id }), cancel).ConfigureAwait(false);
+            var back = BathEvent.New(time.GetUtcNow(), BathDeed.TakenBack, null, new BathNote { TakesBack = last.Id });
+            await Happened(bath.Bath, back, cancel).ConfigureAwait(false);
             if (before is not null)
             {
                 LoadHere? after = Here(bath.Bath, bath.Air).Loads.FirstOrDefault(l => l.Load.Id == before.Id);

@@ -198,6 +198,7 @@ public static class FoundlingApp
         app.MapRazorPages();
         GaugeApi.Map(app);
         PictureApi.Map(app);
+        BathApi.Map(app);
         DrawingApi.Map(app);
         StallWorker.Map(app);
         app.MapOpenApi();

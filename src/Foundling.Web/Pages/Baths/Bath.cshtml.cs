@@ -1,0 +1,87 @@
+using System.Globalization;
+using Foundling.Core;
+using Foundling.Core.Soaks;
+using Foundling.Data.Soaks;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Foundling.Web.Pages.Baths;
+
+/// <summary>One bath: what is in it, what was seen, what it has taken, and what becomes of it.</summary>
+public sealed class BathModel(BathBook baths) : SentencePageModel
+{
+    /// <summary>The bath.</summary>
+    public BathHere Here { get; private set; } = null!;
+
+    /// <summary>Its number.</summary>
+    [BindProperty(SupportsGet = true)]
+    public int Number { get; set; }
+
+    /// <summary>How many loads like those that wait it can still take; null where it is not used up.</summary>
+    public int? LoadsLeft { get; private set; }
+
+    /// <summary>How many loads wait.</summary>
+    public int LoadsWaiting { get; private set; }
+
+    /// <inheritdoc />
+    protected override async Task<bool> Before() => await baths.Find(Number) is { } here && (Here = here) is not null;
+
+    /// <inheritdoc />
+    protected override async Task After()
+    {
+        Here = (await baths.Find(Number))!;
+        Assumptions a = Here.Air.Assumptions;
+        List<double> iron = [.. (await baths.Waiting(Here.Bath.Kind)).Select(w => w.Parts.Where(p => p.Limit.Allowed).Sum(p => BathState.IronIn(p.Part, a)))];
+        (LoadsLeft, LoadsWaiting) = (Here.State.LoadsLeft(iron, a), iron.Count);
+    }
+
+    /// <summary>Shows it.</summary>
+    public void OnGet()
+    {
+    }
+
+    /// <summary>Keeps what was seen.</summary>
+    public async Task<IActionResult> OnPostLook(Guid load, string? left, LiquidColour? colour, Bubbles? bubbles, string? temperature, string? words)
+    {
+        await baths.Look(Number, load, new BathNote
+        {
+            Left = Percent(left), Colour = colour, Bubbles = bubbles, TemperatureC = Typed(temperature, "temperature"), Text = words ?? "",
+        });
+        return LocalRedirect($"/baths/{Number}#load-{load}");
+    }
+
+    /// <summary>Scrubs a load and puts it back.</summary>
+    public async Task<IActionResult> OnPostScrub(Guid load)
+    {
+        await baths.Scrub(Number, load);
+        return LocalRedirect($"/baths/{Number}#load-{load}");
+    }
+
+    /// <summary>Keeps a temperature.</summary>
+    public async Task<IActionResult> OnPostFelt(string? temperature)
+    {
+        await baths.Felt(Number, Typed(temperature, "temperature") ?? throw new InputException("required", "temperature", null, "a temperature",
+            "Say how warm it is."));
+        return LocalRedirect($"/baths/{Number}");
+    }
+
+    /// <summary>Pours it away.</summary>
+    public async Task<IActionResult> OnPostPour(string? words)
+    {
+        await baths.Pour(Number, words);
+        return LocalRedirect("/baths");
+    }
+
+    /// <summary>Takes the last thing back.</summary>
+    public async Task<IActionResult> OnPostBack()
+    {
+        await baths.TakeBack(Number);
+        return LocalRedirect($"/baths/{Number}");
+    }
+
+    private static double? Percent(string? text) => Typed(text, "left") is double percent ? percent / 100 : null;
+
+    private static double? Typed(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null
+        : double.TryParse(text.Trim().TrimEnd('%').Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
+        : throw new InputException("not_a_number", field, text, "a number", $"\"{text}\" is not a number.");
+}
