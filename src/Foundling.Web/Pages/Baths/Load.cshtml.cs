@@ -118,12 +118,14 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         Air = await baths.Air();
         Standing = await baths.Standing();
         Tubs = [.. Standing.Select(b => (b.Bath.Name, b.Bath.Container)), .. Containers.Usual];
-        BathHere? into = Standing.FirstOrDefault(b => b.Bath.Number == Into);
         if (For is int asked && (await baths.Waiting(null)).FirstOrDefault(w => w.Tag.Number == asked) is { } tool)
         {
             Kind = tool.Step.Deed.Bath ?? Kind;
-            Part = [.. tool.Parts.Where(p => p.Limit.Allowed).Select(p => p.Part.Key)];
+            List<SoakedPart> going = [.. tool.Parts.Where(p => p.Limit.Allowed).Select(p => p.Part)];
+            Part = [.. going.Select(p => p.Key)];
+            Into ??= Standing.FirstOrDefault(b => Takes(b, going))?.Bath.Number;
         }
+        BathHere? into = Standing.FirstOrDefault(b => b.Bath.Number == Into);
         Waiting = await baths.Waiting(into?.Bath.Kind ?? Kind);
         try
         {
@@ -134,6 +136,10 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
             Fault = fault.Sentence;
         }
     }
+
+    // A bath of the kind the rod plans that is not used up and covers it.
+    private bool Takes(BathHere bath, List<SoakedPart> going) => bath.Bath.Kind == Kind && bath.State.Spent(Air.Assumptions) < 1
+        && bath.State.Lying(going, Air.Assumptions) is { Fits: true } lies && lies.LiquidL <= bath.Bath.Litres;
 
     private void Reckon(BathHere? into)
     {
