@@ -144,6 +144,8 @@ public sealed partial record Assumptions
     [Assumed("mm", "room a part needs at the ends of a bath")] public double BathEndRoomMm { get; init; } = 10;
     [Assumed("mm", "overlap when a long part is turned")] public double BathOverlapMm { get; init; } = 15;
     [Assumed("mm", "room between parts in a bath, so that nothing touches")] public double BathGapMm { get; init; } = 5;
+    [Assumed("dm2/min", "a small gun clears so much rust in one pass")] public double BlastDm2Min { get; init; } = 1.5;
+    [Assumed("", "share of what a compressor says it draws in that it delivers")] public double FreeAirShare { get; init; } = 0.65;
     [Assumed("", "share of the theoretical capacity a bath gives in practice")] public double BathCapacityShare { get; init; } = 0.5;
     [Assumed("", "iron in rust by mass")] public double IronInRust { get; init; } = 0.6;
     [Assumed("g/cm3", "density of rust as it grows")] public double RustDensity { get; init; } = 2.6;

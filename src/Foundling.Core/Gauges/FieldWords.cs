@@ -5,6 +5,11 @@ public static class FieldWords
 {
     private static readonly Dictionary<string, string> Words = new()
     {
+        ["tank_l"] = "what the compressor's tank holds", ["high_bar"] = "pressure at which it switches off", ["low_bar"] = "pressure down to which the gun works",
+        ["gun_l_min"] = "free air the gun takes a minute", ["delivery_l_min"] = "free air the compressor delivers a minute",
+        ["displacement_l_min"] = "what its plate says it draws in a minute", ["stored_l"] = "free air a full tank gives",
+        ["blast_seconds"] = "how long one pass may be", ["recovery_seconds"] = "how long the tank fills again", ["passes"] = "passes the area takes",
+        ["blast_minutes"] = "minutes at the gun", ["total_minutes"] = "minutes with the waits for air", ["oil_within_minutes"] = "from the rinse to the oil",
         ["hits"] = "points that fell on what is counted", ["points"] = "all points counted",
         ["iron_kind"] = "one piece of steel, or a hard bit laid on soft iron", ["edge_to_slot_end_mm"] = "from the edge to the near end of the slot",
             ["edge_to_bit_line_mm"] = "from the edge to the line where the hard bit ends",

@@ -63,6 +63,10 @@ public static class GaugeCatalogue
             Mixing.Spent(i, c.Assumptions), AssumedBy.Spent),
         Of<SoakInput, SoakResult>("baths", "soak_time", "How long to soak, when to look, when it must be out.", (i, c) => Soak.Time(i, c.Assumptions),
             AssumedBy.Soaking),
+        Of<ElectrolysisInput, ElectrolysisResult>("baths", "electrolysis", "Current, soda and time for a load in electrolysis.", (i, c) =>
+            Electrolysis.Of(i, c.Assumptions), AssumedBy.Electrolysis),
+        Of<BlastingInput, BlastingResult>("baths", "blasting", "Passes and waits of blasting with a small compressor.", (i, c) =>
+            Blasting.Of(i, c.Assumptions), AssumedBy.Blasting),
         Of<BevelInput, BevelResult>("edges", "bevel", "Bevel angle from the bevel face.", (i, _) => Edge.Bevel(i)),
         Of<KnifeAngleInput, KnifeAngleResult>("edges", "knife_angle", "Angle of a knife or axe.", (i, _) => Edge.KnifeAngle(i)),
         Of<ShimInput, ShimResult>("edges", "shim", "The tiny back bevel a shim gives.", (i, _) => SaveTheBack.Shim(i)),

@@ -45,6 +45,12 @@ internal static class AssumedBy
     public static readonly string[] Spent = [nameof(Assumptions.BathCapacityShare), nameof(Assumptions.IronInRust), nameof(Assumptions.RustDensity),
         nameof(Assumptions.RustDepthLightMm), nameof(Assumptions.RustDepthMediumMm), nameof(Assumptions.RustDepthHeavyMm)];
 
+    public static readonly string[] Electrolysis = [nameof(Assumptions.ElectrolysisADm2), nameof(Assumptions.WashingSodaGL),
+        nameof(Assumptions.OilWithinAcidMin), nameof(Assumptions.DampPercent), nameof(Assumptions.SoakElectrolysisLightHours),
+        nameof(Assumptions.SoakElectrolysisMediumHours), nameof(Assumptions.SoakElectrolysisHeavyHours)];
+
+    public static readonly string[] Blasting = [nameof(Assumptions.BlastDm2Min), nameof(Assumptions.FreeAirShare)];
+
     public static readonly string[] Soaking =
     [
         nameof(Assumptions.ElectrolysisADm2), nameof(Assumptions.WashingSodaGL), nameof(Assumptions.OilWithinChelatingMin),
