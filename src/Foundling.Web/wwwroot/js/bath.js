@@ -21,11 +21,17 @@ async function ask(form, whole) {
     const answer = await fetch(`${location.pathname}?${query}`, { signal: asking.signal });
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const part = whole ? 'form[data-bath-form]' : '[data-bath-shown]';
-    const fresh = page.querySelector(part), old = document.querySelector(part), focus = document.activeElement?.id;
+    const fresh = page.querySelector(part), old = document.querySelector(part);
+    // What is being typed while the answer comes stays as it is typed.
+    const active = document.activeElement, typing = active instanceof HTMLInputElement && active.type === 'text' ? active.value : null;
     if (!fresh || !old) return;
     old.replaceWith(fresh);
     history.replaceState(null, '', `${location.pathname}?${query}`);
-    if (whole && focus) document.getElementById(focus)?.focus();
+    if (whole && active?.id) {
+      const same = document.getElementById(active.id);
+      same?.focus();
+      if (typing !== null && same instanceof HTMLInputElement) same.value = typing;
+    }
     if (held) /** @type {SVGElement | null} */ (document.querySelector(`[data-piece="${CSS.escape(held)}"]`))?.focus();
   } catch (fault) {
     if (!(fault instanceof DOMException && fault.name === 'AbortError')) throw fault;
