@@ -144,6 +144,12 @@ public sealed partial record Assumptions
     [Assumed("mm", "room a part needs at the ends of a bath")] public double BathEndRoomMm { get; init; } = 10;
     [Assumed("mm", "overlap when a long part is turned")] public double BathOverlapMm { get; init; } = 15;
     [Assumed("mm", "room between parts in a bath, so that nothing touches")] public double BathGapMm { get; init; } = 5;
+    [Assumed("", "a bath of which less than this share is used is called fresh")] public double BathFreshShare { get; init; } = 0.03;
+    [Assumed("", "from this share used on a bath is said to be slow")] public double BathSlowShare { get; init; } = 0.5;
+    [Assumed("", "from this share used on a bath is said to be near its end")] public double BathEndShare { get; init; } = 0.8;
+    [Assumed("", "share of the rust left that is as good as none")] public double LookCleanShare { get; init; } = 0.02;
+    [Assumed("", "with so much of the rust left, bubbles come from bare metal")] public double LookBareShare { get; init; } = 0.3;
+    [Assumed("", "with so much of the rust left, grease may be in the way")] public double LookStuckShare { get; init; } = 0.9;
     [Assumed("dm2/min", "a small gun clears so much rust in one pass")] public double BlastDm2Min { get; init; } = 1.5;
     [Assumed("", "share of what a compressor says it draws in that it delivers")] public double FreeAirShare { get; init; } = 0.65;
     [Assumed("", "share of the theoretical capacity a bath gives in practice")] public double BathCapacityShare { get; init; } = 0.5;

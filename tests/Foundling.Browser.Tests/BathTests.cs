@@ -50,7 +50,8 @@ public sealed class BathTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Click("#bath-1 .loads a[href*='/out/']");
         _b.Until(() => _b.Has(".run h1"), "the run begins");
         _b.Click(".run .btn.do");
-        _b.Until(() => _b.Has(".run [data-until]") && System.Text.RegularExpressions.Regex.IsMatch(_b.Text(".run [data-until]"), @"^\d+:\d\d$"), "it counts down");
+        _b.Until(() => _b.Has(".run [data-until]") && System.Text.RegularExpressions.Regex.IsMatch(_b.Text(".run [data-until]"), @"^\d+:\d\d$"),
+            "it counts down");
         string left = _b.Text(".run [data-until]");
         _b.Until(() => _b.Text(".run [data-until]") != left, "second by second");
         _b.Driver.Navigate().Refresh();

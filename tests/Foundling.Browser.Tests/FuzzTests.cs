@@ -95,7 +95,8 @@ public sealed class FuzzTests : IDisposable
         }
     }
 
-    private async Task<IHtmlDocument> Page(string path) => new HtmlParser().ParseDocument(await Send(() => new HttpRequestMessage(HttpMethod.Get, path), path));
+    private async Task<IHtmlDocument> Page(string path) => new HtmlParser().ParseDocument(await Send(() => new HttpRequestMessage(HttpMethod.Get, path),
+        path));
 
     private static readonly string[] Leaves = ["origin", "state", "aim", "rod", "log", "proof", "papers", "book", "sole", "ways", "needs", "rules",
         "condition"];
@@ -218,7 +219,8 @@ public sealed class FuzzTests : IDisposable
                 {
                     string query = string.Join('&', Fields(form).Select(f =>
                         $"{f.Name}={Uri.EscapeDataString(_random.Next(2) == 0 && Bad() is { Length: < 2000 } bad ? bad : f.Value)}"));
-                    string to = (form.GetAttribute("action") is { Length: > 0 } action ? action.Split('#')[0].Split('?')[0] : path.Split('?')[0]) + "?" + query;
+                    string to = (form.GetAttribute("action") is { Length: > 0 } action ? action.Split('#')[0].Split('?')[0] : path.Split('?')[0]) + "?"
+                        + query;
                     await Send(() => new HttpRequestMessage(HttpMethod.Get, to), $"GET {to[..Math.Min(160, to.Length)]}");
                 }
             }

@@ -192,4 +192,43 @@ public sealed class BathTests : IDisposable
         early.Sentence.ShouldStartWith(tag.Label);
         (await Should.ThrowAsync<InputException>(() => baths.Pour(9, null))).Sentence.ShouldBe("That bath does not stand here any more.");
     }
+
+    [Fact]
+    public async Task A_scrub_between_two_soaks_is_a_step_of_the_rod_and_is_taken_back_with_it()
+    {
+        await using FoundlingDb db = _shop.Open();
+        int number = await Rusty(db, KindIds.Brace, (PartIds.Frame, 3));
+        Step(await Again(_shop, number), StepKey.SoakAgain).State.ShouldBe(StepState.Open, "plate takes two soaks");
+        BathBook baths = Baths(db);
+        await baths.Mix(Tub());
+        LoadNow load = await baths.PutIn(1, [.. (await baths.Waiting(null)).SelectMany(w => w.Parts).Select(p => p.Part.Key)]);
+        Wait first = (await Again(_shop, number)).Waits.Single(w => w.EndedAt is null && w.Bath == 1);
+        _shop.Time.Advance(TimeSpan.FromHours(6));
+        await baths.Look(1, load.Id, new BathNote { Left = 0.9 });
+        await baths.TakeBack(1);
+        (await Again(_shop, number)).Waits.Single(w => w.EndedAt is null && w.Bath == 1).ReadyAt.ShouldBe(first.ReadyAt, "a look taken back moves nothing");
+        await baths.Scrub(1, load.Id);
+        Step(await Again(_shop, number), StepKey.SoakAgain).State.ShouldBe(StepState.Done);
+        Wait second = (await Again(_shop, number)).Waits.Single(w => w.EndedAt is null && w.Bath == 1);
+        second.Step.Step.ShouldBe(StepKey.SoakAgain);
+        second.MustBeOutAt!.Value.ShouldBe(_shop.Time.GetUtcNow().AddHours(12), TimeSpan.FromSeconds(1), "its limit begins anew");
+        await baths.TakeBack(1);
+        Step(await Again(_shop, number), StepKey.SoakAgain).State.ShouldBe(StepState.Open);
+        (await Again(_shop, number)).Waits.Single(w => w.EndedAt is null && w.Bath == 1).Step.Step.ShouldBe(StepKey.Soak, "the first soak stands again");
+    }
+
+    [Fact]
+    public async Task What_is_kept_out_of_a_load_is_not_forgotten()
+    {
+        await using FoundlingDb db = _shop.Open();
+        int number = await Rusty(db, KindIds.MetalBenchPlane, (PartIds.Body, 3), (PartIds.Iron, 3));
+        BathBook baths = Baths(db);
+        await baths.Mix(Tub());
+        IReadOnlyList<PartWaiting> both = (await baths.Waiting(null)).ShouldHaveSingleItem().Parts;
+        both.Count.ShouldBeGreaterThan(1);
+        await baths.PutIn(1, [both[0].Part.Key]);
+        (await _shop.Tags(db).Log(number, 0, 50)).ShouldContain(e => e.Kind == EventKind.Note
+            && e.Text.StartsWith("Kept out of the long tub, and still to be done by hand:",
+            StringComparison.Ordinal) && e.Text.Contains(both[1].Part.Name, StringComparison.Ordinal));
+    }
 }

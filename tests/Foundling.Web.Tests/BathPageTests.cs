@@ -46,16 +46,19 @@ public sealed class BathPageTests : IAsyncLifetime
     {
         Visitor visitor = _host.Visit();
         IHtmlDocument shown = await visitor.Page("/baths/load?for=28&into=");
-        shown.QuerySelector("select[name=into] option[selected]")!.TextContent.ShouldContain("the green tub", customMessage: "what stands and fits is taken first");
+        shown.QuerySelector("select[name=into] option[selected]")!.TextContent.ShouldContain("the green tub",
+            customMessage: "what stands and fits is taken first");
         shown.QuerySelector("svg.bath [data-piece='28/frame']").ShouldNotBeNull("the part is drawn in it");
         shown.Body!.TextContent.ShouldContain("Plate itself holds, but flakes where rust has crept under it");
-        IHtmlDocument bath = await Sent(visitor, await Load(visitor, "part=28/frame&kind=chelating&tub=storage tub&litres=12", new() { ["name"] = "a new one" }));
+        IHtmlDocument bath = await Sent(visitor, await Load(visitor, "part=28/frame&kind=chelating&tub=storage tub&litres=12",
+            new() { ["name"] = "a new one" }));
         bath.QuerySelector("h1")!.TextContent.ShouldBe("a new one");
         bath.QuerySelector(".loads")!.TextContent.ShouldContain("F-0028");
         (await visitor.Page("/tag/28/rod")).QuerySelector("#step-soak.gone").ShouldNotBeNull("the soak of its rod is done with it");
         _host.Time.Advance(TimeSpan.FromHours(5));
         string look = bath.QuerySelector("form[id^=look-] input[name=load]")!.GetAttribute("value")!;
-        IHtmlDocument seen = await Sent(visitor, await visitor.Submit(bath, "form[id^=look-]", new() { ["left"] = "0", ["colour"] = "brown", ["bubbles"] = "few" }));
+        IHtmlDocument seen = await Sent(visitor, await visitor.Submit(bath, "form[id^=look-]", new() { ["left"] = "0", ["colour"] = "brown",
+            ["bubbles"] = "few" }));
         seen.Body!.TextContent.ShouldContain("Take it out: no rust is left");
         IHtmlDocument run = await visitor.Page($"/baths/5/out/{look}");
         run = await Sent(visitor, await visitor.Submit(run, ".run form", new()));
@@ -80,14 +83,16 @@ public sealed class BathPageTests : IAsyncLifetime
         file.Content.Headers.ContentType!.MediaType.ShouldBe("text/calendar");
         Calendar calendar = Calendar.Load(await file.Content.ReadAsStringAsync())!;
         CalendarEvent must = calendar.Events.Where(e => e.Summary!.StartsWith("Must be out", StringComparison.Ordinal)).ShouldHaveSingleItem();
-        must.Start!.AsUtc.ShouldBe(_host.Time.GetUtcNow().UtcDateTime.AddHours(1), TimeSpan.FromSeconds(1), "a plated part may be in citric acid for an hour");
+        must.Start!.AsUtc.ShouldBe(_host.Time.GetUtcNow().UtcDateTime.AddHours(1), TimeSpan.FromSeconds(1),
+            "a plated part may be in citric acid for an hour");
         must.Alarms.ShouldHaveSingleItem();
         calendar.Events.Select(e => e.Uid).Distinct().Count().ShouldBe(calendar.Events.Count);
         calendar.Events.ShouldContain(e => e.Summary == "Ready: the green tub");
     }
 
     [Theory, InlineData("kind=citric&percent=120&litres=5", "120 % is no bath for tools"), InlineData("kind=acetic&warm=100&litres=5", "too hot"),
-        InlineData("kind=citric&length=20 miles&width=100&depth=90&litres=5", "length"), InlineData("kind=chelating&litres=-3", "Say how much liquid is mixed"),
+        InlineData("kind=citric&length=20 miles&width=100&depth=90&litres=5", "length"), InlineData("kind=chelating&litres=-3",
+            "Say how much liquid is mixed"),
         InlineData("kind=chelating&litres=lots", "is not a number"), InlineData("kind=chelating&tub=photo tray&litres=900", "do not fit")]
     public async Task What_cannot_be_is_said_and_nothing_is_mixed(string query, string said)
     {

@@ -7,8 +7,6 @@ namespace Foundling.Core.Baths;
 public static class Arranging
 {
     private const double StepMm = 10, RoundMm = 10;
-    private const int MostTurns = 2;
-
     private readonly record struct Rect(double X, double Y, double W, double H)
     {
         public bool Meets(Rect o, double gap) => X < o.X + o.W + gap - Whole.Slack && o.X < X + W + gap - Whole.Slack && Y < o.Y + o.H + gap - Whole.Slack
@@ -47,9 +45,9 @@ public static class Arranging
         }
         double fill = floor.Placed.Count == 0 ? 0 : floor.Placed.Max(p => p.ToMm) + assumptions.BathCoverMm;
         double displaced = floor.Placed.Sum(p => p.Piece.Litres * floor.Under(p));
-        return new BathArrangement(floor.Container, floor.Placed, left, fill, container.DepthMm - fill, displaced, Math.Max(0,
-            floor.Container.Litres(fill) - displaced))
+        return new BathArrangement(floor.Container, floor.Placed, left, fill, displaced, Math.Max(0, floor.Container.Litres(fill) - displaced))
         {
+            RunMm = BathVolume.Run(floor.Container.LengthMm, assumptions),
             Enough = left.Count == 0 ? null : Enough(pieces, assumptions),
         };
     }
@@ -91,7 +89,7 @@ public static class Arranging
 
         private double Most => Container.DepthMm - a.BathRimMm - a.BathCoverMm;
 
-        private double Run => Container.LengthMm - a.BathEndRoomMm;
+        private double Run => BathVolume.Run(Container.LengthMm, a);
 
         /// <summary>Share of a piece that lies under the liquid at one time.</summary>
         public double Under(Placed p) => p.Lay == Lay.EndForEnd ? Math.Min(1, Run / p.Piece.LengthMm) : 1;
@@ -156,9 +154,8 @@ public static class Arranging
         private bool EndForEnd(BathPiece piece)
         {
             double run = Run;
-            int turns = Whole.Ceiling((piece.LengthMm - a.BathOverlapMm) / (run - a.BathOverlapMm));
-            if (Container.Shape == ContainerShape.Cylinder || run <= a.BathOverlapMm || turns > MostTurns || piece.LengthMm <= run + Whole.Slack
-                || !Deep(piece, Lay.Along, 0))
+            if (Container.Shape == ContainerShape.Cylinder || run <= a.BathOverlapMm || !Deep(piece, Lay.Along, 0)
+                || BathVolume.Turns(piece.LengthMm, run, a) != BathVolume.MostTurns)
             {
                 return false;
             }
@@ -177,7 +174,7 @@ public static class Arranging
 
         private string Why(BathPiece piece)
         {
-            double longest = (2 * Run) - a.BathOverlapMm;
+            double longest = BathVolume.LongestMm(Run, a);
             bool box = Container.Shape == ContainerShape.Box;
             return piece.ThickMm > Most + Whole.Slack
                 ? $"The {piece.Name} lies {piece.ThickMm:0} mm high, and this container covers {Math.Max(0, Most):0} mm."

@@ -68,14 +68,16 @@ public sealed record LeftOut(BathPiece Piece, string Why);
 /// <param name="Placed">What lies in it.</param>
 /// <param name="Left">What does not go in.</param>
 /// <param name="FillMm">Depth of the liquid, mm; 0 for an empty container.</param>
-/// <param name="RimMm">What stays free below the rim, mm.</param>
 /// <param name="DisplacedL">What the load takes the place of, L.</param>
 /// <param name="LiquidL">Liquid to mix, L.</param>
-public sealed record BathArrangement(Container Container, IReadOnlyList<Placed> Placed, IReadOnlyList<LeftOut> Left, double FillMm, double RimMm,
+public sealed record BathArrangement(Container Container, IReadOnlyList<Placed> Placed, IReadOnlyList<LeftOut> Left, double FillMm,
     double DisplacedL, double LiquidL)
 {
     /// <summary>True when all of it goes in.</summary>
     public bool Fits => Left.Count == 0;
+
+    /// <summary>Length that lies under along it, mm: what is longer stands out by the rest.</summary>
+    public double RunMm { get; init; }
 
     /// <summary>The plainest box that would hold all of it, where this container does not; null where it does.</summary>
     public Container? Enough { get; init; }

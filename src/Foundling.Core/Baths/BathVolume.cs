@@ -38,14 +38,26 @@ public static class BathVolume
             };
         }
         double displaced = input.Parts.Sum(p => Check.NotNegative(p.MassG) / Check.Positive(p.DensityGCm3));
-        double run = Math.Max(tub.InsideLengthMm, tub.InsideWidthMm) - a.BathEndRoomMm;
-        int turns = Math.Max(1, Whole.Ceiling((length - a.BathOverlapMm) / (run - a.BathOverlapMm)));
-        if (length <= run + Whole.Slack)
-        {
-            turns = 1;
-        }
-        return new BathVolumeResult(fill, displaced, (area * fill / 1000) - displaced, turns > 2 ? null : turns, turns > 2, (2 * run) - a.BathOverlapMm);
+        double run = Run(Math.Max(tub.InsideLengthMm, tub.InsideWidthMm), a);
+        int turns = Turns(length, run, a);
+        bool refused = turns > MostTurns;
+        return new BathVolumeResult(fill, displaced, (area * fill / 1000) - displaced, refused ? null : turns, refused, LongestMm(run, a));
     }
+
+    /// <summary>In more turns than this the middle of a part never goes under.</summary>
+    public const int MostTurns = 2;
+
+    /// <summary>Length of a part that lies under along a tub, mm.</summary>
+    /// <param name="insideMm">Inside length of the tub, mm.</param>
+    /// <param name="a">Room at its ends.</param>
+    public static double Run(double insideMm, Assumptions a) => insideMm - a.BathEndRoomMm;
+
+    /// <summary>The longest part that goes under end for end, mm.</summary>
+    public static double LongestMm(double runMm, Assumptions a) => (MostTurns * runMm) - a.BathOverlapMm;
+
+    /// <summary>In how many turns a part goes under.</summary>
+    public static int Turns(double lengthMm, double runMm, Assumptions a) => lengthMm <= runMm + Whole.Slack ? 1
+        : Math.Max(1, Whole.Ceiling((lengthMm - a.BathOverlapMm) / (runMm - a.BathOverlapMm)));
 }
 
 /// <summary>Acid baths that are mixed.</summary>
@@ -86,6 +98,12 @@ public static class Mixing
         return new MixingResult(null, vinegar, ml - vinegar);
     }
 
+    /// <summary>Iron in the rust on an area, g.</summary>
+    /// <param name="areaMm2">The area, mm².</param>
+    /// <param name="rust">How rusty it is.</param>
+    /// <param name="a">How deep rust is, how heavy, and how much of it is iron.</param>
+    public static double IronG(double areaMm2, RustLevel rust, Assumptions a) => areaMm2 * Soak.RustDepthMm(rust, a) / 1000 * a.RustDensity * a.IronInRust;
+
     /// <summary>Iron a bath has taken, what is left of it, and what neutralises the rest.</summary>
     public static SpentResult Spent(SpentInput input, Assumptions assumptions)
     {
@@ -98,8 +116,7 @@ public static class Mixing
                     ? throw new InputException("heavier_after", "after_g", after, $"at most {before:0.##}",
                         $"A part cannot come out heavier ({after:0.##} g) than it went in ({before:0.##} g).")
                     : (before - after) * a.IronInRust
-                : load is { AreaMm2: double area, Rust: RustLevel rust } ? Check.NotNegative(area,
-                    "area_mm2") * Soak.RustDepthMm(rust, a) / 1000 * a.RustDensity * a.IronInRust
+                : load is { AreaMm2: double area, Rust: RustLevel rust } ? IronG(Check.NotNegative(area, "area_mm2"), rust, a)
                 : throw new InputException("required", "loads", null, "weights before and after, or area and rust",
                     "Each load needs its weights before and after, or its area and how rusty it was.");
         }

@@ -41,7 +41,8 @@ public static class Blasting
         }
         double delivery = input.DeliveryLMin is double d ? Check.Between(d, 0, 5000, "delivery_l_min")
             : input.DisplacementLMin is double plate ? Check.Between(plate, 0, 5000, "displacement_l_min") * a.FreeAirShare
-            : throw new InputException("required", "delivery_l_min", null, "litres of free air a minute", "Say what the compressor delivers, or what its plate says.");
+            : throw new InputException("required", "delivery_l_min", null, "litres of free air a minute",
+                "Say what the compressor delivers, or what its plate says.");
         double stored = tank * (high - low) / BarOfAir, minutes = Check.Positive(input.AreaMm2, "area_mm2") / Mm2InDm2 / a.BlastDm2Min;
         const string before = "Tar and grease come off first, or they drive the medium into the seams; drain the water from tank and line.";
         if (delivery >= gun)

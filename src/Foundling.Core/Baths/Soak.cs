@@ -88,6 +88,12 @@ public static class Soak
         (bath == BathKind.Chelating ? a.OilWithinChelatingMin : a.OilWithinAcidMin)
         * (relativeHumidityPercent > a.DampPercent ? a.DampPercent / relativeHumidityPercent : 1);
 
+    /// <summary>How often to look in on a soak, min: four times over it, and always before it must be out.</summary>
+    /// <param name="hours">How long one soak is, h.</param>
+    /// <param name="outByHours">It must be out by then, h; null for no limit.</param>
+    public static double LookInMin(double hours, double? outByHours) =>
+        Math.Min(Math.Clamp(hours * 60 / 4, 20, 240), outByHours is double by ? by * 60 : double.MaxValue);
+
     private const double LeastShare = 0.01, LeastPercent = 0.01, ColdestRoomC = -20, HottestRoomC = 60, LeastLitres = 0.05, MostLitres = 5000;
 
     /// <summary>Time for a load; several soaks with a scrub between when a limit is shorter.</summary>
@@ -122,11 +128,7 @@ public static class Soak
         }
         int soaks = input.OutByHours is double outBy ? Math.Max(1, Whole.Ceiling(hours / Check.Positive(outBy, "out_by_hours"))) : 1;
         double each = hours / soaks;
-        double look = Math.Clamp(each * 60 / 4, 20, 240);
-        if (input.OutByHours is double by)
-        {
-            look = Math.Min(look, by * 60);
-        }
+        double look = LookInMin(each, input.OutByHours);
         double oil = OilWithinMin(input.Bath, input.RelativeHumidityPercent, a);
         return new SoakResult(reference, hours, input.OutByHours, soaks, each, look, oil, wanted, current, soda);
     }
@@ -138,12 +140,15 @@ public static class Soak
     /// <param name="hours">How long ago, h.</param>
     /// <param name="a">How fast 5 L cool.</param>
     public static double Cooled(double from, double room, double litres, double hours, Assumptions a) =>
-        room + ((from - room) * Math.Exp(-a.CoolingPerHour * Math.Cbrt(5 / Math.Max(LeastLitres, litres)) * Math.Max(0, hours)));
+        room + ((from - room) * Math.Exp(-Pace(Math.Max(LeastLitres, litres), a.CoolingPerHour) * Math.Max(0, hours)));
+
+    // Little water cools fast: by its surface, which grows slower than what it holds.
+    private static double Pace(double litres, double perHour) => perHour * Math.Cbrt(5 / litres);
 
     /// <summary>Hours until a cooling bath has done what <paramref name="at20"/> hours at 20 °C would do.</summary>
     private static double Cooling(double at20, double from, double room, double litres, double perHour)
     {
-        double k = perHour * Math.Cbrt(5 / litres);
+        double k = Pace(litres, perHour);
         double Rate(double h) => Math.Pow(2, (room + ((from - room) * Math.Exp(-k * h)) - 20) / 10);
         const double Step = 0.002, Cooled = 1e-9;
         double done = 0, h = 0;
@@ -162,23 +167,5 @@ public static class Soak
             done += part;
             h += Step;
         }
-    }
-
-    /// <summary>
-    /// When to look in: after the interval, but never at night; a look that falls at night moves to the evening before.
-    /// </summary>
-    public static DateTimeOffset LookInAt(DateTimeOffset start, double minutes, Assumptions assumptions)
-    {
-        Assumptions a = assumptions;
-        DateTimeOffset at = start.AddMinutes(minutes);
-        if (at.Hour < a.NightToHour)
-        {
-            at = new DateTimeOffset(at.Date.AddDays(-1).AddHours(a.NightFromHour), at.Offset);
-        }
-        else if (at.Hour >= a.NightFromHour)
-        {
-            at = new DateTimeOffset(at.Date.AddHours(a.NightFromHour), at.Offset);
-        }
-        return at < start ? start.AddMinutes(minutes) : at;
     }
 }

@@ -5,7 +5,8 @@ public static class FieldWords
 {
     private static readonly Dictionary<string, string> Words = new()
     {
-        ["tank_l"] = "what the compressor's tank holds", ["high_bar"] = "pressure at which it switches off", ["low_bar"] = "pressure down to which the gun works",
+        ["tank_l"] = "what the compressor's tank holds", ["high_bar"] = "pressure at which it switches off",
+            ["low_bar"] = "pressure down to which the gun works",
         ["gun_l_min"] = "free air the gun takes a minute", ["delivery_l_min"] = "free air the compressor delivers a minute",
         ["displacement_l_min"] = "what its plate says it draws in a minute", ["stored_l"] = "free air a full tank gives",
         ["blast_seconds"] = "how long one pass may be", ["recovery_seconds"] = "how long the tank fills again", ["passes"] = "passes the area takes",
@@ -24,7 +25,8 @@ public static class FieldWords
         ["book_likely_min"] = "minutes the book gives it, most likely", ["actual_min"] = "minutes it really took, one job on a line",
         ["acid"] = "which acid the bath is made with", ["volume_ml"] = "liquid wanted", ["target_percent"] = "strength wanted, by weight",
             ["stock_percent"] = "strength of what is in the bottle; none for crystals",
-        ["acid_g"] = "acid put in", ["theoretical_g_iron_per_g_acid"] = "iron a gram of the acid can take up, from its data sheet", ["loads"] = "what went in",
+        ["acid_g"] = "acid put in", ["theoretical_g_iron_per_g_acid"] = "iron a gram of the acid can take up, from its data sheet",
+            ["loads"] = "what went in",
         ["bath"] = "which bath", ["rust"] = "how heavy the rust is", ["temperature_c"] = "temperature of the bath",
             ["percent"] = "strength of the bath, by weight", ["spent"] = "share of the bath that is used up, 0 to 1",
         ["relative_humidity_percent"] = "air over the bench, for drying", ["out_by_hours"] = "when a part in the load must be out",

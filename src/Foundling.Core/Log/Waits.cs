@@ -34,7 +34,7 @@ public static class Waits
     private static Wait Begun(Deed deed, string what, Lag lag, DateTimeOffset now, TimeZoneInfo zone, Assumptions assumptions) => new()
     {
         Id = Guid.CreateVersion7(now), Step = deed.Id, Kind = lag.Kind, What = what, StartedAt = now, ReadyAt = now.AddMinutes(lag.LeastMin),
-        LookInAt = lag.LookInMin is double look ? Baths.Soak.LookInAt(TimeZoneInfo.ConvertTime(now, zone), look, assumptions).ToUniversalTime() : null,
+        LookInAt = lag.LookInMin is double look ? new Baths.Nights(zone, assumptions).LookIn(now, look).ToUniversalTime() : null,
         MustBeOutAt = lag.MostMin is double most ? now.AddMinutes(most) : null, EndedBy = [.. lag.EndedBy ?? []],
     };
 

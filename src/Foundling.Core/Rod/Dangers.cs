@@ -25,6 +25,9 @@ public static class Dangers
         return [.. said.Distinct().Where(c => c != CautionId.BareEdge || !said.Contains(CautionId.Grinder))];
     }
 
+    /// <summary>What hurts whoever tries or proves a tool.</summary>
+    public static IReadOnlyList<CautionId> InUse(ToolKind tool) => tool.Manner.Danger is { } danger ? [danger] : [];
+
     /// <summary>What cuts the hand that holds these parts.</summary>
     private static IEnumerable<CautionId> Cuts(PlanQuestion q, IReadOnlyList<PartId> parts)
     {

@@ -297,7 +297,7 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
 
     private IEnumerable<PartDef> Replaced() => HandleWays.Remade(this) is { Count: > 0 } remade
         ? Present.Where(p => remade.Contains(p) || (p.Is(PartIds.Wedge) && Tool.Part(PartIds.Haft) is not null))
-        : Rules.HandleRules.WedgeIsPast(this) ? Those(PartIds.Wedge) : [];
+        : HandleWays.WedgeIsPast(this) ? Those(PartIds.Wedge) : [];
 
     /// <summary>Keys of what cuts the hand that holds it: edges, and those of a set.</summary>
     public IReadOnlySet<PartId> Sharp => Answered.Sharp ??= [.. Edges.Concat(Tool.Set).Select(p => p.Id)];

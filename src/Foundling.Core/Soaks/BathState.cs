@@ -81,6 +81,11 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
     public BathArrangement Lying(IEnumerable<SoakedPart> more, Assumptions a, IEnumerable<Wanted>? places = null) => Arranging.Of(Bath.Container,
         [.. In.SelectMany(l => l.Standing).Concat(more).Select(p => p.Piece)], a, [.. In.SelectMany(l => l.Places), .. places ?? []]);
 
+    /// <summary>True for a bath that is not used up and covers what comes to it beside what is in it.</summary>
+    /// <param name="more">Parts that are to go in.</param>
+    /// <param name="a">Cover, rim and room.</param>
+    public bool Takes(IEnumerable<SoakedPart> more, Assumptions a) => Spent(a) < 1 && Lying(more, a) is { Fits: true } lies && lies.LiquidL <= Bath.Litres;
+
     /// <summary>How a bath stands after all that happened to it.</summary>
     /// <param name="bath">The bath.</param>
     /// <param name="assumptions">How much iron a bath takes.</param>
@@ -121,7 +126,7 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
             {
                 OutAt = l.OutAt.Concat((happened.Note.Of.Count == 0 ? l.Standing.Select(p => p.Key) : happened.Note.Of)
                     .Where(k => !l.OutAt.ContainsKey(k)).Select(k => KeyValuePair.Create(k, happened.At))).ToDictionary(),
-                AfterG = happened.Note.AfterG ?? l.AfterG,
+                AfterG = happened.Note.AfterG ?? l.AfterG, OiledAt = null,
             }),
             BathDeed.Oiled => On(l => l with { OiledAt = happened.At, AfterG = happened.Note.AfterG ?? l.AfterG }),
             BathDeed.PouredAway => felt with { PouredAt = happened.At },
@@ -141,14 +146,14 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
 
     /// <summary>Iron that the rust of a part will give, g.</summary>
     public static double IronIn(SoakedPart part, Assumptions a) =>
-        part.AreaDm2 * Dm2InMm2 * Soak.RustDepthMm(part.Rust, a) / GInKg * a.RustDensity * a.IronInRust;
+        Mixing.IronG(part.AreaDm2 * Dm2InMm2, part.Rust, a);
 
-    /// <summary>Iron it can take in all, g; null where nothing is used up, as in electrolysis.</summary>
+    /// <summary>Iron it can take in all, g; null where nothing is used up, as in electrolysis, or nothing is known.</summary>
     public double? CapacityG(Assumptions a) => Bath.Kind switch
     {
         BathKind.Electrolysis => null,
         BathKind.Chelating => a.ChelatingIronGL * Bath.Litres,
-        _ => AcidG * Chemistry.IronPerAcid(Acid) * a.BathCapacityShare,
+        _ => Chemistry.AcidOf(Bath.Kind) is Acid acid ? AcidG * Chemistry.IronPerAcid(acid) * a.BathCapacityShare : null,
     };
 
     /// <summary>How far it is used up: 0 fresh, 1 at the end of its capacity.</summary>
@@ -157,13 +162,11 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
     /// <summary>Acid as mixed, g; 0 for other baths.</summary>
     public double AcidG => Bath is { IsAcid: true, Percent: double percent } ? percent / 100 * Bath.Litres * GInKg : 0;
 
-    private Acid Acid => Bath.Kind == BathKind.Acetic ? Baths.Acid.Acetic : Baths.Acid.Citric;
-
     /// <summary>Acid still free, g, and the bicarbonate that neutralises it, g.</summary>
     public (double AcidG, double BicarbonateG) Free(Assumptions a)
     {
-        double free = Bath.IsAcid ? Math.Max(0, AcidG - (IronTakenG(a) / Chemistry.IronPerAcid(Acid))) : 0;
-        return (free, free * Chemistry.BicarbonatePerAcid(Acid));
+        double free = Chemistry.AcidOf(Bath.Kind) is Acid acid ? Math.Max(0, AcidG - (IronTakenG(a) / Chemistry.IronPerAcid(acid))) : 0;
+        return (free, free > 0 ? free * Chemistry.BicarbonatePerAcid(Chemistry.AcidOf(Bath.Kind)!.Value) : 0);
     }
 
     /// <summary>How many more loads like these it can take before it is used up; null where it is not.</summary>
@@ -175,8 +178,17 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
         {
             return null;
         }
-        double free = capacity - IronTakenG(a);
-        return waiting.TakeWhile(iron => (free -= iron) >= -Whole.Slack).Count();
+        (double free, int loads) = (capacity - IronTakenG(a), 0);
+        foreach (double iron in waiting)
+        {
+            free -= iron;
+            if (free < -Whole.Slack)
+            {
+                break;
+            }
+            loads++;
+        }
+        return loads;
     }
 
     /// <summary>Its temperature at a moment, °C: as measured or mixed, on its way to that of the room.</summary>

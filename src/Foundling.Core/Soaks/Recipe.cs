@@ -22,7 +22,7 @@ public sealed record RecipeLine(SupplyId Item, double Amount, double Cost)
 /// <param name="Never">What must never go with it, in a sentence.</param>
 public sealed record Recipe(IReadOnlyList<RecipeLine> Lines, double WaterL, double NeutraliseG, IReadOnlyList<Caution> Cautions, string Never)
 {
-    private const double MlInL = 1000, BoilingC = 90, ColdestC = 1, WeakestPercent = 0.5, StrongestPercent = 30, HalfG = 0.5;
+    private const double HottestC = 90, ColdestC = 1, WeakestPercent = 0.5, StrongestPercent = 30;
 
     /// <summary>What all of it costs, in the shop's money.</summary>
     public double Cost => Lines.Sum(l => l.Cost);
@@ -34,20 +34,11 @@ public sealed record Recipe(IReadOnlyList<RecipeLine> Lines, double WaterL, doub
     public static Recipe Of(StandingBath bath, Assumptions a)
     {
         Checked(bath, a);
-        RecipeLine Line(SupplyId item, double amount) => new(item, amount, amount * a.PriceOf(Supplies.Find(item)!));
-        double litres = bath.Litres, percent = bath.Percent ?? 0;
-        double soda = bath.IsAcid ? percent / 100 * litres * MlInL * Chemistry.BicarbonatePerAcid(bath.Kind == BathKind.Acetic ? Acid.Acetic : Acid.Citric) : 0;
-        (List<RecipeLine> lines, double water) = bath.Kind switch
-        {
-            BathKind.Citric => ([Line(SupplyIds.CitricAcid, Math.Ceiling(Mixing.Of(new MixingInput(Acid.Citric, litres * MlInL, percent)).CitricG!.Value
-                - HalfG))], litres),
-            BathKind.Acetic => Thinned(Mixing.Of(new MixingInput(Acid.Acetic, litres * MlInL, percent, Math.Max(percent, a.AcidPercent)))),
-            BathKind.Electrolysis => ([Line(SupplyIds.WashingSoda, Math.Round(a.WashingSodaGL * litres)), Line(SupplyIds.PlainIronAnode, 1)], litres),
-            _ => (new List<RecipeLine> { Line(SupplyIds.ChelatingBath, litres) }, 0d),
-        };
-        (List<RecipeLine>, double) Thinned(MixingResult mixed) => ([Line(SupplyIds.Vinegar, mixed.VinegarMl!.Value / MlInL)], mixed.WaterMl!.Value / MlInL);
+        List<RecipeLine> lines = [.. Ingredients.Of(bath.Kind, bath.Percent, bath.Litres, a).Select(i =>
+            new RecipeLine(i.Item, i.Amount, i.Amount * a.PriceOf(Supplies.Find(i.Item)!)))];
+        double free = BathState.Of(bath, a).Free(a).BicarbonateG;
         CautionId caution = bath.Kind == BathKind.Electrolysis ? CautionId.Electrolysis : bath.IsAcid ? CautionId.Acid : CautionId.Bath;
-        return new Recipe(lines, water, soda, Safety.Cautions.Of([caution]), bath.Kind switch
+        return new Recipe(lines, Ingredients.WaterL(bath.Kind, bath.Percent, bath.Litres, a), free, Safety.Cautions.Of([caution]), bath.Kind switch
         {
             BathKind.Electrolysis => "No stainless steel in it, as anode or as work, and no acid: soda and acid make nothing but foam.",
             BathKind.Chelating => "No bleach and no acid in it: they end it.",
@@ -72,11 +63,11 @@ public sealed record Recipe(IReadOnlyList<RecipeLine> Lines, double WaterL, doub
                 : $"{bath.Percent:0.##} % is no bath for tools: between {WeakestPercent:0.#} and {StrongestPercent:0} %, and 5 is usual.");
         }
         bath.Percent = bath.IsAcid ? bath.Percent : null;
-        if (bath.WarmC is double warm && !(warm >= ColdestC && warm <= BoilingC))
+        if (bath.WarmC is double warm && !(warm >= ColdestC && warm <= HottestC))
         {
-            throw new InputException("bath_temperature", "warm_c", warm, $"{ColdestC:0} to {BoilingC:0}",
-                $"Water of {warm:0.#} °C is {(warm > BoilingC ? "too hot: it scalds, and drives the acid into the air" : "ice")}. "
-                    + $"Between {ColdestC:0} and {BoilingC:0} °C; as warm as a bath, about {a.WarmBathC:0} °C, is enough.");
+            throw new InputException("bath_temperature", "warm_c", warm, $"{ColdestC:0} to {HottestC:0}",
+                $"Water of {warm:0.#} °C is {(warm > HottestC ? "too hot: it scalds, and drives the acid into the air" : "ice")}. "
+                    + $"Between {ColdestC:0} and {HottestC:0} °C; as warm as a bath, about {a.WarmBathC:0} °C, is enough.");
         }
         double most = bath.Container.Litres(bath.Container.DepthMm - a.BathRimMm);
         return bath.Litres <= 0 || !double.IsFinite(bath.Litres)

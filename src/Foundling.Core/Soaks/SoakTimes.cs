@@ -45,6 +45,11 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
     /// <summary>True when something must have been out by a moment.</summary>
     public bool Late(DateTimeOffset now) => OutBy is DateTimeOffset by && by < now;
 
+    /// <summary>Keys of the parts that come out now: those whose time has come before the rest, else all.</summary>
+    /// <param name="now">Now.</param>
+    public IReadOnlySet<string> Due(DateTimeOffset now) => Parts.Where(p => p.Early && p.At <= now).Select(p => p.Part.Key).ToHashSet() is { Count: > 0 } first
+        ? first : Parts.Select(p => p.Part.Key).ToHashSet();
+
     /// <summary>A load as moments.</summary>
     /// <param name="state">The bath it is in.</param>
     /// <param name="load">The load; something of it is in.</param>
@@ -77,7 +82,7 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
         PartTime? first = parts.Where(p => p.OutBy is not null).MinBy(p => p.OutBy);
         DateTimeOffset over = first?.OutBy is DateTimeOffset end && end < ready ? end : ready;
         SoakResult worst = takes[main.MaxBy(p => hours[p.Rust])!.Rust];
-        double look = Math.Clamp(total / rounds * MinutesAnHour / 4, 20, 240);
+        double look = Soak.LookInMin(total / rounds, limit);
         var result = new SoakTimes(total, rounds, load.Round, over, first?.OutBy, first?.Part.Why, parts,
             Looks(load, first?.OutBy is DateTimeOffset must && must < ready ? must : ready, look, air.Nights, now), worst.DryAndOilWithinMinutes)
         {
@@ -111,13 +116,7 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
         DateTimeOffset last = load.Looks.Select(l => l.At).Append(load.RoundAt).Max();
         while (looks.Count < MostLooks)
         {
-            DateTimeOffset next = last.AddMinutes(minutes);
-            if (nights.Has(next))
-            {
-                DateTimeOffset evening = nights.EveningBefore(next);
-                // Just looked in the evening: the next is in the morning, unless it is over before.
-                next = evening > last.AddMinutes(minutes / 2) ? evening : nights.MorningAfter(next);
-            }
+            DateTimeOffset next = nights.LookIn(last, minutes);
             if (next >= over)
             {
                 break;

@@ -44,6 +44,20 @@ public sealed class StandingBath
     /// <summary>What happened to it, in order.</summary>
     public List<BathEvent> Events { get; set; } = [];
 
+    /// <summary>Adds what happened. Its moment is after all that happened before, whatever the clock of the shop says.</summary>
+    /// <param name="at">When.</param>
+    /// <param name="kind">What.</param>
+    /// <param name="load">The load it is about; null for the bath as a whole.</param>
+    /// <param name="note">What was seen, put in or taken out.</param>
+    public BathEvent Happened(DateTimeOffset at, BathDeed kind, Guid? load, BathNote? note = null)
+    {
+        DateTimeOffset last = Events.Select(e => e.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
+        var happened = BathEvent.New(at > last ? at : last.AddTicks(1), kind, load, note);
+        Events.Add(happened);
+        Version++;
+        return happened;
+    }
+
     /// <summary>True for an acid, which is neutralised.</summary>
     public bool IsAcid => Kind is BathKind.Citric or BathKind.Acetic or BathKind.Phosphoric;
 }

@@ -21,6 +21,14 @@ public static partial class Typed
             && amount <= 1_000_000;
     }
 
+    /// <summary>Reads a plain number that may be left out: <c>12.5</c>, <c>12,5</c>, <c>40 %</c>.</summary>
+    /// <param name="text">What was typed.</param>
+    /// <param name="field">The field it was typed into.</param>
+    /// <exception cref="InputException">Not a number.</exception>
+    public static double? NumberOrNull(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null
+        : double.TryParse(Short(text).TrimEnd('%', ' ').Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
+        : throw new InputException("not_a_number", field, text, "a number", $"\"{Shorten.To(text, MostLetters)}\" is not a number.");
+
     /// <summary>Reads a duration in minutes: <c>25</c>, <c>25 min</c>, <c>1:30</c>, <c>1 h 30</c>, <c>1.5 h</c>.</summary>
     public static bool TryMinutes(string? text, out double minutes)
     {

@@ -27,7 +27,8 @@ internal static class DemoBaths
         {
             if (tag.Waits.FirstOrDefault(w => w.EndedAt is null && w.Step.Step == StepKey.Soak) is { } wait && tag.Aim is AimKind aim)
             {
-                Into(green, tag, wait, RodDesk.Ask(tag, aim, here, book), new SoakAir(here.Climate.TemperatureC, here.Climate.RelativeHumidityPercent, here.Assumptions,
+                Into(green, tag, wait, RodDesk.Ask(tag, aim, here, book), new SoakAir(here.Climate.TemperatureC, here.Climate.RelativeHumidityPercent,
+                    here.Assumptions,
                     zone), now);
             }
         }
@@ -39,7 +40,8 @@ internal static class DemoBaths
         Past(gutter, now.AddDays(-2), (14, RustLevel.Medium));
         var jar = new StandingBath
         {
-            Number = 3, Name = "pickle jar", Kind = BathKind.Acetic, Percent = 5, Litres = 1, Container = Container.Upright(95, 210), MixedAt = now.AddDays(-30),
+            Number = 3, Name = "pickle jar", Kind = BathKind.Acetic, Percent = 5, Litres = 1, Container = Container.Upright(95, 210),
+                MixedAt = now.AddDays(-30),
         };
         Past(jar, now.AddDays(-24), (5, RustLevel.Heavy));
         var tank = new StandingBath
@@ -58,14 +60,16 @@ internal static class DemoBaths
         bath.Events.Add(BathEvent.New(wait.StartedAt, BathDeed.LoadIn, Guid.CreateVersion7(wait.StartedAt), new BathNote { Parts = parts }));
         var state = BathState.Of(bath, air.Assumptions);
         var times = SoakTimes.Of(state, state.Loads[^1], air, now);
-        (wait.Bath, wait.ReadyAt, wait.MustBeOutAt, wait.LookInAt) = (bath.Number, times.ReadyAt, times.OutBy, times.LookIns.Count > 0 ? times.LookIns[0] : null);
+        (wait.Bath, wait.ReadyAt, wait.MustBeOutAt, wait.LookInAt) = (bath.Number, times.ReadyAt, times.OutBy, times.LookIns.Count > 0 ? times.LookIns[0]
+            : null);
     }
 
     // A load of a tool that has left since.
     private static void Past(StandingBath bath, DateTimeOffset at, params (double Dm2, RustLevel Rust)[] parts)
     {
         var load = Guid.CreateVersion7(at);
-        bath.Events.Add(BathEvent.New(at, BathDeed.LoadIn, load, new BathNote { Parts = [.. parts.Select((p, i) => new SoakedPart(9, PartId.Of($"part_{i + 1}"),
+        bath.Events.Add(BathEvent.New(at, BathDeed.LoadIn, load, new BathNote { Parts = [.. parts.Select((p, i) => new SoakedPart(9,
+            PartId.Of($"part_{i + 1}"),
             $"part {i + 1}", p.Rust, p.Dm2, p.Dm2 / 40, 200, 50, 12))] }));
         bath.Events.Add(BathEvent.New(at.AddHours(14), BathDeed.TakenOut, load));
         bath.Events.Add(BathEvent.New(at.AddHours(14).AddMinutes(9), BathDeed.Oiled, load));

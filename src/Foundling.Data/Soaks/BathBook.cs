@@ -5,6 +5,7 @@ using Foundling.Core.Bench;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
+using Foundling.Core.Safety;
 using Foundling.Core.Shop;
 using Foundling.Core.Soaks;
 using Foundling.Core.Tags;
@@ -47,7 +48,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
 {
     private const int MostName = 60, MostWords = 300;
 
-    private static readonly StepKey[] Drying = [StepKey.SoakNeutralise, StepKey.SoakDry, StepKey.SoakOil];
+    private readonly BathRods _rods = new(tags, rods);
 
     /// <summary>The shop its soaks stand in.</summary>
     public async Task<SoakAir> Air(CancellationToken cancel = default)
@@ -112,13 +113,20 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         ShopContext here = await shop.Context(cancel).ConfigureAwait(false);
         foreach (Tag shown in await tags.InHand(cancel).ConfigureAwait(false))
         {
-            if (SoakOf(shown) is not null && await tags.Find(shown.Number, cancel).ConfigureAwait(false) is { } tag && SoakOf(tag) is { } step)
+            if (SoakOf(shown) is not null && await tags.Show(shown.Number, Planned, cancel).ConfigureAwait(false) is { } tag && SoakOf(tag) is { } step)
             {
                 waiting.Add(await Of(tag, step, bath, here, cancel).ConfigureAwait(false));
             }
         }
         return waiting;
     }
+
+    /// <summary>The bath the rod of a tag plans for its next soak; null when it has come to none.</summary>
+    public async Task<BathKind?> PlannedFor(int number, CancellationToken cancel = default) =>
+        await tags.Show(number, TagParts.Rod, cancel).ConfigureAwait(false) is { } tag && SoakOf(tag) is { } step ? step.Deed.Bath : null;
+
+    // All a plan is asked with, and what says whether it is its turn.
+    private const TagParts Planned = TagParts.Head | TagParts.Waits | TagParts.Surveys;
 
     private static PlanStep? SoakOf(Tag tag) => tag.Steps.FirstOrDefault(s => s.Key.Step == StepKey.Soak && s.State == StepState.Open);
 
@@ -145,7 +153,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await using (write.ConfigureAwait(false))
         {
             BathHere bath = await Known(number, cancel).ConfigureAwait(false);
-            List<ToolWaiting> tools = [];
+            List<(ToolWaiting Tool, string KeptOut)> tools = [];
             foreach (ToolWaiting tool in await Waiting(bath.Bath.Kind, cancel).ConfigureAwait(false))
             {
                 List<PartWaiting> going = [.. tool.Parts.Where(p => keys.Contains(p.Part.Key))];
@@ -162,9 +170,9 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
                     throw new InputException("bath_harms", "parts", harmed.Part.Key, "parts this bath does not harm",
                         $"{tool.Tag.Label}, {harmed.Part.Name}: {harmed.Limit.Reason}.");
                 }
-                tools.Add(tool with { Parts = going });
+                tools.Add((tool with { Parts = going }, string.Join(", ", tool.Parts.Except(going).Select(p => p.Part.Name))));
             }
-            List<SoakedPart> parts = [.. tools.SelectMany(t => t.Parts).Select(p => p.Part)];
+            List<SoakedPart> parts = [.. tools.SelectMany(t => t.Tool.Parts).Select(p => p.Part)];
             if (parts.Count == 0)
             {
                 throw new InputException("required", "parts", null, "one part or more", "Tick what goes in.");
@@ -172,14 +180,19 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             Covered(bath, parts);
             DateTimeOffset now = time.GetUtcNow();
             var load = Guid.CreateVersion7(now);
-            await Happened(bath.Bath, BathEvent.New(now, BathDeed.LoadIn, load, new BathNote { Parts = parts, BeforeG = Weight(beforeG),
-                Places = places ?? [] }), cancel).ConfigureAwait(false);
+            var note = new BathNote { Parts = parts, BeforeG = Weight(beforeG), Places = places ?? [] };
+            await Happened(bath.Bath, BathDeed.LoadIn, load, note, cancel).ConfigureAwait(false);
             BathHere after = Here(bath.Bath, bath.Air);
             LoadHere standing = after.Loads.First(l => l.Load.Id == load);
-            foreach (ToolWaiting tool in tools)
+            foreach ((ToolWaiting tool, string keptOut) in tools)
             {
-                tool.Tag.SeenCautions = [.. tool.Tag.SeenCautions.Union(tool.Step.Cautions)];
-                await rods.Finish(tool.Tag, tool.Step, w => Set(w, standing, tool.Tag, number), cancel).ConfigureAwait(false);
+                Tag tag = (await tags.Find(tool.Tag.Number, cancel).ConfigureAwait(false))!;
+                tag.SeenCautions = [.. tag.SeenCautions.Union(tool.Step.Cautions)];
+                if (keptOut.Length > 0)
+                {
+                    tag.Happened(BenchEvent.New(now, EventKind.Note, $"Kept out of {bath.Bath.Name}, and still to be done by hand: {keptOut}", tool.Step.Key));
+                }
+                await rods.Finish(tag, SoakOf(tag)!, w => BathRods.Set(w, standing, tag, number), cancel).ConfigureAwait(false);
             }
             await write.Done(cancel).ConfigureAwait(false);
             return standing.Load;
@@ -201,23 +214,6 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         }
     }
 
-    private static void Set(Wait wait, LoadHere load, Tag tag, int bath)
-    {
-        bool early = wait.EndedBy.Contains(StepKey.SoakEarly) && !wait.EndedBy.Contains(StepKey.SoakLift);
-        List<PartTime> parts = [.. (load.Times?.Parts ?? []).Where(p => p.Part.Tag == tag.Number && p.Early == early)];
-        if (parts.Count == 0)
-        {
-            parts = [.. (load.Times?.Parts ?? []).Where(p => p.Part.Tag == tag.Number)];
-        }
-        if (parts.Count == 0)
-        {
-            return;
-        }
-        DateTimeOffset? by = parts.Min(p => p.OutBy);
-        (wait.Bath, wait.ReadyAt, wait.MustBeOutAt) = (bath, parts.Max(p => p.At), by);
-        wait.LookInAt = load.Times!.LookIns.Count > 0 && load.Times.LookIns[0] < (by ?? DateTimeOffset.MaxValue) ? load.Times.LookIns[0] : null;
-    }
-
     /// <summary>Keeps what somebody saw who looked in, and moves the waits of the tools that are in it.</summary>
     /// <exception cref="InputException">A share that is none, or no such load.</exception>
     public async Task Look(int number, Guid load, BathNote note, CancellationToken cancel = default)
@@ -230,18 +226,13 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             {
                 throw new InputException("share", "left", left, "0 to 100 %", "What is left of the rust is between 0 and 100 %.");
             }
-            await Happened(bath.Bath, BathEvent.New(time.GetUtcNow(), BathDeed.LookedIn, load, note with { Text = Shorten.To(note.Text, MostWords) }), cancel)
-                .ConfigureAwait(false);
+            await Happened(bath.Bath, BathDeed.LookedIn, load, note with { Text = Shorten.To(note.Text, MostWords) }, cancel).ConfigureAwait(false);
             LoadHere after = Here(bath.Bath, bath.Air).Loads.First(l => l.Load.Id == load);
             string said = note.Left is double share ? $"{bath.Bath.Name}: {share * 100:0} % of the rust left" : $"{bath.Bath.Name}: looked in";
-            await EachTool(here.Load, async tag =>
+            await _rods.Each(here.Load, tag =>
             {
-                foreach (Wait wait in tag.Waits.Where(w => w.EndedAt is null && w.Bath == number))
-                {
-                    Set(wait, after, tag, number);
-                }
                 tag.Happened(BenchEvent.New(time.GetUtcNow(), EventKind.LookedIn, said));
-                await tags.Save(tag, cancel).ConfigureAwait(false);
+                return _rods.Move(tag, after, number, cancel);
             }, cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
         }
@@ -272,54 +263,12 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await using (write.ConfigureAwait(false))
         {
             (BathHere bath, LoadHere here) = await In(number, load, cancel).ConfigureAwait(false);
-            await Happened(bath.Bath, BathEvent.New(time.GetUtcNow(), deed, load, note), cancel).ConfigureAwait(false);
-            BathHere stands = Here(bath.Bath, bath.Air);
-            LoadHere? after = stands.Loads.FirstOrDefault(l => l.Load.Id == load);
-            await EachTool(here.Load, tag => Follow(tag, here.Load, after, stands, deed, cancel), cancel).ConfigureAwait(false);
+            await Happened(bath.Bath, deed, load, note, cancel).ConfigureAwait(false);
+            BathHere after = Here(bath.Bath, bath.Air);
+            LoadNow now = after.State.Loads.First(l => l.Id == load);
+            await _rods.Each(here.Load, tag => _rods.Follow(tag, now, after.Loads.FirstOrDefault(l => l.Load.Id == load), deed, number, cancel), cancel)
+                .ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
-        }
-    }
-
-    // The rod of each tool follows: out of the bath ends its wait, oiled finishes the rest of the block.
-    private async Task Follow(Tag tag, LoadNow before, LoadHere? after, BathHere bath, BathDeed deed, CancellationToken cancel)
-    {
-        LoadNow now = bath.State.Loads.First(l => l.Id == before.Id);
-        List<SoakedPart> own = [.. now.Parts.Where(p => p.Tag == tag.Number)];
-        string of = own.Select(p => p.Step?.Of).FirstOrDefault(s => s is not null) ?? "";
-        bool Out(SoakedPart p) => now.OutAt.ContainsKey(p.Key);
-        if (deed == BathDeed.TakenOut && own.All(Out))
-        {
-            await Done(tag, StepKey.SoakLift, of, cancel).ConfigureAwait(false);
-        }
-        if (deed == BathDeed.Oiled)
-        {
-            foreach (StepKey step in own.All(Out) ? [StepKey.SoakEarly, .. Drying] : new[] { StepKey.SoakEarly })
-            {
-                await Done(tag, step, of, cancel).ConfigureAwait(false);
-            }
-        }
-        if (deed == BathDeed.Scrubbed)
-        {
-            foreach (PlanStep again in tag.Steps.Where(s => s.Key.Step == StepKey.SoakAgain && s.State == StepState.Open).Take(1).ToList())
-            {
-                await rods.Finish(tag, again, w => Set(w, after!, tag, bath.Bath.Number), cancel).ConfigureAwait(false);
-            }
-        }
-        if (after?.Times is not null)
-        {
-            foreach (Wait wait in tag.Waits.Where(w => w.EndedAt is null && w.Bath == bath.Bath.Number))
-            {
-                Set(wait, after, tag, bath.Bath.Number);
-            }
-            await tags.Save(tag, cancel).ConfigureAwait(false);
-        }
-    }
-
-    private async Task Done(Tag tag, StepKey step, string of, CancellationToken cancel)
-    {
-        if (tag.Steps.FirstOrDefault(s => s.Key.Step == step && s.Key.Of == of && s.State == StepState.Open) is { } open)
-        {
-            await rods.Finish(tag, open, cancel).ConfigureAwait(false);
         }
     }
 
@@ -332,7 +281,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         {
             throw new InputException("bath_temperature", "temperature_c", c, "-5 to 100", $"No bath is {c:0.#} °C.");
         }
-        await Happened(bath.Bath, BathEvent.New(time.GetUtcNow(), BathDeed.Felt, null, new BathNote { TemperatureC = c }), cancel).ConfigureAwait(false);
+        await Happened(bath.Bath, BathDeed.Felt, null, new BathNote { TemperatureC = c }, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Pours a bath away.</summary>
@@ -345,8 +294,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             throw new InputException("bath_in_use", "number", number, "an empty bath", $"{bath.Bath.Name} is not empty: take out what is in it first.");
         }
         bath.Bath.PouredAt = time.GetUtcNow();
-        var poured = BathEvent.New(bath.Bath.PouredAt.Value, BathDeed.PouredAway, null, new BathNote { Text = Shorten.To(words, MostWords) });
-        await Happened(bath.Bath, poured, cancel).ConfigureAwait(false);
+        await Happened(bath.Bath, BathDeed.PouredAway, null, new BathNote { Text = Shorten.To(words, MostWords) }, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Takes the last thing that happened to a bath back, on the rods of its tools too.</summary>
@@ -361,59 +309,35 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
                 "Nothing has happened to this bath yet.");
             bath.Bath.PouredAt = last.Kind == BathDeed.PouredAway ? null : bath.Bath.PouredAt;
             LoadNow? before = bath.State.Loads.FirstOrDefault(l => l.Id == last.Load);
-            var back = BathEvent.New(time.GetUtcNow(), BathDeed.TakenBack, null, new BathNote { TakesBack = last.Id });
-            await Happened(bath.Bath, back, cancel).ConfigureAwait(false);
+            await Happened(bath.Bath, BathDeed.TakenBack, null, new BathNote { TakesBack = last.Id }, cancel).ConfigureAwait(false);
             if (before is not null)
             {
                 LoadHere? after = Here(bath.Bath, bath.Air).Loads.FirstOrDefault(l => l.Load.Id == before.Id);
-                await EachTool(before, tag => Undo(tag, last, before, after, number, cancel), cancel).ConfigureAwait(false);
+                await _rods.Each(before, tag => _rods.Undo(tag, last, before, after, number, cancel), cancel).ConfigureAwait(false);
             }
             await write.Done(cancel).ConfigureAwait(false);
         }
     }
 
-    private async Task Undo(Tag tag, BathEvent last, LoadNow before, LoadHere? after, int number, CancellationToken cancel)
+    /// <summary>What to mind at a step of the tools of a load.</summary>
+    /// <param name="load">The load.</param>
+    /// <param name="step">The step.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<IReadOnlyList<Caution>> Minded(LoadNow load, StepKey step, CancellationToken cancel = default)
     {
-        List<SoakedPart> own = [.. before.Parts.Where(p => p.Tag == tag.Number)];
-        string of = own.Select(p => p.Step?.Of).FirstOrDefault(s => s is not null) ?? "";
-        StepKey[] reopened = last.Kind switch
-        {
-            BathDeed.LoadIn => [StepKey.Soak],
-            BathDeed.TakenOut => [StepKey.SoakLift],
-            BathDeed.Oiled => [StepKey.SoakEarly, .. Drying],
-            _ => [],
-        };
-        foreach (PlanStep step in tag.Steps.Where(s => reopened.Contains(s.Key.Step) && s.Key.Of == of && s.State == StepState.Done).ToList())
-        {
-            await rods.Reopen(tag, step, cancel).ConfigureAwait(false);
-        }
-        if (last.Kind == BathDeed.TakenOut && after is not null)
-        {
-            foreach (Wait wait in tag.Waits.Where(w => w.Bath == number && w.StartedAt >= before.InAt.AddMinutes(-1)))
-            {
-                wait.EndedAt = null;
-                Set(wait, after, tag, number);
-            }
-            await tags.Save(tag, cancel).ConfigureAwait(false);
-        }
-    }
-
-    private async Task EachTool(LoadNow load, Func<Tag, Task> then, CancellationToken cancel)
-    {
+        List<CautionId> ids = [];
         foreach (int number in load.Parts.Select(p => p.Tag).Distinct())
         {
-            if (await tags.Find(number, cancel).ConfigureAwait(false) is { } tag)
-            {
-                await then(tag).ConfigureAwait(false);
-            }
+            Tag? tag = await tags.Show(number, TagParts.Rod, cancel).ConfigureAwait(false);
+            ids.AddRange(tag?.Steps.Where(s => s.Key.Step == step).SelectMany(s => s.Cautions) ?? []);
         }
+        return Cautions.Of(ids);
     }
 
-    private async Task Happened(StandingBath bath, BathEvent happened, CancellationToken cancel)
+    private Task<int> Happened(StandingBath bath, BathDeed kind, Guid? load, BathNote note, CancellationToken cancel)
     {
-        bath.Events.Add(happened);
-        bath.Version++;
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        bath.Happened(time.GetUtcNow(), kind, load, note);
+        return db.SaveChangesAsync(cancel);
     }
 
     private async Task<BathHere> Known(int number, CancellationToken cancel, bool poured = false) =>

@@ -22,7 +22,8 @@ public static class BathCalendar
         {
             foreach ((LoadNow load, SoakTimes? times) in bath.Loads.Select(l => (l.Load, l.Times)).Where(l => l.Times is not null))
             {
-                string what = string.Join("; ", load.Standing.GroupBy(p => p.Tag).Select(g => $"{Tag.LabelOf(g.Key)} {string.Join(", ", g.Select(p => p.Name))}"));
+                string what = string.Join("; ", load.Standing.GroupBy(p => p.Tag)
+                    .Select(g => $"{Tag.LabelOf(g.Key)} {string.Join(", ", g.Select(p => p.Name))}"));
                 for (int i = 0; i < times!.LookIns.Count; i++)
                 {
                     Add(calendar, $"{load.Id:N}-{load.Round}-look-{i + 1}", times.LookIns[i], $"Look in: {bath.Bath.Name}", what, 0);

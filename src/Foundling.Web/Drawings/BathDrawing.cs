@@ -31,9 +31,7 @@ public sealed record BathDrawing(BathArrangement Lies, IReadOnlyDictionary<strin
     private Container Tub => Lies.Container;
 
     // What is turned end for end stands out on one side, and then on the other.
-    private double Out => Lies.Placed.Where(p => p.Lay == Lay.EndForEnd).Select(p => p.Piece.LengthMm - Run).DefaultIfEmpty(0).Max();
-
-    private double Run => Tub.LengthMm - Edge;
+    private double Out => Lies.Placed.Where(p => p.Lay == Lay.EndForEnd).Select(p => p.Piece.LengthMm - Lies.RunMm).DefaultIfEmpty(0).Max();
 
     /// <summary>Left wall, mm from the left of the drawing.</summary>
     public double Left => Edge + Out;
@@ -74,7 +72,7 @@ public sealed record BathDrawing(BathArrangement Lies, IReadOnlyDictionary<strin
     /// <summary>How a part that stands out leans in the view from the side, turned one way or the other.</summary>
     public string Lean(Placed placed, bool other)
     {
-        double angle = Math.Atan2(Tub.DepthMm, Run) * 180 / Math.PI;
+        double angle = Math.Atan2(Tub.DepthMm, Lies.RunMm) * 180 / Math.PI;
         return other
             ? string.Create(CultureInfo.InvariantCulture, $"translate({Left + Tub.LengthMm - Wall:0.#} {Floor - Wall:0.#}) scale(-1 1) rotate({-angle:0.##})")
             : string.Create(CultureInfo.InvariantCulture, $"translate({Left + Wall:0.#} {Floor - Wall:0.#}) rotate({-angle:0.##})");

@@ -90,7 +90,8 @@ public sealed class OddStateTests
         Deed iron = Step(Ask(KindIds.ShoulderPlane, AimKind.Work, F(PartIds.Iron, FindingKind.Seizure, 2)), StepKey.FreeDriver)!;
         iron.Title.ShouldBe("Tap iron loose");
         iron.Needs.ShouldNotContain(n => n.Item == SupplyIds.BenchVice);
-        Step(Ask(KindIds.Brace, AimKind.Work, F(PartId.Of("quill"), FindingKind.Seizure, 2)), StepKey.FreeDriver)!.Title.ShouldBe("Work quill loose in soft jaws");
+        Step(Ask(KindIds.Brace, AimKind.Work, F(PartId.Of("quill"), FindingKind.Seizure, 2)), StepKey.FreeDriver)!.Title
+            .ShouldBe("Work quill loose in soft jaws");
     }
 
     [Fact]

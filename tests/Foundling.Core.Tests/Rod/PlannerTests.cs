@@ -84,10 +84,12 @@ public sealed class PlannerTests
     public void A_look_in_at_night_moves_to_the_evening_before()
     {
         var start = new DateTimeOffset(2026, 3, 3, 20, 0, 0, TimeSpan.Zero);
-        Soak.LookInAt(start, 60, Assumptions.Standard).ShouldBe(start.AddMinutes(60));
-        Soak.LookInAt(start, 240, Assumptions.Standard).ShouldBe(start.AddHours(2));
-        Soak.LookInAt(start, 10 * 60, Assumptions.Standard).ShouldBe(start.AddHours(2));
-        Soak.LookInAt(start, 12 * 60, Assumptions.Standard).ShouldBe(start.AddHours(12));
+        var nights = new Nights(TimeZoneInfo.Utc, Assumptions.Standard);
+        nights.LookIn(start, 60).ShouldBe(start.AddMinutes(60));
+        nights.LookIn(start, 240).ShouldBe(start.AddHours(2));
+        nights.LookIn(start, 10 * 60).ShouldBe(start.AddHours(2));
+        nights.LookIn(start, 12 * 60).ShouldBe(start.AddHours(12));
+        nights.LookIn(start.AddHours(2), 240).ShouldBe(start.AddHours(11), "the evening is past: in the morning");
     }
 
     [Fact]

@@ -7,7 +7,8 @@ public sealed class ArrangingTests
 {
     private static readonly Assumptions A = Assumptions.Standard;
 
-    private static BathPiece Piece(string key, double length, double width, double thick, double litres = 0.05) => new(key, key, length, width, thick, litres);
+    private static BathPiece Piece(string key, double length, double width, double thick, double litres = 0.05) => new(key, key, length, width, thick,
+        litres);
 
     private static BathPiece[] Random(Random random) => [.. Enumerable.Range(0, random.Next(1, 14)).Select(i =>
     {
@@ -27,7 +28,8 @@ public sealed class ArrangingTests
         BathPiece[] pieces = Random(random);
         BathArrangement lies = Arranging.Of(container, pieces, A);
         Holds(lies, pieces, $"seed {seed}");
-        Holds(Arranging.Of(container, pieces, A, [.. pieces.Select(p => new Wanted(p.Key, random.Next(-50, 700), random.Next(-50, 400), (Lay)random.Next(4)))]),
+        Holds(Arranging.Of(container, pieces, A, [.. pieces.Select(p => new Wanted(p.Key, random.Next(-50, 700), random.Next(-50, 400),
+            (Lay)random.Next(4)))]),
             pieces, $"seed {seed}, by hand");
         if (lies.Enough is { } enough)
         {
@@ -86,7 +88,8 @@ public sealed class ArrangingTests
     {
         BathPiece[] pieces = [Piece("body", 356, 60, 62, 1.51 / 7.2), Piece("frog", 70, 50, 40, 0.31 / 7.2)];
         BathArrangement lies = Arranging.Of(Container.Box(400, 150, 120), pieces, A);
-        BathVolumeResult gauge = BathVolume.Of(new BathVolumeInput(new Tub(400, 150, 120), [new SoakPart("body", 356, 62, 1510), new SoakPart("frog", 70, 40, 310)]),
+        BathVolumeResult gauge = BathVolume.Of(new BathVolumeInput(new Tub(400, 150, 120), [new SoakPart("body", 356, 62, 1510), new SoakPart("frog", 70,
+            40, 310)]),
             A);
         lies.Placed.ShouldAllBe(p => p.Layer == 0);
         lies.FillMm.ShouldBe(gauge.FillDepthMm);
@@ -124,12 +127,14 @@ public sealed class ArrangingTests
         BathPiece[] two = [Piece("a", 100, 40, 10), Piece("b", 100, 40, 10)];
         Container tub = Container.Box(300, 200, 100);
         BathArrangement held = Arranging.Of(tub, two, A, [new Wanted("b", 150, 100, Lay.Across)]);
-        held.Placed.Single(p => p.Piece.Key == "b").ShouldSatisfyAllConditions(p => (p.XMm, p.YMm, p.Lay).ShouldBe((150, 95, Lay.Across)), p => p.Layer.ShouldBe(0));
+        held.Placed.Single(p => p.Piece.Key == "b").ShouldSatisfyAllConditions(p => (p.XMm, p.YMm, p.Lay).ShouldBe((150, 95, Lay.Across)), p => p.Layer
+            .ShouldBe(0));
         BathArrangement outside = Arranging.Of(tub, two, A, [new Wanted("b", 290, 10, Lay.Along)]);
         outside.Placed.Single(p => p.Piece.Key == "b").XMm.ShouldBeLessThan(200);
     }
 
     [Theory, InlineData(10, 100, 100), InlineData(6000, 100, 100), InlineData(300, double.NaN, 100)]
     public void A_container_no_shop_has_is_refused(double length, double width, double depth) =>
-        Should.Throw<InputException>(() => Arranging.Of(Container.Box(length, width, depth), [Piece("a", 10, 10, 10)], A)).ErrorKey.ShouldBe("container_size");
+        Should.Throw<InputException>(() => Arranging.Of(Container.Box(length, width, depth), [Piece("a", 10, 10, 10)], A)).ErrorKey
+            .ShouldBe("container_size");
 }

@@ -36,7 +36,8 @@ public sealed class BathStateTests
             for (int load = 0; load < random.Next(1, 5); load++)
             {
                 double before = random.Next(200, 3000);
-                Soaked(bath, load * 10, new BathNote { Parts = [Part(random.Next(1, 40), (RustLevel)random.Next(3))], BeforeG = random.Next(2) == 0 ? null : before },
+                Soaked(bath, load * 10, new BathNote { Parts = [Part(random.Next(1, 40), (RustLevel)random.Next(3))], BeforeG = random.Next(2) == 0 ? null
+                    : before },
                     new BathNote { AfterG = before - random.Next(0, 20) });
             }
             var state = BathState.Of(bath, A);
@@ -59,7 +60,8 @@ public sealed class BathStateTests
         Soaked(bath, 0, new BathNote { Parts = [Part(3)], BeforeG = 1835 }, new BathNote { AfterG = 1824.6 });
         Soaked(bath, 10, new BathNote { Parts = [Part(8.8, RustLevel.Heavy)] });
         var state = BathState.Of(bath, A);
-        SpentResult gauge = Mixing.Spent(new SpentInput(Acid.Citric, 250, 0.436, [new BathLoad(1835, 1824.6), new BathLoad(AreaMm2: 88000, Rust: RustLevel.Heavy)]), A);
+        SpentResult gauge = Mixing.Spent(new SpentInput(Acid.Citric, 250, 0.436, [new BathLoad(1835, 1824.6), new BathLoad(AreaMm2: 88000,
+            Rust: RustLevel.Heavy)]), A);
         state.IronTakenG(A).ShouldBe(gauge.IronTakenG, 1e-9);
         state.Spent(A).ShouldBe(gauge.Spent, 1e-9);
         state.Free(A).BicarbonateG.ShouldBe(gauge.BicarbonateG, 1e-9);
@@ -93,7 +95,8 @@ public sealed class BathStateTests
     {
         StandingBath bath = Bath(BathKind.Chelating, null, 1);
         BathState.Of(bath, A).LoadsLeft([5, 5, 5], A).ShouldBe(2);
-        BathState.Of(Bath(BathKind.Electrolysis, null, 18), A).ShouldSatisfyAllConditions(s => s.LoadsLeft([5], A).ShouldBeNull(), s => s.Spent(A).ShouldBe(0));
+        BathState.Of(Bath(BathKind.Electrolysis, null, 18), A).ShouldSatisfyAllConditions(s => s.LoadsLeft([5], A).ShouldBeNull(), s => s.Spent(A)
+            .ShouldBe(0));
     }
 
     [Fact]
@@ -106,5 +109,65 @@ public sealed class BathStateTests
         BathState.Of(bath, A).TemperatureC(Day.AddHours(48), 15, A).ShouldBe(15, 0.01);
         bath.Events.Add(BathEvent.New(Day.AddHours(2), BathDeed.Felt, null, new BathNote { TemperatureC = 40 }));
         BathState.Of(bath, A).TemperatureC(Day.AddHours(2), 15, A).ShouldBe(40);
+    }
+
+    [Fact]
+    public void What_comes_out_later_has_to_be_oiled_too()
+    {
+        StandingBath bath = Bath(BathKind.Chelating, null, 4);
+        var load = Guid.CreateVersion7(Day);
+        bath.Events.Add(BathEvent.New(Day, BathDeed.LoadIn, load, new BathNote { Parts = [Part(6), Part(1) with { Part = PartId.Of("cap") }] }));
+        bath.Events.Add(BathEvent.New(Day.AddHours(2), BathDeed.TakenOut, load, new BathNote { Of = ["1/cap"] }));
+        bath.Events.Add(BathEvent.New(Day.AddHours(2.1), BathDeed.Oiled, load));
+        BathState.Of(bath, A).Loads[0].ShouldSatisfyAllConditions(l => l.OiledAt.ShouldNotBeNull(), l => l.IsOut.ShouldBeFalse());
+        bath.Events.Add(BathEvent.New(Day.AddHours(9), BathDeed.TakenOut, load));
+        BathState.Of(bath, A).Loads[0].ShouldSatisfyAllConditions(l => l.OiledAt.ShouldBeNull("the rest is wet"), l => l.IsOut.ShouldBeTrue());
+    }
+
+    [Fact]
+    public void Words_say_how_old_a_bath_is_and_what_a_look_means()
+    {
+        BathWords.Age(0, A).ShouldBe("fresh");
+        BathWords.Age(0.2, A).ShouldBe("20 % used");
+        BathWords.Age(0.6, A).ShouldBe("60 % used: slower than fresh");
+        BathWords.Age(0.9, A).ShouldBe("90 % used: one small load, then mix anew");
+        BathWords.Age(1.2, A).ShouldBe("used up: mix anew");
+        string Advised(BathKind kind, BathNote seen, double hours = 2)
+        {
+            StandingBath bath = Bath(kind, kind == BathKind.Citric ? 5 : null, 4);
+            var load = Guid.CreateVersion7(Day);
+            bath.Events.Add(BathEvent.New(Day, BathDeed.LoadIn, load, new BathNote { Parts = [Part(6) with { LimitHours = 4, Why = "It etches." }] }));
+            bath.Events.Add(BathEvent.New(Day.AddHours(hours), BathDeed.LookedIn, load, seen));
+            var state = BathState.Of(bath, A);
+            var air = new SoakAir(20, 50, A, TimeZoneInfo.Utc);
+            DateTimeOffset now = Day.AddHours(hours);
+            return BathWords.Advice(state, state.Loads[0], SoakTimes.Of(state, state.Loads[0], air, now), air, now);
+        }
+        Advised(BathKind.Citric, new BathNote { Left = 0 }).ShouldStartWith("Take it out: no rust is left, and every hour more costs metal");
+        Advised(BathKind.Citric, new BathNote { Left = 0.2, Bubbles = Bubbles.Many }).ShouldContain("the bubbles come from bare metal now");
+        Advised(BathKind.Chelating, new BathNote { Left = 0.5, Colour = LiquidColour.Black }).ShouldContain("black means that it is used up");
+        Advised(BathKind.Citric, new BathNote { Left = 0.95 }).ShouldContain("grease");
+        Advised(BathKind.Citric, new BathNote { Left = 0.5 }).ShouldBe("Leave it: it does what it should.");
+        Advised(BathKind.Citric, new BathNote { Left = 0.5 }, 6).ShouldStartWith("Take it out now: it is past its time");
+    }
+
+    [Fact]
+    public void What_happens_keeps_its_order_whatever_the_clock_of_the_shop_says()
+    {
+        StandingBath bath = Bath(BathKind.Chelating, null, 4);
+        var load = Guid.CreateVersion7(Day);
+        bath.Happened(Day, BathDeed.LoadIn, load, new BathNote { Parts = [Part(6)] });
+        bath.Happened(Day.AddHours(-1), BathDeed.TakenOut, load);
+        bath.Happened(Day.AddHours(-1), BathDeed.Oiled, load);
+        bath.Events.Reverse();
+        BathState.Of(bath, A).Loads[0].ShouldSatisfyAllConditions(l => l.IsOut.ShouldBeTrue("an hour set back undoes nothing"), l => l.OiledAt.ShouldNotBeNull());
+    }
+
+    [Fact]
+    public void No_acid_is_taken_for_another()
+    {
+        (Chemistry.AcidOf(BathKind.Citric), Chemistry.AcidOf(BathKind.Acetic)).ShouldBe((Acid.Citric, Acid.Acetic));
+        var unknown = BathState.Of(Bath(BathKind.Phosphoric, 10, 4), A);
+        (unknown.CapacityG(A), unknown.Spent(A), unknown.Free(A).BicarbonateG).ShouldBe((null, 0, 0), "what is not known is not taken for another acid");
     }
 }

@@ -70,7 +70,8 @@ public sealed class SoakTimesTests
             : random.Next(1, 50), random.Next(1, 30)))]);
         if (random.Next(2) == 0)
         {
-            bath.Events.Add(BathEvent.New(at.AddMinutes(random.Next(1, 300)), BathDeed.LookedIn, bath.Events[0].Load, new BathNote { Left = random.NextDouble() }));
+            bath.Events.Add(BathEvent.New(at.AddMinutes(random.Next(1, 300)), BathDeed.LookedIn, bath.Events[0].Load,
+                new BathNote { Left = random.NextDouble() }));
         }
         SoakTimes times = Times(bath, air);
         double? strictest = bath.Events[0].Note.Parts.Min(p => p.LimitHours);
@@ -119,14 +120,16 @@ public sealed class SoakTimesTests
     {
         TimeZoneInfo zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin");
         SoakAir air = Air with { Zone = zone };
-        foreach (DateTimeOffset start in new[] { new DateTimeOffset(2026, 3, 28, 17, 0, 0, TimeSpan.Zero), new DateTimeOffset(2026, 10, 24, 17, 0, 0, TimeSpan.Zero) })
+        foreach (DateTimeOffset start in new[] { new DateTimeOffset(2026, 3, 28, 17, 0, 0, TimeSpan.Zero), new DateTimeOffset(2026, 10, 24, 17, 0, 0,
+            TimeSpan.Zero) })
         {
             StandingBath bath = Bath(BathKind.Chelating, null);
             In(bath, start, Part("body", RustLevel.Heavy, 30));
             SoakTimes times = Times(bath, air);
             (times.ReadyAt - start).ShouldBe(TimeSpan.FromHours(24));
             (times.OutBy!.Value - start).ShouldBe(TimeSpan.FromHours(30));
-            times.LookIns.ShouldAllBe(l => TimeZoneInfo.ConvertTime(l, zone).Hour >= 7 && TimeZoneInfo.ConvertTime(l, zone).TimeOfDay <= TimeSpan.FromHours(22));
+            times.LookIns.ShouldAllBe(l => TimeZoneInfo.ConvertTime(l, zone).Hour >= 7 && TimeZoneInfo.ConvertTime(l,
+                zone).TimeOfDay <= TimeSpan.FromHours(22));
             times.LookIns.Count.ShouldBeGreaterThan(2);
         }
     }

@@ -71,7 +71,7 @@ internal static class ArrivalRules
                 .FirstOrDefault(p => p.Kit.Count > 0)?.Kit.Where(k => k != SupplyIds.RatedBolt).Select(k => Need.Of(k)) ?? []], How = How(q.Tool),
                 Reason = "What works already is left alone.",
             FinishTest = "It is written down what it did.",
-            Cautions = q.Tool.Manner.Danger is { } danger ? [danger] : [],
+            Cautions = Dangers.InUse(q.Tool),
         }, buys: 2),
         PlanRule.One("settings as found", "Settings are lost the moment it comes apart.",
             [If("something on it is set", q => q.Tool.ComesApart || InTurn.Said(q.Tool.Manner.Settings, q.Has).Count > 0)], q =>

@@ -81,7 +81,7 @@ internal static class FinishRules
             How = WasTried(q) ? "The same test, by hand and eye. Nothing is measured against a target: what it could not do before, does it do now?"
                 : "By hand and eye, on what it is for. Nothing is measured against a target.",
             Reason = "Nothing was trued, so there is no target to meet; the papers say how it feels.", FinishTest = "It is written down what it does.",
-            Cautions = q.Tool.Manner.Danger is { } danger ? [danger] : [],
+            Cautions = Dangers.InUse(q.Tool),
         }, buys: 4),
         PlanRule.One("prove it", "The proof is what it does.", [NotKeep, MetalWays.Asks], q =>
             new Deed(StepKey.Prove, Stage.Finish, Title(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)), Proving(q))
@@ -89,7 +89,7 @@ internal static class FinishRules
             Parts = Ids(q.Edges), Needs = [.. Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions).SelectMany(p => p.Kit).Distinct().Select(k => Need.Of(k))],
             How = $"{(WasTried(q) ? "The same test as the try as found; what" : "What")} it was tried on belongs to the reading.",
             Reason = "Someone else should be able to trust the papers.", FinishTest = Test(Proofs.For(q.Tool, q.Purpose, q.Shop.Assumptions)),
-            Cautions = q.Tool.Manner.Danger is { } danger ? [danger] : [],
+            Cautions = Dangers.InUse(q.Tool),
         }, buys: 4),
         PlanRule.One("put away", "A proved edge is covered again.", [NotKeep, If("it has an edge or teeth", q => q.Edges.Any()
             || q.Tool.Family == Family.Saw)], q => new Deed(StepKey.Store, Stage.Finish, q.Tool.Family == Family.Plane ? "Draw the iron back"

@@ -24,7 +24,8 @@ internal static class HandleRules
     internal static bool Bottoms(PlanQuestion q) => q.Aim != AimKind.Keep && (Gap(q) is double gap ? gap > 0
         : LooseOnRod(q).Any(p => q.Worst(FindingKind.Looseness, p.Id) >= 2));
 
-    private static string End(PlanQuestion q) => q.Way(ChoiceId.RodEnd) == WayId.BothEnds ? "Half of it at each end; leave its own diameter in thread at both."
+    private static string End(PlanQuestion q) => q.Way(ChoiceId.RodEnd) == WayId.BothEnds
+        ? "Half of it at each end; leave its own diameter in thread at both."
         : "At the end with more thread; leave its own diameter in thread.";
 
     private static double? Gap(PlanQuestion q) => LooseOnRod(q).Select(p => q.Measured(MeasureIds.HandleGap, p.Id)).Max();
@@ -41,10 +42,6 @@ internal static class HandleRules
     };
 
     private static List<PartDef> NewHandles(PlanQuestion q) => [.. HandleWays.Remade(q).Where(p => p.Material == Material.Wood && !p.Is(PartIds.Haft))];
-
-    // A broken or crumbling wedge holds nothing, however tight the head feels.
-    internal static bool WedgeIsPast(PlanQuestion q) => q.Tool.Part(PartIds.Haft) is not null && q.Tool.Made(PartIds.Wedge)
-        && (q.Worst(FindingKind.Crack, PartIds.Wedge) >= 3 || q.Worst(FindingKind.Damp, PartIds.Wedge) >= 4 || q.Worst(FindingKind.Worm, PartIds.Wedge) >= 4);
 
     private static readonly Cond Hafted = If("its head is hung on a haft", q => q.Tool.Part(PartIds.Haft) is not null);
 
@@ -79,7 +76,8 @@ internal static class HandleRules
             How = Gap(q) is double gap ? $"The gap is {gap:0.0#} mm: take {(gap + q.Shop.Assumptions.RodClearanceMm) / 2:0.0#} mm first, refit and look, "
                 + $"then up to {gap + q.Shop.Assumptions.RodClearanceMm:0.0#} mm in all. {End(q)}"
                 : $"File half of the gap, refit, look, then the rest. {End(q)}",
-            Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.", Undoable = false,
+            Reason = "The nut is tight but the wood is not: the rod bottoms.", FinishTest = "Firm, with a thread or two showing in the nut.",
+                Undoable = false,
             MetalRemovedMm = (Gap(q) ?? 1) + q.Shop.Assumptions.RodClearanceMm,
         }, ChoiceId.RodEnd, 5),
         PlanRule.One("draw up the nut", "A nut that was only loose wants drawing up and nothing else.",
@@ -99,7 +97,8 @@ internal static class HandleRules
             Needs = [Need.Of(SupplyIds.SlowEpoxy, 8), Need.Of(SupplyIds.Alcohol, 10), Need.Of(SupplyIds.MaskingTape, 1)],
             How = "Flush the socket with alcohol and let it dry right off. Warm the epoxy thin in hot water, never over a flame; let it run down the tang, "
                 + "tap, and stand it upright."
-                + (q.Tool.Parts.Count(p => p.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)) > LooseOnTang(q).Count ? " The sound handle stays on."
+                + (q.Tool.Parts.Count(p => p.Is(PartIds.Handle, PartIds.HandleLeft, PartIds.HandleRight)) > LooseOnTang(q).Count
+                    ? " The sound handle stays on."
                     : ""),
             Reason = q.Present.Any(p => p.Joint == Joint.Destroyed) ? "The rivet is whole: opening it would cost more than it gives."
                 : "Driven harder it splits; bedded it bears all round.", FinishTest = "No movement when twisted hard.",
@@ -107,8 +106,8 @@ internal static class HandleRules
         }, buys: 8),
         PlanRule.One("draw up a loose haft", "A dry haft wants a wedge, not a soak.",
             [NotKeep, Hafted, If("the haft is loose but sound, or its wedge is broken or rotten",
-                q => (q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3 || WedgeIsPast(q)) && !q.Opened)], q =>
-            new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? WedgeIsPast(q)
+                q => (q.Worst(FindingKind.Looseness, PartIds.Haft, PartIds.Head) is >= 1 and <= 3 || HandleWays.WedgeIsPast(q)) && !q.Opened)], q =>
+            new Deed(StepKey.HaftWedge, Stage.Wood, q.Tool.Made(PartIds.Wedge) ? HandleWays.WedgeIsPast(q)
                 ? "Draw the old wedge, drive the head up and set a new one" : "Drive the head up and set the wedge again"
                 : q.Tool.TightensItself ? "Seat the haft in both mouths of the eye" : "Drive the head up the haft until it is tight",
                     q.Minutes(StepKey.HaftWedge))
@@ -118,7 +117,8 @@ internal static class HandleRules
             How = q.Tool.TightensItself ? "Blue the taper and look where it bears: wood all round at the far mouth and at the near one. "
                 + "Ease the high spots, drop it on the end of its grip. No wedge, no nail, no water."
                 : "Hang it head down and strike the end of the haft; the head climbs. "
-                + (!q.Tool.Made(PartIds.Wedge) ? "" : WedgeIsPast(q) ? "The old wedge drawn or drilled out first; the new one glued and driven until it rings. "
+                + (!q.Tool.Made(PartIds.Wedge) ? "" : HandleWays.WedgeIsPast(q)
+                    ? "The old wedge drawn or drilled out first; the new one glued and driven until it rings. "
                     : "A second wedge across the first, glued dry. ") + "No water: it only swells for a week.",
             Reason = "A head that moves is a head that flies.", FinishTest = "No line opens at the eye when it is swung into a stump.",
             Cautions = [CautionId.BareEdge],
@@ -148,7 +148,8 @@ internal static class HandleRules
         }, buys: 6),
         PlanRule.One("make a handle", "A new handle is bored first and shaped round its bore.", [NotKeep,
             If("a wooden handle is made new", q => NewHandles(q).Count > 0)], q =>
-            new Deed(StepKey.HandleMake, Stage.Wood, $"Make {Names(NewHandles(q))} new, the old one the pattern", q.Minutes(StepKey.HandleMake, NewHandles(q)))
+            new Deed(StepKey.HandleMake, Stage.Wood, $"Make {Names(NewHandles(q))} new, the old one the pattern", q.Minutes(StepKey.HandleMake,
+                NewHandles(q)))
         {
             Parts = Ids(NewHandles(q)), Needs = [Need.Of(SupplyIds.BlankForAHandle, NewHandles(q).Count), Need.Of(SupplyIds.DrillBits),
                 Need.Of(SupplyIds.SpokeshaveForTheHaft), Need.Of(SupplyIds.Rasp)],

@@ -133,23 +133,15 @@ internal static class SoakRules
     {
         Assumptions a = q.Shop.Assumptions;
         double iron = IronTaken(q, load), litres = load.Litres;
-        Need Part(SupplyId item, double amount, double share) => new(item, amount, Math.Round(amount * Math.Min(1, share), 2));
-        switch (load.Mix)
+        double share = load.Mix switch
         {
-            case { Kind: BathKind.Citric, Percent: double percent }:
-                double grams = Math.Ceiling(Mixing.Of(new MixingInput(Acid.Citric, litres * MlInL, percent)).CitricG!.Value);
-                return [Part(SupplyIds.CitricAcid, grams, Spent(Acid.Citric, grams, iron, a).Spent)];
-            case { Kind: BathKind.Acetic, Percent: double percent }:
-                double vinegar = Math.Ceiling(Mixing.Of(new MixingInput(Acid.Acetic, litres * MlInL, percent, Math.Clamp(a.AcidPercent, percent,
-                    100))).VinegarMl!.Value
-                    / MlInL * 10) / 10;
-                return [Part(SupplyIds.Vinegar, vinegar, Spent(Acid.Acetic, AcidG(load), iron, a).Spent)];
-            case { Kind: BathKind.Electrolysis }:
-                return [Part(SupplyIds.WashingSoda, Math.Round(a.WashingSodaGL * litres), 1d / a.ElectrolyteLoads), Need.Of(SupplyIds.PlainIronAnode, 1),
-                    Need.Of(SupplyIds.BenchPowerSupply)];
-            default:
-                return [Part(SupplyIds.ChelatingBath, litres, iron / (a.ChelatingIronGL * litres))];
-        }
+            { Kind: BathKind.Citric or BathKind.Acetic } => Spent(Chemistry.AcidOf(load.Mix.Kind)!.Value, AcidG(load), iron, a).Spent,
+            { Kind: BathKind.Electrolysis } => 1d / a.ElectrolyteLoads,
+            _ => iron / (a.ChelatingIronGL * litres),
+        };
+        List<Need> needs = [.. Ingredients.Of(load.Mix.Kind, load.Mix.Percent, litres, a).Select(i => i.Item == SupplyIds.PlainIronAnode
+            ? Need.Of(i.Item, i.Amount) : new Need(i.Item, i.Amount, Math.Round(i.Amount * Math.Min(1, share), 2)))];
+        return load.Mix.Kind == BathKind.Electrolysis ? [.. needs, Need.Of(SupplyIds.BenchPowerSupply)] : needs;
     }
 
     private static double AcidG(SoakLoad load) => load.Mix.Percent!.Value / 100 * load.Litres * MlInL;
@@ -161,14 +153,14 @@ internal static class SoakRules
     private static double IronTaken(PlanQuestion q, SoakLoad load)
     {
         Assumptions a = q.Shop.Assumptions;
-        return load.In.Where(p => q.Worst(FindingKind.Rust, p.Id) >= 1).Sum(p => q.Extents[p.Id].AllDm2 * Dm2InMm2
-            * Soak.RustDepthMm(LevelOf(q.Worst(FindingKind.Rust, p.Id)), a) / MlInL * a.RustDensity * a.IronInRust);
+        return load.In.Where(p => q.Worst(FindingKind.Rust, p.Id) >= 1).Sum(p => Mixing.IronG(q.Extents[p.Id].AllDm2 * Dm2InMm2,
+            LevelOf(q.Worst(FindingKind.Rust, p.Id)), a));
     }
 
     /// <summary>Soda for the parts, and for the bath itself once it is done with.</summary>
     private static double Soda(PlanQuestion q, SoakLoad load)
     {
-        Acid acid = load.Mix.Kind == BathKind.Citric ? Acid.Citric : Acid.Acetic;
+        Acid acid = Chemistry.AcidOf(load.Mix.Kind)!.Value;
         return Math.Ceiling(Spent(acid, AcidG(load), IronTaken(q, load), q.Shop.Assumptions).BicarbonateG / Fives) * Fives;
     }
 

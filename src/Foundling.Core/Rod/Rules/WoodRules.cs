@@ -30,9 +30,9 @@ internal static class WoodRules
     private static List<PartDef> Broken(PlanQuestion q) => [.. SurfaceWays.OldWood(q).Where(p => q.Worst(FindingKind.Crack, p.Id) is >= 2 and var c
         && !(p.Is(PartIds.Haft) && c >= 3) || LetIn(q, p))];
 
-    // The handle and the button of a wooden body are let in and glued: loose, their glue has let go.
     internal static bool IsGlued(PlanQuestion q, PartDef part) => Broken(q).Contains(part);
 
+    // The handle and the button of a wooden body are let in and glued: loose, their glue has let go.
     private static bool LetIn(PlanQuestion q, PartDef part) => part.Is(PartIds.Tote, PartIds.Strike) && part.Rod is null
         && q.Tool.Part(PartIds.Body)?.Material == Material.Wood && q.Worst(FindingKind.Looseness, part.Id) >= 2;
 

@@ -20,8 +20,7 @@ public sealed record BathMix(BathKind Kind, double? Percent = null, double? Warm
         {
             string liquid = Kind switch
             {
-                BathKind.Citric => "citric acid", BathKind.Acetic => "vinegar", BathKind.Phosphoric => "phosphoric acid",
-                BathKind.Electrolysis => "the electrolysis tub", _ => "the chelating bath",
+                BathKind.Electrolysis => "the electrolysis tub", BathKind.Chelating => "the chelating bath", _ => BathNames.Liquid(Kind),
             };
             return $"{(WarmC is null ? "" : "warm ")}{liquid}{(Percent is double percent ? $", {percent:0.#} %" : "")}";
         }

@@ -18,6 +18,11 @@ public static class HandleWays
         || (q.Worst(FindingKind.Looseness, part.Id) >= Off && !IsDriven(q, part)) || q.Worst(FindingKind.Missing, part.Id) >= Gone
         || q.Worst(FindingKind.Damp, part.Id) >= Rotten || q.Worst(FindingKind.Worm, part.Id) >= Rotten;
 
+    /// <summary>True when the wedge of a haft is broken or crumbles: it holds nothing, however tight the head feels.</summary>
+    public static bool WedgeIsPast(PlanQuestion q) => q.Tool.Part(PartIds.Haft) is not null && q.Tool.Part(PartIds.Wedge) is { } wedge
+        && q.Tool.Made(PartIds.Wedge) && (q.Worst(FindingKind.Crack, wedge.Id) >= Broken || q.Worst(FindingKind.Damp, wedge.Id) >= Rotten
+        || q.Worst(FindingKind.Worm, wedge.Id) >= Rotten);
+
     private static bool IsPast(PlanQuestion q) => Held(q).Any(p => IsPast(q, p));
 
     /// <summary>True for a wooden handle that is only driven on a tang or into a socket.</summary>

@@ -1,6 +1,6 @@
-using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Soaks;
+using Foundling.Core.Units;
 using Foundling.Data.Soaks;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -45,7 +45,7 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
     {
         await baths.Look(Number, load, new BathNote
         {
-            Left = Percent(left), Colour = colour, Bubbles = bubbles, TemperatureC = Typed(temperature, "temperature"), Text = words ?? "",
+            Left = Percent(left), Colour = colour, Bubbles = bubbles, TemperatureC = Typed.NumberOrNull(temperature, "temperature"), Text = words ?? "",
         });
         return LocalRedirect($"/baths/{Number}#load-{load}");
     }
@@ -60,7 +60,7 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
     /// <summary>Keeps a temperature.</summary>
     public async Task<IActionResult> OnPostFelt(string? temperature)
     {
-        await baths.Felt(Number, Typed(temperature, "temperature") ?? throw new InputException("required", "temperature", null, "a temperature",
+        await baths.Felt(Number, Typed.NumberOrNull(temperature, "temperature") ?? throw new InputException("required", "temperature", null, "a temperature",
             "Say how warm it is."));
         return LocalRedirect($"/baths/{Number}");
     }
@@ -79,9 +79,5 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
         return LocalRedirect($"/baths/{Number}");
     }
 
-    private static double? Percent(string? text) => Typed(text, "left") is double percent ? percent / 100 : null;
-
-    private static double? Typed(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null
-        : double.TryParse(text.Trim().TrimEnd('%').Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
-        : throw new InputException("not_a_number", field, text, "a number", $"\"{text}\" is not a number.");
+    private static double? Percent(string? text) => Typed.NumberOrNull(text, "left") / 100;
 }

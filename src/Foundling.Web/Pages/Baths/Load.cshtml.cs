@@ -2,7 +2,9 @@ using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Baths;
 using Foundling.Core.Keys;
+using Foundling.Core.Safety;
 using Foundling.Core.Soaks;
+using Foundling.Core.Units;
 using Foundling.Data.Soaks;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
@@ -100,6 +102,12 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
     /// <summary>What a new bath is put together from.</summary>
     public Recipe? Recipe { get; private set; }
 
+    /// <summary>What to mind at the steps that put the parts in.</summary>
+    public IReadOnlyList<Caution> Minded { get; private set; } = [];
+
+    /// <summary>Parts of the tools that go in which do not go along.</summary>
+    public IReadOnlyList<string> KeptOut { get; private set; } = [];
+
     /// <summary>When to look, and when it would be ready; null for nothing to put in.</summary>
     public SoakTimes? Times { get; private set; }
 
@@ -118,15 +126,16 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         Air = await baths.Air();
         Standing = await baths.Standing();
         Tubs = [.. Standing.Select(b => (b.Bath.Name, b.Bath.Container)), .. Containers.Usual];
-        if (For is int asked && (await baths.Waiting(null)).FirstOrDefault(w => w.Tag.Number == asked) is { } tool)
-        {
-            Kind = tool.Step.Deed.Bath ?? Kind;
-            List<SoakedPart> going = [.. tool.Parts.Where(p => p.Limit.Allowed).Select(p => p.Part)];
-            Part = [.. going.Select(p => p.Key)];
-            Into ??= Standing.FirstOrDefault(b => Takes(b, going))?.Bath.Number;
-        }
+        Kind = For is int asked && await baths.PlannedFor(asked) is BathKind planned ? planned : Kind;
         BathHere? into = Standing.FirstOrDefault(b => b.Bath.Number == Into);
         Waiting = await baths.Waiting(into?.Bath.Kind ?? Kind);
+        if (Waiting.FirstOrDefault(w => w.Tag.Number == For) is { } tool)
+        {
+            List<SoakedPart> going = [.. tool.Parts.Where(p => p.Limit.Allowed).Select(p => p.Part)];
+            Part = [.. going.Select(p => p.Key)];
+            into ??= Standing.FirstOrDefault(b => b.Bath.Kind == Kind && b.State.Takes(going, Air.Assumptions));
+            Into = into?.Bath.Number;
+        }
         try
         {
             Reckon(into);
@@ -136,10 +145,6 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
             Fault = fault.Sentence;
         }
     }
-
-    // A bath of the kind the rod plans that is not used up and covers it.
-    private bool Takes(BathHere bath, List<SoakedPart> going) => bath.Bath.Kind == Kind && bath.State.Spent(Air.Assumptions) < 1
-        && bath.State.Lying(going, Air.Assumptions) is { Fits: true } lies && lies.LiquidL <= bath.Bath.Litres;
 
     private void Reckon(BathHere? into)
     {
@@ -152,6 +157,9 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         {
             Litres = into?.Bath.Litres ?? (Bath.Litres > 0 ? Bath.Litres : null), Movable = true,
         };
+        KeptOut = [.. Waiting.Where(w => w.Parts.Any(p => Part.Contains(p.Part.Key))).SelectMany(w => w.Parts.Where(p => !going.Contains(p.Part)))
+            .Select(p => p.Part.Name)];
+        Minded = Cautions.Of(Waiting.Where(w => w.Parts.Any(p => going.Contains(p.Part))).SelectMany(w => w.Step.Cautions));
         if (into is null)
         {
             Bath.Litres = Bath.Litres > 0 ? Bath.Litres : Lies.LiquidL > 0 ? Math.Ceiling((Lies.LiquidL * 10) - Whole.Slack) / 10 : 0;
@@ -176,18 +184,15 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         bool acid = Kind is BathKind.Citric or BathKind.Acetic;
         return new StandingBath
         {
-            Name = Name ?? "", Kind = Kind, Container = tub, MixedAt = time.GetUtcNow(), Litres = Number(Litres, "litres") ?? 0,
-            Percent = acid ? Number(Percent, "percent") ?? Air.Assumptions.AcidPercent : null, WarmC = Kind == BathKind.Electrolysis ? null : Number(Warm, "warm"),
-            SupplyA = Kind == BathKind.Electrolysis ? Number(Amps, "amps") : null,
+            Name = Name ?? "", Kind = Kind, Container = tub, MixedAt = time.GetUtcNow(), Litres = Typed.NumberOrNull(Litres, "litres") ?? 0,
+            Percent = acid ? Typed.NumberOrNull(Percent, "percent") ?? Air.Assumptions.AcidPercent : null,
+            WarmC = Kind == BathKind.Electrolysis ? null : Typed.NumberOrNull(Warm, "warm"),
+            SupplyA = Kind == BathKind.Electrolysis ? Typed.NumberOrNull(Amps, "amps") : null,
         };
     }
 
     private double Mm(string? text, string field) => string.IsNullOrWhiteSpace(text) ? throw new InputException("required", field, text, "a length",
         "Say how large the container is inside.") : Core.Units.Length.Parse(text, field, units.Units);
-
-    private static double? Number(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null
-        : double.TryParse(text.Trim().Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
-        : throw new InputException("not_a_number", field, text, "a number", $"\"{text}\" is not a number.");
 
     private IEnumerable<Wanted> Places()
     {
@@ -224,7 +229,7 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         }
         if (Part.Count > 0)
         {
-            await baths.PutIn(number, Part, Number(Grams, "grams"), [.. Places()]);
+            await baths.PutIn(number, Part, Typed.NumberOrNull(Grams, "grams"), [.. Places()]);
         }
         return LocalRedirect($"/baths/{number}");
     }

@@ -1,6 +1,7 @@
-using System.Globalization;
-using Foundling.Core;
+using Foundling.Core.Keys;
+using Foundling.Core.Safety;
 using Foundling.Core.Soaks;
+using Foundling.Core.Units;
 using Foundling.Data.Soaks;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -30,8 +31,8 @@ public sealed class OutModel(BathBook baths, TimeProvider time) : SentencePageMo
     /// <summary>Minutes from then within which it must be oiled.</summary>
     public double WithinMin { get; private set; }
 
-    /// <summary>Soda for the parts and the rinse water, g; 0 for what is no acid.</summary>
-    public double SodaG { get; private set; }
+    /// <summary>What to mind on the way out.</summary>
+    public IReadOnlyList<Caution> Minded { get; private set; } = [];
 
     /// <summary>True when its time has passed.</summary>
     public bool Late => LiftedAt is DateTimeOffset at && time.GetUtcNow() > at.AddMinutes(WithinMin);
@@ -47,7 +48,7 @@ public sealed class OutModel(BathBook baths, TimeProvider time) : SentencePageMo
         LoadNow load = Here.State.Loads.First(l => l.Id == Key);
         LiftedAt = load.OutAt.Count > 0 && load.OiledAt is null ? load.OutAt.Values.Max() : null;
         WithinMin = Core.Baths.Soak.OilWithinMin(Here.Bath.Kind, Here.Air.HumidityPercent, Here.Air.Assumptions);
-        SodaG = Here.State.Free(Here.Air.Assumptions).BicarbonateG;
+        Minded = await baths.Minded(load, StepKey.SoakLift);
     }
 
     /// <summary>Shows it.</summary>
@@ -65,9 +66,7 @@ public sealed class OutModel(BathBook baths, TimeProvider time) : SentencePageMo
     /// <summary>It is dry and oiled.</summary>
     public async Task<IActionResult> OnPostOiled(string? grams)
     {
-        await baths.Oiled(Number, Key, string.IsNullOrWhiteSpace(grams) ? null
-            : double.TryParse(grams.Trim().Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double g) ? g
-            : throw new InputException("not_a_number", "grams", grams, "a number", $"\"{grams}\" is not a number."));
+        await baths.Oiled(Number, Key, Typed.NumberOrNull(grams, "grams"));
         return LocalRedirect($"/baths/{Number}");
     }
 }

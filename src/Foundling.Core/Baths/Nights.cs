@@ -1,4 +1,4 @@
-namespace Foundling.Core.Soaks;
+namespace Foundling.Core.Baths;
 
 /// <summary>Night in a shop: when nobody is asked to look in.</summary>
 /// <param name="Zone">Where the shop is.</param>
@@ -10,6 +10,17 @@ public sealed record Nights(TimeZoneInfo Zone, Assumptions Assumptions)
     {
         TimeSpan local = TimeZoneInfo.ConvertTime(at, Zone).TimeOfDay;
         return local > TimeSpan.FromHours(Assumptions.NightFromHour) || local < TimeSpan.FromHours(Assumptions.NightToHour);
+    }
+
+    /// <summary>
+    /// When to look in next: after the interval, or, where that is at night, in the evening before; in the morning when that evening is past.
+    /// </summary>
+    /// <param name="last">When someone looked last, or it began.</param>
+    /// <param name="minutes">The interval, min.</param>
+    public DateTimeOffset LookIn(DateTimeOffset last, double minutes)
+    {
+        DateTimeOffset next = last.AddMinutes(minutes);
+        return !Has(next) ? next : EveningBefore(next) is var evening && evening > last ? evening : MorningAfter(next);
     }
 
     /// <summary>The evening before a moment at night, when one may still look in.</summary>

@@ -1,0 +1,15 @@
+namespace Foundling.Core.Baths;
+
+/// <summary>What baths are called.</summary>
+public static class BathNames
+{
+    /// <summary>The liquid of a bath: "citric acid".</summary>
+    public static string Liquid(BathKind kind) => kind switch
+    {
+        BathKind.Citric => "citric acid", BathKind.Acetic => "vinegar", BathKind.Phosphoric => "phosphoric acid",
+        BathKind.Electrolysis => "washing soda, for electrolysis", _ => "chelating bath",
+    };
+
+    /// <summary>The same with its strength: "citric acid, 5 %".</summary>
+    public static string Liquid(BathKind kind, double? percent) => Liquid(kind) + (percent is double strength ? $", {strength:0.#} %" : "");
+}
