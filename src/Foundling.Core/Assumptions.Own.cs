@@ -25,6 +25,9 @@ public sealed partial record Assumptions
     /// <summary>What names of prices begin with.</summary>
     public const string PricePrefix = "price_";
 
+    /// <summary>Name of the price of a supply, as <see cref="List"/> gives it.</summary>
+    public static string PriceName(SupplyId id) => $"{PricePrefix}{id.Value.Replace('-', '_')}";
+
     private const string PriceHeading = "What materials cost", TimeHeading = "How long a step takes, likely",
         MetalHeading = "Metal a step takes off", Day = "o'clock", Times = "times";
 
@@ -80,7 +83,7 @@ public sealed partial record Assumptions
 
     private static IEnumerable<Line> Materials() =>
         Supplies.All.Where(s => !s.Kit)
-            .Select((s, i) => new Line($"{PricePrefix}{s.Id.Value.Replace('-', '_')}", $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
+            .Select((s, i) => new Line(PriceName(s.Id), $"a {s.One}", $"what {s.Name} costs", i == 0 ? PriceHeading : "", false,
             a => a.PriceOf(s), (a, value) => a with { Prices = a.Prices.With(s.Id, value, s.Cost) }));
 
     private static IEnumerable<Line> StepMinutes()

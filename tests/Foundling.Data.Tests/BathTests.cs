@@ -21,7 +21,7 @@ public sealed class BathTests : IDisposable
     /// <inheritdoc />
     public void Dispose() => _shop.Dispose();
 
-    private BathBook Baths(FoundlingDb db) => new(db, _shop.Time, _shop.Tags(db), _shop.Rods(db), _shop.Desk(db));
+    private BathBook Baths(FoundlingDb db) => _shop.Baths(db);
 
     private static StandingBath Tub(BathKind kind = BathKind.Chelating, double? percent = null) => new()
     {

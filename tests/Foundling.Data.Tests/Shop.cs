@@ -7,6 +7,7 @@ using Foundling.Data.Papers;
 using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Soaks;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
@@ -51,7 +52,11 @@ public sealed class TestShop : IDisposable
 
     public ClockBook Clock(FoundlingDb db) => new(db, Tags(db), Watches, Time, Plans(db));
 
-    public RodDesk Rods(FoundlingDb db) => new(Time, Tags(db), Desk(db));
+    public RodDesk Rods(FoundlingDb db) => new(Time, Tags(db), Desk(db), Stores(db));
+
+    public BathBook Baths(FoundlingDb db) => new(db, Time, Tags(db), Rods(db), Desk(db), Stores(db));
+
+    public StoreDesk StoreDesk(FoundlingDb db) => new(db, Time, Stores(db), new ShopBook(db), Tags(db), Baths(db));
 
     public ShopDesk Desk(FoundlingDb db) => new(new ShopBook(db), Stores(db));
 

@@ -31,7 +31,7 @@ public sealed class ArchitectureTests
         "Keys", "Safety", "Stores", "", "Units", "Tools", "Aim",
         "Baths", "Soles", "Edges", "Finishes",
         "Shop", "Origin", "Marks", "Proof",
-        "State", "Rod", "Log", "Soaks", "Tags",
+        "State", "Rod", "Log", "Soaks", "Tags", "Shelves",
         "Bench", "Stall", "Papers", "Gauges",
     ];
 

@@ -37,7 +37,7 @@ public sealed class ShopPageTests(DemoHost host) : IClassFixture<DemoHost>
         // What Enter in a field presses is the first button; it must not be the one that throws everything away.
         page.QuerySelector($"{Form} button")!.HasAttribute("name").ShouldBeFalse();
         page.QuerySelector($"{Form} button[name=reset]").ShouldNotBeNull();
-        (await visitor.Page("/stores/supplies")).Body!.TextContent.ShouldContain("0.03 a mL");
+        (await visitor.Page("/stores/light-oil")).Body!.TextContent.ShouldContain("0.03 a mL");
 
         // One goes back when its field is emptied; the other stays.
         await visitor.Submit(page, Form, new() { ["assume-fine_shaving_mm"] = "" });

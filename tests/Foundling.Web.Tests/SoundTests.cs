@@ -107,8 +107,8 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
     [InlineData("/tag/40/aim", "form[action$='/aim']", "aim", "Destroy")]
     [InlineData("/tag/40/papers", "form[action*='handler=Status']", "status", "stolen")]
     [InlineData("/tag/40/papers", "form[action*='handler=Status']", "status", "7")]
-    [InlineData("/stores/supplies", "form[action*='handler=Stock']", "stock", "plenty")]
-    [InlineData("/stores/supplies", "form[action*='handler=Stock']", "arrives", "soon")]
+    [InlineData("/stores/kit", "form[action*='handler=Stock']", "stock", "plenty")]
+    [InlineData("/stores/kit", "form[action*='handler=Stock']", "arrives", "soon")]
     [InlineData("/tag/40/aim", "form[action*='handler=Wish']", "rarity", "unique")]
     public async Task Words_that_are_not_understood_change_nothing(string path, string form, string field, string value)
     {

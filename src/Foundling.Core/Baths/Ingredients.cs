@@ -26,6 +26,15 @@ public static class Ingredients
         _ => [new(SupplyIds.ChelatingBath, litres)],
     };
 
+    /// <summary>True for what such a bath is put together from.</summary>
+    public static bool Are(BathKind bath, SupplyId item) => bath switch
+    {
+        BathKind.Citric => item == SupplyIds.CitricAcid,
+        BathKind.Acetic => item == SupplyIds.Vinegar,
+        BathKind.Electrolysis => item == SupplyIds.WashingSoda || item == SupplyIds.PlainIronAnode,
+        _ => item == SupplyIds.ChelatingBath,
+    };
+
     /// <summary>Water that goes in, L.</summary>
     public static double WaterL(BathKind bath, double? percent, double litres, Assumptions a) => bath switch
     {

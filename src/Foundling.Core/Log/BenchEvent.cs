@@ -77,13 +77,13 @@ public sealed class BenchEvent
     public static BenchEvent Money(DateTimeOffset at, string what, decimal amount) =>
         new() { Id = Guid.CreateVersion7(at), At = at, Kind = EventKind.Spent, Text = what, Amount = amount };
 
-    /// <summary>Material used up by a step, with an event of its own.</summary>
+    /// <summary>Material used up by a step, with an event of its own; of a bath that serves again only the share that is gone.</summary>
     /// <param name="at">When.</param>
     /// <param name="step">The deed it went into.</param>
     /// <param name="need">What, and how much.</param>
     public static BenchEvent Used(DateTimeOffset at, Rod.DeedId step, Rod.Need need) => new()
     {
-        Id = Guid.CreateVersion7(at), At = at, Kind = EventKind.UsedUp, Step = step, Supply = need.Item, Quantity = need.Amount,
+        Id = Guid.CreateVersion7(at), At = at, Kind = EventKind.UsedUp, Step = step, Supply = need.Item, Quantity = need.UsedUp ?? need.Amount,
         Text = $"{need.Name}, as planned",
     };
 

@@ -29,6 +29,15 @@ public static partial class Typed
         : double.TryParse(Short(text).TrimEnd('%', ' ').Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double number) ? number
         : throw new InputException("not_a_number", field, text, "a number", $"\"{Shorten.To(text, MostLetters)}\" is not a number.");
 
+    /// <summary>Reads what a small amount of something costs, to the thousandth: <c>£0.006</c>, <c>12,5</c>.</summary>
+    /// <exception cref="InputException">Not a price, or less than nothing.</exception>
+    public static double Price(string? text, string field) =>
+        double.TryParse(Short(text).Trim('£', '€', '$', ' ').Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out double price)
+            && price <= MostPrice ? price
+            : throw new InputException("not_money", field, text, "an amount of money", $"\"{Shorten.To(text, MostLetters)}\" is not an amount of money.");
+
+    private const double MostPrice = 1_000_000;
+
     /// <summary>Reads a duration in minutes: <c>25</c>, <c>25 min</c>, <c>1:30</c>, <c>1 h 30</c>, <c>1.5 h</c>.</summary>
     public static bool TryMinutes(string? text, out double minutes)
     {

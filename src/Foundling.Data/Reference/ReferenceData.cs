@@ -1,3 +1,4 @@
+using Foundling.Core.Shelves;
 using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
@@ -20,7 +21,13 @@ public static class ReferenceData
     private static readonly Lazy<BathTable> LazyBaths = new(() => new BathTable([.. Rows("bath-compatibility.csv")
         .Where(r => Enum.TryParse<BathKind>(r["bath"], ignoreCase: true, out _))
         .Select(r => new BathRule(Enum.Parse<BathKind>(r["bath"], ignoreCase: true), r["material"], r["verdict"] == "never",
-            r["out_by_hours"].Length > 0 ? double.Parse(r["out_by_hours"], CultureInfo.InvariantCulture) : null, r["reason"]))]));
+            r["out_by_hours"].Length > 0 ? Number(r["out_by_hours"]) : null, r["reason"]))]));
+
+    private static readonly Lazy<GritTable> LazyGrits = new(() => new GritTable(
+    [
+        .. Rows("abrasive-grits.csv").Select(r => new GritSize(r["system"], r["grit"], Number(r["mean_um"]), r["quality"] == "exact", true)),
+        .. Rows("soft-abrasives.csv").Select(r => new GritSize(r["kind"], r["grade"], Number(r["scratch_like_um"]), r["quality"] == "exact", false)),
+    ]));
 
     private static readonly Lazy<MarkTables> LazyMarks = new(() => new MarkTables(
         Starts("us-utility-patents.csv"), Starts("us-design-patents.csv"), Starts("gb-registered-designs.csv"),
@@ -40,6 +47,9 @@ public static class ReferenceData
     /// <summary>What baths do to materials.</summary>
     public static BathTable Baths => LazyBaths.Value;
 
+    /// <summary>Sizes of grains in all grading systems.</summary>
+    public static GritTable Grits => LazyGrits.Value;
+
     /// <summary>What marks, materials and numbers say about years.</summary>
     public static MarkTables Marks => LazyMarks.Value;
 
@@ -58,6 +68,8 @@ public static class ReferenceData
 
     private static List<YearStart> Starts(string file) =>
         [.. Rows(file).Select(r => new YearStart(Year(r["year"])!.Value, long.Parse(r["first_number"], CultureInfo.InvariantCulture)))];
+
+    private static double Number(string text) => double.Parse(text, CultureInfo.InvariantCulture);
 
     private static int? Year(string text) => text.Length == 0 ? null : int.Parse(text, CultureInfo.InvariantCulture);
 

@@ -13,6 +13,7 @@ using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Microsoft.EntityFrameworkCore;
 
@@ -44,7 +45,7 @@ public sealed record PartWaiting(SoakedPart Part, LoadLimit Limit);
 public sealed record ToolWaiting(Tag Tag, PlanStep Step, IReadOnlyList<PartWaiting> Parts, string? NotYet);
 
 /// <summary>Mixes, watches and remembers the baths of the shop, and tells the rods of the tools that are in them.</summary>
-public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, RodDesk rods, ShopDesk shop)
+public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, RodDesk rods, ShopDesk shop, StoreRoom stores)
 {
     private const int MostName = 60, MostWords = 300;
 
@@ -93,11 +94,13 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
         {
-            Recipe.Checked(bath, await shop.Assumed(cancel).ConfigureAwait(false));
+            Assumptions assumed = await shop.Assumed(cancel).ConfigureAwait(false);
+            Recipe.Checked(bath, assumed);
             bath.Number = (await db.Baths.MaxAsync(b => (int?)b.Number, cancel).ConfigureAwait(false) ?? 0) + 1;
             bath.Name = Shorten.To(bath.Name, MostName) is { Length: > 0 } name ? name : $"Bath {bath.Number}";
             bath.MixedAt = time.GetUtcNow();
             db.Baths.Add(bath);
+            await stores.Draw(bath.Number, bath.Name, Ingredients.Of(bath.Kind, bath.Percent, bath.Litres, assumed), cancel).ConfigureAwait(false);
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
             return bath;
@@ -192,7 +195,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
                 {
                     tag.Happened(BenchEvent.New(now, EventKind.Note, $"Kept out of {bath.Bath.Name}, and still to be done by hand: {keptOut}", tool.Step.Key));
                 }
-                await rods.Finish(tag, SoakOf(tag)!, w => BathRods.Set(w, standing, tag, number), cancel).ConfigureAwait(false);
+                await rods.Finish(tag, SoakOf(tag)!, w => BathRods.Set(w, standing, tag, number), bath.Bath.Kind, cancel).ConfigureAwait(false);
             }
             await write.Done(cancel).ConfigureAwait(false);
             return standing.Load;
@@ -266,7 +269,8 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             await Happened(bath.Bath, deed, load, note, cancel).ConfigureAwait(false);
             BathHere after = Here(bath.Bath, bath.Air);
             LoadNow now = after.State.Loads.First(l => l.Id == load);
-            await _rods.Each(here.Load, tag => _rods.Follow(tag, now, after.Loads.FirstOrDefault(l => l.Load.Id == load), deed, number, cancel), cancel)
+            await _rods.Each(here.Load, tag => _rods.Follow(tag, now, after.Loads.FirstOrDefault(l => l.Load.Id == load), deed, number, bath.Bath.Kind,
+                cancel), cancel)
                 .ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
         }

@@ -1,3 +1,4 @@
+using Foundling.Core.Baths;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Soaks;
@@ -52,7 +53,7 @@ internal sealed class BathRods(TagBook tags, RodDesk rods)
     }
 
     /// <summary>The steps that something done to a load finishes: out of the bath, its lift; oiled, the rest of the block; scrubbed, the next soak.</summary>
-    public async Task Follow(Tag tag, LoadNow now, LoadHere? load, BathDeed deed, int bath, CancellationToken cancel)
+    public async Task Follow(Tag tag, LoadNow now, LoadHere? load, BathDeed deed, int bath, BathKind kind, CancellationToken cancel)
     {
         bool out_ = now.Parts.Where(p => p.Tag == tag.Number).All(p => now.OutAt.ContainsKey(p.Key));
         StepKey[] finished = deed switch
@@ -67,7 +68,7 @@ internal sealed class BathRods(TagBook tags, RodDesk rods)
         {
             if (Own(tag, now, step).FirstOrDefault(s => s.State == StepState.Open) is { } open)
             {
-                await rods.Finish(tag, open, w => Set(w, load!, tag, bath), cancel).ConfigureAwait(false);
+                await rods.Finish(tag, open, w => Set(w, load!, tag, bath), kind, cancel).ConfigureAwait(false);
             }
         }
         await Move(tag, load, bath, cancel).ConfigureAwait(false);

@@ -1,3 +1,4 @@
+using Foundling.Core.Shelves;
 using Foundling.Data.Kinds;
 using System.Text.Json;
 using Foundling.Core.Keys;
@@ -42,6 +43,9 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
     /// <summary>What the shop has said of its kit and materials.</summary>
     public DbSet<StoreItem> StoreItems => Set<StoreItem>();
 
+    /// <summary>Each change of how much there is of something in the stores.</summary>
+    public DbSet<StoreMove> StoreMoves => Set<StoreMove>();
+
     /// <summary>Baths that were mixed.</summary>
     public DbSet<StandingBath> Baths => Set<StandingBath>();
 
@@ -71,12 +75,24 @@ public sealed class FoundlingDb(DbContextOptions<FoundlingDb> options) : DbConte
         Database.CurrentTransaction is not null ? new Writing(null)
         : await Database.BeginTransactionAsync(cancel).ConfigureAwait(false) is var begun && _held ? new Writing(null) : new Writing(begun);
 
+    /// <summary>
+    /// Begins the transaction of the first write now, where writes are held, so that what is read to be changed is changed by nobody else
+    /// meanwhile.
+    /// </summary>
+    public async Task BeginWriting(CancellationToken cancel = default)
+    {
+        if (_held && Database.CurrentTransaction is null)
+        {
+            await Database.BeginTransactionAsync(cancel).ConfigureAwait(false);
+        }
+    }
+
     /// <inheritdoc />
     public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
-        if (_held && Database.CurrentTransaction is null && ChangeTracker.HasChanges())
+        if (ChangeTracker.HasChanges())
         {
-            await Database.BeginTransactionAsync(cancellationToken).ConfigureAwait(false);
+            await BeginWriting(cancellationToken).ConfigureAwait(false);
         }
         return await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken).ConfigureAwait(false);
     }

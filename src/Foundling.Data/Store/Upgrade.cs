@@ -32,12 +32,17 @@ public static class Upgrade
         BEGIN SELECT RAISE(ABORT, 'events are only added'); END;
         CREATE TRIGGER IF NOT EXISTS BathEvents_remain BEFORE DELETE ON BathEvents WHEN EXISTS (SELECT 1 FROM Baths WHERE Number = OLD.BathNumber)
         BEGIN SELECT RAISE(ABORT, 'events are only added'); END;
+        CREATE TRIGGER IF NOT EXISTS StoreMoves_stay BEFORE UPDATE ON StoreMoves
+        BEGIN SELECT RAISE(ABORT, 'changes are only added'); END;
+        CREATE TRIGGER IF NOT EXISTS StoreMoves_remain BEFORE DELETE ON StoreMoves
+        BEGIN SELECT RAISE(ABORT, 'changes are only added'); END;
         CREATE TRIGGER IF NOT EXISTS Plans_stay BEFORE UPDATE ON Plans
         BEGIN SELECT RAISE(ABORT, 'a plan never changes'); END;
         """;
 
     private const string NoGuards = "DROP TRIGGER IF EXISTS Events_stay; DROP TRIGGER IF EXISTS Events_remain; DROP TRIGGER IF EXISTS Plans_stay; "
-        + "DROP TRIGGER IF EXISTS BathEvents_stay; DROP TRIGGER IF EXISTS BathEvents_remain;";
+        + "DROP TRIGGER IF EXISTS BathEvents_stay; DROP TRIGGER IF EXISTS BathEvents_remain; "
+        + "DROP TRIGGER IF EXISTS StoreMoves_stay; DROP TRIGGER IF EXISTS StoreMoves_remain;";
 
     /// <summary>Turns what is left of the first format into today's, and guards what is only ever added to.</summary>
     public static void Run(FoundlingDb db)

@@ -1,5 +1,6 @@
 using Foundling.Core;
 using Foundling.Core.Aim;
+using Foundling.Core.Baths;
 using Foundling.Core.Bench;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
@@ -11,11 +12,12 @@ using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
+using Foundling.Data.Stores;
 
 namespace Foundling.Data.Tags;
 
 /// <summary>Plans tags and keeps what is done to their rods.</summary>
-public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
+public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop, StoreRoom stores)
 {
     private const int MostWords = 500, MostReason = 150;
 
@@ -273,6 +275,7 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
             End(tag, wait, now);
         }
         tag.Happened(Event(EventKind.Reopened, step, step.Title));
+        await stores.PutBack(tag, step.Key, cancel).ConfigureAwait(false);
         if (tag.Status == TagStatus.Done)
         {
             tag.Status = TagStatus.InHand;
@@ -281,14 +284,15 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
     }
 
     /// <summary>Finishes a step: ends the waits it was for, and begins its own.</summary>
-    public Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default) => Finish(tag, step, _ => { }, cancel);
+    public Task Finish(Tag tag, PlanStep step, CancellationToken cancel = default) => Finish(tag, step, _ => { }, null, cancel);
 
-    /// <summary>Finishes a step: ends the waits it was for, and begins its own.</summary>
+    /// <summary>Finishes a step: ends the waits it was for, begins its own, and draws what it used from the stores.</summary>
     /// <param name="tag">Its tag.</param>
     /// <param name="step">The step.</param>
     /// <param name="begun">Looks at each wait that begins, where more is known of it than was planned.</param>
+    /// <param name="bath">The bath it was done in, whose making drew on the stores already; null for none.</param>
     /// <param name="cancel">Stops it.</param>
-    public async Task Finish(Tag tag, PlanStep step, Action<Wait> begun, CancellationToken cancel = default)
+    public async Task Finish(Tag tag, PlanStep step, Action<Wait> begun, BathKind? bath, CancellationToken cancel = default)
     {
         if (step.State == StepState.Done)
         {
@@ -296,7 +300,10 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop)
         }
         DateTimeOffset now = time.GetUtcNow();
         tag.Happened(Event(EventKind.Done, step, step.Title));
-        tag.Log.AddRange(step.Deed.UsesUp.Where(n => !step.Without.Contains(n.Item)).Select(n => BenchEvent.Used(now, step.Key, n)));
+        List<Need> used = [.. step.Deed.UsesUp.Where(n => !step.Without.Contains(n.Item))];
+        tag.Log.AddRange(used.Select(n => BenchEvent.Used(now, step.Key, n)));
+        await stores.Draw(tag, step.Key, used.Where(n => bath is not BathKind mixed || !Ingredients.Are(mixed, n.Item))
+            .Select(n => (n.Item, n.Amount ?? 0)), cancel).ConfigureAwait(false);
         foreach (Wait ended in tag.Waits.Where(w => Waits.EndedBy(w, step.Deed)))
         {
             End(tag, ended, now);

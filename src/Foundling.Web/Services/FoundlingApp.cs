@@ -108,6 +108,7 @@ public static class FoundlingApp
         services.AddScoped<RodDesk>();
         services.AddScoped<StoreRoom>();
         services.AddScoped<BathBook>();
+        services.AddScoped<StoreDesk>();
         services.AddScoped<LotBook>();
         services.AddScoped<PartsBox>();
         services.AddSingleton<KindList>();

@@ -198,12 +198,14 @@ public static class Words
     public static string Money(double amount) => amount < -0.005 ? "−" + Money(-amount) : amount < 0.005 ? "0" : amount < 20 ? amount.ToString("0.##",
         System.Globalization.CultureInfo.InvariantCulture) : amount.ToString("#,0", System.Globalization.CultureInfo.InvariantCulture);
 
+    /// <summary>A figure as it is typed into a field: up to four places, no sign of a currency.</summary>
+    public static string Plain(double value) => value.ToString("0.####", System.Globalization.CultureInfo.InvariantCulture);
+
     /// <summary>Minutes more or less.</summary>
     public static string More(double minutes) => minutes == 0 ? "as long" : $"{Wait(Math.Abs(minutes))} {(minutes > 0 ? "more" : "less")}";
 
     /// <summary>An amount with its unit: "1 sheet", "2 sheets", "30 mL".</summary>
-    public static string Amount(double amount, string unit) =>
-        $"{amount.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
+    public static string Amount(double amount, string unit) => Core.Shelves.Measure.Say(amount, unit);
 
     /// <summary>Something a step needs: "light oil: 10 mL", "bench vice".</summary>
     public static string Of(Core.Rod.Need need) => need.Amount is double amount ? $"{need.Name}: {Amount(amount, need.Unit)}" : need.Name;

@@ -73,7 +73,7 @@ internal static class BedRules
                 q.Minutes(StepKey.FrogFace, Work.Surface(q.Extents[PartIds.Frog].AllDm2 / FacesOfAFrog), PinOut(q) ? StepCase.Much : StepCase.Usual))
         {
             Parts = PinOut(q) ? [PartIds.Frog, PartIds.LateralLever] : [PartIds.Frog],
-            Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker, 1), .. PinOut(q) ? [Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.PinPunches),
+            Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.Marker), .. PinOut(q) ? [Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.PinPunches),
                 Need.Of(SupplyIds.NewRivet, 1)] : Array.Empty<Need>()],
             How = PinOut(q) ? "File the peened rim of the pin away, drive it out from there, lever off. The face on the plate, then a new pin, peened until "
                 + "the lever swings without play."
@@ -104,7 +104,7 @@ internal static class BedRules
             : "Fit the wedge to its abutments", 
             q.Minutes(StepKey.WedgeFit, q.Odd.Contains(PartIds.Wedge) ? StepCase.Much : StepCase.Usual))
         {
-            Parts = [PartIds.Wedge, PartIds.Body], Needs = [Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FineFile)],
+            Parts = [PartIds.Wedge, PartIds.Body], Needs = [Need.Of(SupplyIds.Marker), Need.Of(SupplyIds.FineFile)],
             How = "Rub with chalk or marker, pare the wedge and never the body. Tips thin, touching first; they must not reach the mouth.",
             Reason = q.Odd.Contains(PartIds.Wedge) ? "Its taper was cut for another body: it grips at the top and lets shavings under."
                 : $"{Wedge(q)} It must grip low and let shavings past.",

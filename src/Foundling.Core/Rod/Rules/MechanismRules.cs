@@ -50,7 +50,7 @@ internal static class MechanismRules
             If("a gear has chipped teeth", q => Chipped(q).Count > 0)], q =>
             new Deed(StepKey.GearTeeth, Stage.Mechanism, $"Dress the chipped teeth of {Names(Chipped(q))}", q.Minutes(StepKey.GearTeeth, Chipped(q)))
         {
-            Parts = Ids(Chipped(q)), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.Marker, 1)],
+            Parts = Ids(Chipped(q)), Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.Marker)],
             How = "Only the burr beside the break, by a fine file; the flank that bears is not touched. Turn it through by hand and mark where it catches."
                 + (q.WorstOn(FindingKind.EdgeDamage, Chipped(q).Select(p => p.Id)) >= ToothGone
                     ? " Where a tooth is gone it jumps under load: a gear from a broken one of the same make is the cure, light work until then." : ""),

@@ -50,7 +50,7 @@ internal static class SawRules
         PlanRule.One("file the teeth", "Sharp teeth cut, set only clears.", [NotKeep, Saw, Dull], q =>
             new Deed(StepKey.SawFile, Stage.Edge, "File the teeth", (q.Minutes(StepKey.SawFile, StepCase.Each) * Feet(q)).Whole())
         {
-            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawFiles), Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.Marker, 1)],
+            Parts = [PartIds.Plate], Needs = [Need.Of(SupplyIds.SawFiles), Need.Of(SupplyIds.SawVice), Need.Of(SupplyIds.Marker)],
             How = "Rip or crosscut is known first: it decides rake and fleam, and the guide strip says which. Every second gullet from one side, then from "
                 + "the other; "
                 + "same strokes each.",

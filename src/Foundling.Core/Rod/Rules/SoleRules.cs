@@ -144,7 +144,7 @@ internal static class SoleRules
             Lapping(q))
         {
             Parts = [PartIds.Body],
-            Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker, 1), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
+            Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
             How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
                 + (q.Tool.HasBed ? "press over the mouth. " : "press over the middle. ")
                 + (FaceWays.LapsPits(q) ? "On until the pits are gone, and no further than the mouth allows."
@@ -171,7 +171,7 @@ internal static class SoleRules
                 q.Minutes(StepKey.Sides, Work.Surface(2 * q.Extents[PartIds.Body].FaceDm2), Trued(q) ? StepCase.Much : StepCase.Usual))
         {
             Parts = [PartIds.Body],
-            Needs = Trued(q) ? [Need.Of(SupplyIds.P120Sheet, 2), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.TrySquare), Need.Of(SupplyIds.Marker, 1)]
+            Needs = Trued(q) ? [Need.Of(SupplyIds.P120Sheet, 2), Need.Of(SupplyIds.FlatPlate), Need.Of(SupplyIds.TrySquare), Need.Of(SupplyIds.Marker)]
                 : [Need.Of(SupplyIds.P240Sheet, 1), Need.Of(SupplyIds.LightOil, 5)],
             How = Trued(q) ? "Against a square block on the plate, the sole to the block. One side is enough for a shooting board: the one that lies on it."
                 : "This is cleaning, not flattening: block behind the paper, lengthwise. Square to the sole only for a shooting board.",

@@ -246,6 +246,125 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Baths", (string)null);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Shelves.StoreItem", b =>
+                {
+                    b.Property<string>("Item")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Amount")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateOnly?>("ArrivesOn")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly?>("BestBefore")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Class")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("'Sundry'");
+
+                    b.Property<string>("Grain")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Least")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("''");
+
+                    b.Property<DateOnly?>("OpenedOn")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Ordered")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("Pack")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Place")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("''");
+
+                    b.Property<double>("Price")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("REAL")
+                        .HasDefaultValueSql("0");
+
+                    b.Property<string>("Stock")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Unit")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("''");
+
+                    b.HasKey("Item");
+
+                    b.ToTable("StoreItems");
+                });
+
+            modelBuilder.Entity("Foundling.Core.Shelves.StoreMove", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("Bath")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("Before")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("Change")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Item")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Step")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("Tag")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid?>("TakesBack")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Text")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Bath");
+
+                    b.HasIndex("Item", "At");
+
+                    b.HasIndex("Tag", "Step");
+
+                    b.ToTable("StoreMoves");
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.CountRecord", b =>
                 {
                     b.Property<Guid>("Id")
@@ -908,26 +1027,6 @@ namespace Foundling.Data.Store.Migrations
                     b.HasIndex("Kind", "Part");
 
                     b.ToTable("OrphanParts");
-                });
-
-            modelBuilder.Entity("Foundling.Data.Stores.StoreItem", b =>
-                {
-                    b.Property<string>("Item")
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateOnly?>("ArrivesOn")
-                        .HasColumnType("TEXT");
-
-                    b.Property<long>("At")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Stock")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Item");
-
-                    b.ToTable("StoreItems");
                 });
 
             modelBuilder.Entity("Foundling.Data.Tags.Lot", b =>

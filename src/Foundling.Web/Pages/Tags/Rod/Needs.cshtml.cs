@@ -1,3 +1,4 @@
+using Foundling.Core.Shelves;
 using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Log;
