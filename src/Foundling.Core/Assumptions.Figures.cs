@@ -27,6 +27,10 @@ public sealed partial record Assumptions
     [Assumed("min", "iron out of a chelating bath is oiled within")] public double OilWithinChelatingMin { get; init; } = 15;
     [Assumed("min", "iron out of acid is oiled within")] public double OilWithinAcidMin { get; init; } = 5;
     [Assumed("%", "damper than this bare iron must be oiled sooner, and a tool looked at again sooner")] public double DampPercent { get; init; } = 60;
+    [Assumed("min", "readings of a thermometer are kept so often, sooner when they have moved")] public double AirEveryMin { get; init; } = 30;
+    [Assumed("°C", "a reading that has moved so far is kept at once")] public double AirTellsC { get; init; } = 1;
+    [Assumed("°C", "the shop's air follows its thermometer when the mean of a day is so far off")] public double AirFollowC { get; init; } = 2;
+    [Assumed("%", "the same for its humidity")] public double AirFollowPercent { get; init; } = 8;
     [Assumed("%", "strength of an acid bath")] public double AcidPercent { get; init; } = 5;
     [Assumed("°C", "a bath mixed warm begins at")] public double WarmBathC { get; init; } = 45;
     [Assumed("", "a bath before the wheel is given this share of a soak")] public double SoakWheelShare { get; init; } = 0.5;

@@ -88,6 +88,10 @@ public static class Soak
         (bath == BathKind.Chelating ? a.OilWithinChelatingMin : a.OilWithinAcidMin)
         * (relativeHumidityPercent > a.DampPercent ? a.DampPercent / relativeHumidityPercent : 1);
 
+    /// <summary>How many times as long as at 20 °C it takes: 2^((20 - T)/10).</summary>
+    /// <param name="temperatureC">Temperature, °C.</param>
+    public static double SlowerAt(double temperatureC) => Math.Pow(2, (20 - temperatureC) / 10);
+
     /// <summary>How often to look in on a soak, min: four times over it, and always before it must be out.</summary>
     /// <param name="hours">How long one soak is, h.</param>
     /// <param name="outByHours">It must be out by then, h; null for no limit.</param>
@@ -124,7 +128,7 @@ public static class Soak
             hours = input is { RoomTemperatureC: double room, VolumeL: double volume }
                 ? Cooling(at20, input.TemperatureC, Check.Within(room, ColdestRoomC, HottestRoomC, "room_temperature_c"), Check.Within(volume, LeastLitres,
                     MostLitres, "volume_l"), a.CoolingPerHour)
-                : at20 * Math.Pow(2, (20 - input.TemperatureC) / 10);
+                : at20 * SlowerAt(input.TemperatureC);
         }
         int soaks = input.OutByHours is double outBy ? Math.Max(1, Whole.Ceiling(hours / Check.Positive(outBy, "out_by_hours"))) : 1;
         double each = hours / soaks;

@@ -33,7 +33,7 @@ public sealed record Drying(double RecoatFromMin, double? RecoatUntilMin, double
     public static Drying Wax(Assumptions a) => new(a.WaxHazeMin, null, a.WaxHazeMin);
 
     /// <summary>How many times as long as at 20 °C a thing takes to harden: 2^((20 - T)/10).</summary>
-    public static double Cold(double temperatureC) => Math.Pow(2, (20 - temperatureC) / 10);
+    public static double Cold(double temperatureC) => Baths.Soak.SlowerAt(temperatureC);
 
     /// <summary>The same in a shop that is colder or damper than 20 °C and 50 %: 2^((20 - T)/10) and 1 % for each point of humidity over 50.</summary>
     public Drying In(double temperatureC, double humidityPercent)

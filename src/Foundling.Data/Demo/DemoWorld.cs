@@ -81,6 +81,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
             new OrphanPart { Kind = KindIds.MetalBenchPlane, Part = PartIds.LateralLever, Note = "riveted disc, off a Pellow & Tarn", At = now.AddDays(-60) },
             new OrphanPart { Kind = KindIds.HandSaw, Part = PartIds.SawNuts, Note = "three domed, split slot", At = now.AddDays(-34) },
             new OrphanPart { Kind = KindIds.HandDrill, Part = PartIds.ChuckJaws, Note = "three on wires, Dunmarrow", At = now.AddDays(-12) });
+        db.AddRange(DemoAir.Of(time.GetLocalNow()));
         db.StoreItems.AddRange(DemoStores.Of(DateOnly.FromDateTime(time.GetLocalNow().Date), now));
         db.Baths.AddRange(DemoBaths.Of([.. db.Tags.Local], here, book, now, time.LocalTimeZone));
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);

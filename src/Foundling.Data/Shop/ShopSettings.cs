@@ -29,6 +29,9 @@ public sealed class ShopSettings
 
     /// <summary>What an hour at the bench is counted at, in the shop's money.</summary>
     public double HourRate { get; set; }
+
+    /// <summary>Where the thermometer of the shop is heard, as <see cref="Devices.LineSources"/> writes it; empty for read by hand.</summary>
+    public string Thermometer { get; set; } = "";
 }
 
 /// <summary>The one clock that may run.</summary>

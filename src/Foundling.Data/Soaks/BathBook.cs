@@ -288,6 +288,18 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await Happened(bath.Bath, BathDeed.Felt, null, new BathNote { TemperatureC = c }, cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Moves the waits of all that is in to what the shop's air is now.</summary>
+    public async Task Retime(CancellationToken cancel = default)
+    {
+        foreach (BathHere bath in await Standing(cancel).ConfigureAwait(false))
+        {
+            foreach (LoadHere load in bath.Loads.Where(l => l.Times is not null))
+            {
+                await _rods.Each(load.Load, tag => _rods.Move(tag, load, bath.Bath.Number, cancel), cancel).ConfigureAwait(false);
+            }
+        }
+    }
+
     /// <summary>Pours a bath away.</summary>
     /// <exception cref="InputException">Something is in it.</exception>
     public async Task Pour(int number, string? words, CancellationToken cancel = default)

@@ -256,5 +256,9 @@ internal sealed class SmallTables : IEntityTypeConfiguration<ShopKind>, IEntityT
 
     public void Configure(EntityTypeBuilder<RunningClock> clock) => clock.Property(c => c.Id).ValueGeneratedNever();
 
-    public void Configure(EntityTypeBuilder<ShopSettings> shop) => shop.Property(s => s.Id).ValueGeneratedNever();
+    public void Configure(EntityTypeBuilder<ShopSettings> shop)
+    {
+        shop.Property(s => s.Id).ValueGeneratedNever();
+        shop.Property(s => s.Thermometer).HasDefaultValueSql("''");
+    }
 }

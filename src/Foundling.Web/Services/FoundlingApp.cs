@@ -109,6 +109,9 @@ public static class FoundlingApp
         services.AddScoped<StoreRoom>();
         services.AddScoped<BathBook>();
         services.AddScoped<StoreDesk>();
+        services.AddScoped<AirBook>();
+        services.AddSingleton<ThermometerState>();
+        services.AddHostedService<ThermometerWatch>();
         services.AddScoped<LotBook>();
         services.AddScoped<PartsBox>();
         services.AddSingleton<KindList>();

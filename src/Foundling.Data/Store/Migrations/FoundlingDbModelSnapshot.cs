@@ -171,6 +171,30 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Waits", (string)null);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Shop.ClimateReading", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("ByHand")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("HumidityPercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("TemperatureC")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("At");
+
+                    b.ToTable("ClimateReadings");
+                });
+
             modelBuilder.Entity("Foundling.Core.Soaks.BathEvent", b =>
                 {
                     b.Property<Guid>("Id")
@@ -968,6 +992,12 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<double>("TemperatureC")
                         .HasColumnType("REAL");
+
+                    b.Property<string>("Thermometer")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("''");
 
                     b.PrimitiveCollection<string>("Ways")
                         .IsRequired()
