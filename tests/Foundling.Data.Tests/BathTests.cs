@@ -218,6 +218,62 @@ public sealed class BathTests : IDisposable
     }
 
     [Fact]
+    public async Task What_was_seen_becomes_a_finding_when_it_is_oiled_and_goes_with_it()
+    {
+        await using FoundlingDb db = _shop.Open();
+        int number = await Rusty(db, KindIds.MetalBenchPlane, (PartIds.Body, 3), (PartIds.Iron, 2));
+        BathBook baths = Baths(db);
+        await baths.Mix(Tub());
+        LoadNow load = await baths.PutIn(1, [.. (await baths.Waiting(null)).Single().Parts.Select(p => p.Part.Key)]);
+        _shop.Time.Advance(TimeSpan.FromHours(9));
+        await baths.Look(1, load.Id, new BathNote { LeftOf = load.Parts.ToDictionary(p => p.Key, p => p.Part == PartIds.Iron ? 0 : 0.1) });
+        (await Again(_shop, number)).Findings.ShouldAllBe(f => f.Round == Round.AsFound, "it lies in the bath still");
+        await baths.TakeOut(1, load.Id, []);
+        await baths.Oiled(1, load.Id, null, [$"{number}/{PartIds.Iron}"]);
+        Tag tag = await Again(_shop, number);
+        tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => (f.Part, f.Severity)).ShouldBe([(PartIds.Body, 1), (PartIds.Iron, 1)],
+            ignoreOrder: true);
+        tag.Standing().First(f => f.Part == PartIds.Iron).Note.ShouldBe("out of the long tub, 0 % of the rust left; flash rust: oiled too late out of the long tub");
+        // The plan made anew knows it, and nothing that was done is asked for again.
+        HashSet<DeedId> before = [.. tag.Steps.Select(s => s.Key)], done = [.. tag.Steps.Where(s => s.State == StepState.Done).Select(s => s.Key)];
+        Tag again = (await _shop.Tags(db).Find(number))!;
+        await _shop.Rods(db).Aim(again, AimKind.Work);
+        again.Steps.Where(s => s.State == StepState.Done).Select(s => s.Key).ShouldBe(done, ignoreOrder: true);
+        again.Steps.Where(s => s.State == StepState.Open && s.Key.Step == StepKey.Soak).ShouldBeEmpty();
+        again.Steps.Where(s => s.State == StepState.Open).Select(s => s.Key).ShouldContain(k => before.Contains(k));
+        await baths.TakeBack(1);
+        (await Again(_shop, number)).Findings.ShouldAllBe(f => f.Round == Round.AsFound, "taken back with the oil");
+    }
+
+    [Fact]
+    public async Task A_second_soak_says_it_anew_and_taken_back_the_first_stands()
+    {
+        await using FoundlingDb db = _shop.Open();
+        int number = await Rusty(db, KindIds.OpenSpanner, (PartId.Of("shank"), 3));
+        BathBook baths = Baths(db);
+        await baths.Mix(Tub());
+        LoadNow load = await baths.PutIn(1, [.. (await baths.Waiting(null)).SelectMany(w => w.Parts).Select(p => p.Part.Key)]);
+        Finding? Seen(Tag tag) => tag.Findings.Find(f => f.Round == Round.Finished);
+        string key = load.Parts[0].Key;
+        await baths.Look(1, load.Id, new BathNote { LeftOf = new Dictionary<string, double> { [key] = 0.4 } });
+        await baths.TakeOut(1, load.Id, []);
+        await baths.Oiled(1, load.Id, null);
+        Seen(await Again(_shop, number))!.Severity.ShouldBe(2);
+        Tag tag = (await _shop.Tags(db).Find(number))!;
+        foreach (PlanStep step in tag.Steps.Where(s => s.Block == Block.OutOfTheBath || s.Key.Step == StepKey.Soak).Reverse().ToList())
+        {
+            await _shop.Rods(db).Reopen(tag, step);
+        }
+        LoadNow second = await baths.PutIn(1, [key]);
+        await baths.Look(1, second.Id, new BathNote { LeftOf = new Dictionary<string, double> { [key] = 0 } });
+        await baths.TakeOut(1, second.Id, []);
+        await baths.Oiled(1, second.Id, null);
+        Seen(await Again(_shop, number))!.Severity.ShouldBe(0);
+        await baths.TakeBack(1);
+        Seen(await Again(_shop, number))!.Severity.ShouldBe(2);
+    }
+
+    [Fact]
     public async Task What_is_kept_out_of_a_load_is_not_forgotten()
     {
         await using FoundlingDb db = _shop.Open();

@@ -42,6 +42,20 @@ public sealed class BathPageTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Blasting_is_drawn_and_what_cannot_be_is_said()
+    {
+        Visitor visitor = _host.Visit();
+        const string Small = "/baths/blasting?tank=50&area=12&high=8&gun=300&delivery=120";
+        IHtmlDocument page = await visitor.Page($"{Small}&low=4");
+        page.QuerySelectorAll("svg rect.pass").Length.ShouldBeGreaterThan(1);
+        page.Body!.TextContent.ShouldContain("Tar and grease come off first");
+        (await visitor.Page($"{Small}&low=9")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("there is nothing between");
+        (await visitor.Page("/baths/blasting?tank=50")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("Say ");
+        (await visitor.Get("/gauges/baths/blasting")).Headers.Location!.ToString().ShouldBe("/baths/blasting");
+        (await visitor.Get("/gauges/baths/soak_time?bath=citric")).Headers.Location!.ToString().ShouldStartWith("/baths/load");
+    }
+
+    [Fact]
     public async Task A_bath_is_mixed_loaded_watched_emptied_and_taken_back()
     {
         Visitor visitor = _host.Visit();
@@ -57,7 +71,7 @@ public sealed class BathPageTests : IAsyncLifetime
         (await visitor.Page("/tag/28/rod")).QuerySelector("#step-soak.gone").ShouldNotBeNull("the soak of its rod is done with it");
         _host.Time.Advance(TimeSpan.FromHours(5));
         string look = bath.QuerySelector("form[id^=look-] input[name=load]")!.GetAttribute("value")!;
-        IHtmlDocument seen = await Sent(visitor, await visitor.Submit(bath, "form[id^=look-]", new() { ["left"] = "0", ["colour"] = "brown",
+        IHtmlDocument seen = await Sent(visitor, await visitor.Submit(bath, "form[id^=look-]", new() { ["left:28/frame"] = "0", ["colour"] = "brown",
             ["bubbles"] = "few" }));
         seen.Body!.TextContent.ShouldContain("Take it out: no rust is left");
         IHtmlDocument run = await visitor.Page($"/baths/5/out/{look}");
@@ -66,8 +80,16 @@ public sealed class BathPageTests : IAsyncLifetime
         run.QuerySelector(".run.late").ShouldBeNull();
         _host.Time.Advance(TimeSpan.FromMinutes(30));
         (await visitor.Page($"/baths/5/out/{look}")).QuerySelector(".run.late")!.TextContent.ShouldContain("look for a brown bloom");
-        bath = await Sent(visitor, await visitor.Submit(run, ".run form", new()));
+        IHtmlDocument late = await visitor.Page($"/baths/5/out/{look}");
+        bath = await Sent(visitor, await visitor.Submit(late, ".run form", new() { ["bloom"] = "28/frame" }));
         bath.Body!.TextContent.ShouldContain("Nothing is in it.");
+        (await visitor.Page("/tag/28/state")).Body!.TextContent.ShouldContain("flash rust: oiled too late out of a new one");
+        IHtmlDocument times = await visitor.Page("/baths/times");
+        times.QuerySelector("table")!.TextContent.ShouldContain("from 1 soak");
+        times = await Sent(visitor, await visitor.Submit(times, "form[action*='handler=Use']", new() { ["mine"] = "true" }));
+        times.QuerySelector("table")!.TextContent.ShouldContain("reckoned with");
+        times = await Sent(visitor, await visitor.Submit(times, "form[action*='handler=Use']", new() { ["mine"] = "false" }));
+        times.QuerySelector("table")!.TextContent.ShouldNotContain("reckoned with");
         (await visitor.Page("/tag/28/rod")).QuerySelector("#step-soak-oil.gone").ShouldNotBeNull();
         bath = await Sent(visitor, await visitor.Submit(bath, "form[action$='handler=Back']", new()));
         (await visitor.Page("/tag/28/rod")).QuerySelector("#step-soak-oil.gone").ShouldBeNull("the last step is taken back");

@@ -129,7 +129,7 @@ public sealed class GateTests(DemoHost host) : IClassFixture<DemoHost>
     }
 
     [Theory]
-    [InlineData("/gauges/baths/soak_time?bath=citric&rust=heavy&percent=5&temperature_c=20&room_temperature_c=-300&volume_l=5")]
+    [InlineData("/baths/blasting?tank=50&area=1e300&high=8&low=4&gun=300&delivery=120")]
     [InlineData("/identify?look=")]
     [InlineData("/identify?look=&look=x:y&skip=")]
     [InlineData("/marks?mark=%F0%9F%98%80")]

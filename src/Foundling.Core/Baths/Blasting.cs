@@ -26,7 +26,7 @@ public sealed record BlastingResult(double DeliveryLMin, double StoredL, double?
 /// <summary>How far the air of a small compressor goes.</summary>
 public static class Blasting
 {
-    private const double BarOfAir = 1.01325, SecondsAMinute = 60, Mm2InDm2 = 10_000;
+    private const double BarOfAir = 1.01325, SecondsAMinute = 60, Mm2InDm2 = 10_000, MostMm2 = 100_000_000;
 
     /// <summary>Passes, waits and minutes for an area: air in a tank by Boyle's law at the temperature of the shop.</summary>
     /// <exception cref="InputException">A compressor or a gun as there is none.</exception>
@@ -43,7 +43,7 @@ public static class Blasting
             : input.DisplacementLMin is double plate ? Check.Between(plate, 0, 5000, "displacement_l_min") * a.FreeAirShare
             : throw new InputException("required", "delivery_l_min", null, "litres of free air a minute",
                 "Say what the compressor delivers, or what its plate says.");
-        double stored = tank * (high - low) / BarOfAir, minutes = Check.Positive(input.AreaMm2, "area_mm2") / Mm2InDm2 / a.BlastDm2Min;
+        double stored = tank * (high - low) / BarOfAir, minutes = Check.Between(input.AreaMm2, 0, MostMm2, "area_mm2") / Mm2InDm2 / a.BlastDm2Min;
         const string before = "Tar and grease come off first, or they drive the medium into the seams; drain the water from tank and line.";
         if (delivery >= gun)
         {

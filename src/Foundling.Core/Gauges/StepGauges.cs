@@ -1,5 +1,4 @@
 using System.Globalization;
-using Foundling.Core.Baths;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 using Foundling.Core.Shop;
@@ -30,7 +29,6 @@ public static class StepGauges
     /// <param name="shop">The shop it is worked in.</param>
     public static IReadOnlyList<StepGauge> For(Facts facts, IReadOnlyDictionary<ChoiceId, WayId> ways, Deed step, ShopContext shop) => step.Room switch
     {
-        DeedRoom.Baths when step.Id.Step == StepKey.Soak => Soaking(step, facts, shop),
         DeedRoom.Edges => OfEdges(facts, ways, step, shop.Assumptions),
         DeedRoom.Soles => OfSoles(facts, step, shop.Assumptions),
         _ => [],
@@ -97,30 +95,6 @@ public static class StepGauges
         {
             yield return Make("edges", "camber", "How deep the camber is", ("width_mm", width), ("shaving_mm", 0.3), ("bed_deg", bed));
         }
-    }
-
-    private static List<StepGauge> Soaking(Deed step, Facts facts, ShopContext shop)
-    {
-        string bath = SnakeCase.Of((step.Bath ?? BathKind.Chelating).ToString());
-        string rust = SnakeCase.Of(PlanQuestion.LevelOf(facts.Worst(FindingKind.Rust))
-            .ToString());
-        var values = new List<(string, object)> { ("bath", bath), ("rust", rust), ("temperature_c", shop.Climate.TemperatureC), ("relative_humidity_percent",
-            shop.Climate.RelativeHumidityPercent) };
-        if (bath is "citric" or "acetic")
-        {
-            values.Add(("percent", shop.Assumptions.AcidPercent));
-        }
-        if (step.Lag?.MostMin is double by)
-        {
-            values.Add(("out_by_hours", Math.Round(by / 60, 2)));
-        }
-        var gauges = new List<StepGauge> { Make("baths", "soak_time", "How long, when to look, when it must be out", [.. values]) };
-        if (bath == "citric")
-        {
-            gauges.Add(Make("baths", "mixing", "What to put together", ("acid", "citric"), ("volume_ml", shop.Assumptions.UsualBathMl),
-                ("target_percent", shop.Assumptions.AcidPercent)));
-        }
-        return gauges;
     }
 
     private static IReadOnlyList<StepGauge> Reserve(Facts facts, PartId edge, Assumptions a)

@@ -54,8 +54,27 @@ public sealed record LoadNow(Guid Id, DateTimeOffset InAt, IReadOnlyList<SoakedP
     public DateTimeOffset? LastOutAt => IsOut && OutAt.Count > 0 ? OutAt.Values.Max() : null;
 
     /// <summary>Share of the rust that was last seen on a part; null when nobody said.</summary>
-    public (DateTimeOffset At, double Left)? LeftOn(string key) => Looks.LastOrDefault(l => l.Note.Left is not null
-        && (l.Of.Count == 0 || l.Of.Contains(key))) is { Note.Left: double left } seen ? (seen.At, left) : null;
+    public (DateTimeOffset At, double Left)? LeftOn(string key)
+    {
+        foreach (Seen seen in Looks.Reverse())
+        {
+            if (seen.Note.LeftOf.TryGetValue(key, out double own))
+            {
+                return (seen.At, own);
+            }
+            if (seen.Note.Left is double left && (seen.Of.Count == 0 || seen.Of.Contains(key)))
+            {
+                return (seen.At, left);
+            }
+        }
+        return null;
+    }
+
+    /// <summary>Keys of parts that are out and were not yet said to be dry and oiled.</summary>
+    public IReadOnlyList<string> Wet => [.. OutAt.Keys.Except(Oiled)];
+
+    /// <summary>Keys of parts that were said to be dry and oiled.</summary>
+    public IReadOnlyList<string> Oiled { get; init; } = [];
 }
 
 /// <summary>A bath as it stands now, read off what happened to it.</summary>
@@ -128,7 +147,7 @@ public sealed record BathState(StandingBath Bath, IReadOnlyList<LoadNow> Loads)
                     .Where(k => !l.OutAt.ContainsKey(k)).Select(k => KeyValuePair.Create(k, happened.At))).ToDictionary(),
                 AfterG = happened.Note.AfterG ?? l.AfterG, OiledAt = null,
             }),
-            BathDeed.Oiled => On(l => l with { OiledAt = happened.At, AfterG = happened.Note.AfterG ?? l.AfterG }),
+            BathDeed.Oiled => On(l => l with { OiledAt = happened.At, AfterG = happened.Note.AfterG ?? l.AfterG, Oiled = [.. l.OutAt.Keys] }),
             BathDeed.PouredAway => felt with { PouredAt = happened.At },
             _ => felt,
         };

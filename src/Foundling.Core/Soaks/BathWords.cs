@@ -1,4 +1,5 @@
 using Foundling.Core.Baths;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Soaks;
 
@@ -13,19 +14,40 @@ public static class BathWords
     public static string Age(double spent, Assumptions a) => spent < a.BathFreshShare ? "fresh" : spent >= 1 ? "used up: mix anew"
         : $"{spent * Percent:0} % used" + (spent < a.BathSlowShare ? "" : spent < a.BathEndShare ? ": slower than fresh" : ": one small load, then mix anew");
 
-    /// <summary>What is advised after a look, with its reason; empty before the first.</summary>
+    /// <summary>How much rust is left, as one sees it without counting, %: what each is called.</summary>
+    public static IReadOnlyList<(int Percent, string Name)> Shares { get; } =
+        [(100, "all"), (75, "most"), (50, "half"), (20, "a little"), (0, "none")];
+
+    /// <summary>What is advised after a look, with its reason: one sentence where all parts are alike, else one for each; none before the first.</summary>
     /// <param name="state">The bath.</param>
     /// <param name="load">The load that was looked at.</param>
     /// <param name="times">How it looks now.</param>
     /// <param name="air">The shop.</param>
     /// <param name="now">Now.</param>
-    public static string Advice(BathState state, LoadNow load, SoakTimes times, SoakAir air, DateTimeOffset now)
+    public static IReadOnlyList<string> Advice(BathState state, LoadNow load, SoakTimes times, SoakAir air, DateTimeOffset now)
+    {
+        List<(string Name, string Says)> parts = [.. load.Standing.Select(p => (p.Name, Advice(state, load, p, times, air, now)))];
+        return parts.Select(p => p.Says).Distinct().ToList() is [string all] ? all.Length > 0 ? [all] : []
+            : [.. parts.Where(p => p.Says.Length > 0).Select(p => $"{Sentences.Start(p.Name)}: {Sentences.Middle(p.Says)}")];
+    }
+
+    /// <summary>What was seen in a look, in words: "frame 20 %, jaw none left".</summary>
+    public static string Said(LoadNow load, Seen seen)
+    {
+        List<(string Name, double Left)> parts = [.. load.Parts.Where(p => seen.Note.LeftOf.ContainsKey(p.Key)).Select(p => (p.Name, seen.Note.LeftOf[p.Key]))];
+        string Left(double share) => share <= 0 ? "none left" : $"{share * Percent:0} % left";
+        return parts.Count > 0 ? parts.Select(p => p.Left).Distinct().Count() == 1 && parts.Count == load.Parts.Count ? Left(parts[0].Left)
+                : string.Join(", ", parts.Select(p => $"{p.Name} {Left(p.Left)}"))
+            : seen.Note.Left is double all ? Left(all) : "looked in";
+    }
+
+    private static string Advice(BathState state, LoadNow load, SoakedPart part, SoakTimes times, SoakAir air, DateTimeOffset now)
     {
         if (load.Looks.Count == 0)
         {
             return "";
         }
-        (Assumptions a, BathNote seen, bool acid) = (air.Assumptions, load.Looks[^1].Note, state.Bath.IsAcid);
+        (Assumptions a, BathNote seen, bool acid) = (air.Assumptions, load.Looks[^1].Note with { Left = load.LeftOn(part.Key)?.Left }, state.Bath.IsAcid);
         return times.Late(now) ? "Take it out now: it is past its time, and what it loses from here on is metal."
             : seen.Left <= a.LookCleanShare ? $"Take it out: no rust is left, and every hour more {(acid ? "costs metal" : "only dulls")}."
             : acid && seen.Bubbles == Bubbles.Many && seen.Left <= a.LookBareShare ? "Take it out and scrub: the bubbles come from bare metal now."

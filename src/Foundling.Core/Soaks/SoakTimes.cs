@@ -59,11 +59,7 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
     public static SoakTimes Of(BathState state, LoadNow load, SoakAir air, DateTimeOffset now)
     {
         Assumptions a = air.Assumptions;
-        StandingBath bath = state.Bath;
-        double warm = state.TemperatureC(load.InAt, air.RoomC, a);
-        SoakResult Takes(RustLevel rust) => Soak.Time(new SoakInput(bath.Kind, rust, warm, bath.Percent, load.SpentBefore, air.HumidityPercent, null, air.RoomC,
-            bath.Litres, load.Parts.Sum(p => p.AreaDm2) * 10_000, bath.SupplyA), a);
-        Dictionary<RustLevel, SoakResult> takes = load.Parts.Select(p => p.Rust).Distinct().ToDictionary(r => r, Takes);
+        Dictionary<RustLevel, SoakResult> takes = Takes(state, load, air);
         Dictionary<RustLevel, double> hours = takes.ToDictionary(t => t.Key, t => t.Value.SoakHours);
         LoadSplit<SoakedPart> split = LoadSplit.Of(load.Parts, hours, a.MostSoaks, a.SoakWorthShare);
         HashSet<string> early = [.. split.Early.Concat(split.Not).Select(p => p.Key)];
@@ -89,6 +85,18 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
             Current = worst is { WantedA: double wanted, CurrentA: double current } ? (wanted, current) : null,
         };
         return result with { Night = AtNight(result, load, air) };
+    }
+
+    /// <summary>Hours each grade of rust in a load takes in all, in this bath as it was when the load went in.</summary>
+    public static Dictionary<RustLevel, double> HoursOf(BathState state, LoadNow load, SoakAir air) =>
+        Takes(state, load, air).ToDictionary(t => t.Key, t => t.Value.SoakHours);
+
+    private static Dictionary<RustLevel, SoakResult> Takes(BathState state, LoadNow load, SoakAir air)
+    {
+        StandingBath bath = state.Bath;
+        double warm = state.TemperatureC(load.InAt, air.RoomC, air.Assumptions), areaMm2 = load.Parts.Sum(p => p.AreaDm2) * 10_000;
+        return load.Parts.Select(p => p.Rust).Distinct().ToDictionary(r => r, r => Soak.Time(new SoakInput(bath.Kind, r, warm, bath.Percent,
+            load.SpentBefore, air.HumidityPercent, null, air.RoomC, bath.Litres, areaMm2, bath.SupplyA), air.Assumptions));
     }
 
     // What was seen counts more the further the work had come: at half gone, half of what the pace so far says.

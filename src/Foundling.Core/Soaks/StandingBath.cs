@@ -153,8 +153,17 @@ public sealed record BathNote
     /// <summary>Keys of the parts it is about; empty for all of the load.</summary>
     public IReadOnlyList<string> Of { get; init; } = [];
 
-    /// <summary>Share of the rust still there, 0 to 1; null when nobody said.</summary>
+    /// <summary>Share of the rust still there, 0 to 1, on all it is about; null when nobody said.</summary>
     public double? Left { get; init; }
+
+    /// <summary>The same part by part, by key, where the parts differ.</summary>
+    public IReadOnlyDictionary<string, double> LeftOf { get; init; } = new Dictionary<string, double>();
+
+    /// <summary>Keys of parts that were seen to bloom brown before they were oiled.</summary>
+    public IReadOnlyList<string> Bloom { get; init; } = [];
+
+    /// <summary>What was found on tools with that, so that it can be taken back.</summary>
+    public IReadOnlyList<RoundFinding> Found { get; init; } = [];
 
     /// <summary>Colour of the liquid; null when nobody said.</summary>
     public LiquidColour? Colour { get; init; }
@@ -180,6 +189,16 @@ public sealed record BathNote
     /// <summary>The event that is taken back.</summary>
     public Guid? TakesBack { get; init; }
 }
+
+/// <summary>A finding on a tool that came of a soak.</summary>
+/// <param name="Tag">Number of the tag.</param>
+/// <param name="Id">Key of the finding.</param>
+/// <param name="Part">The part.</param>
+/// <param name="Severity">How rusty it is now, 0 to 4.</param>
+/// <param name="Note">What was seen.</param>
+/// <param name="Was">What the finding said before, where there was one; null where it is new.</param>
+/// <param name="WasNote">What its note said then.</param>
+public sealed record RoundFinding(int Tag, Guid Id, PartId Part, int Severity, string Note, int? Was = null, string WasNote = "");
 
 /// <summary>A part as it went into a bath.</summary>
 /// <param name="Tag">Number of its tag.</param>

@@ -71,6 +71,11 @@ internal static class DemoBaths
         bath.Events.Add(BathEvent.New(at, BathDeed.LoadIn, load, new BathNote { Parts = [.. parts.Select((p, i) => new SoakedPart(9,
             PartId.Of($"part_{i + 1}"),
             $"part {i + 1}", p.Rust, p.Dm2, p.Dm2 / 40, 200, 50, 12))] }));
+        // Somebody looked in the next morning: brown rust was gone, of the crust a little was left.
+        bath.Events.Add(BathEvent.New(at.AddHours(13), BathDeed.LookedIn, load, new BathNote
+        {
+            LeftOf = parts.Select((p, i) => (Key: $"9/part_{i + 1}", Left: p.Rust == RustLevel.Heavy ? 0.2 : 0)).ToDictionary(p => p.Key, p => p.Left),
+        }));
         bath.Events.Add(BathEvent.New(at.AddHours(14), BathDeed.TakenOut, load));
         bath.Events.Add(BathEvent.New(at.AddHours(14).AddMinutes(9), BathDeed.Oiled, load));
     }

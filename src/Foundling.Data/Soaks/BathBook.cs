@@ -225,20 +225,30 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await using (write.ConfigureAwait(false))
         {
             (BathHere bath, LoadHere here) = await In(number, load, cancel).ConfigureAwait(false);
-            if (note.Left is double left && !(left >= 0 && left <= 1))
+            if (note.LeftOf.Values.Append(note.Left ?? 0).Any(left => !(left >= 0 && left <= 1)))
             {
-                throw new InputException("share", "left", left, "0 to 100 %", "What is left of the rust is between 0 and 100 %.");
+                throw new InputException("share", "left", note.Left, "0 to 100 %", "What is left of the rust is between 0 and 100 %.");
             }
             await Happened(bath.Bath, BathDeed.LookedIn, load, note with { Text = Shorten.To(note.Text, MostWords) }, cancel).ConfigureAwait(false);
             LoadHere after = Here(bath.Bath, bath.Air).Loads.First(l => l.Load.Id == load);
-            string said = note.Left is double share ? $"{bath.Bath.Name}: {share * 100:0} % of the rust left" : $"{bath.Bath.Name}: looked in";
             await _rods.Each(here.Load, tag =>
             {
-                tag.Happened(BenchEvent.New(time.GetUtcNow(), EventKind.LookedIn, said));
+                tag.Happened(BenchEvent.New(time.GetUtcNow(), EventKind.LookedIn, Seen(bath.Bath, here.Load, note, tag.Number)));
                 return _rods.Move(tag, after, number, cancel);
             }, cancel).ConfigureAwait(false);
             await write.Done(cancel).ConfigureAwait(false);
         }
+    }
+
+    // What was seen on the parts of one tool.
+    private static string Seen(StandingBath bath, LoadNow load, BathNote note, int tag)
+    {
+        List<(string Name, double Left)> parts = [.. load.Standing.Where(p => p.Tag == tag)
+            .Select(p => (p.Name, note.LeftOf.TryGetValue(p.Key, out double own) ? own : note.Left)).Where(p => p.Item2 is not null)
+            .Select(p => (p.Name, p.Item2!.Value))];
+        return parts.Count == 0 ? $"{bath.Name}: looked in"
+            : parts.Select(p => p.Left).Distinct().Count() == 1 ? $"{bath.Name}: {parts[0].Left * 100:0} % of the rust left"
+            : $"{bath.Name}, rust left: {string.Join(", ", parts.Select(p => $"{p.Name} {p.Left * 100:0} %"))}";
     }
 
     /// <summary>Scrubs a load and puts it back: the next soak of it begins.</summary>
@@ -256,9 +266,10 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
     /// <param name="number">The bath.</param>
     /// <param name="load">The load.</param>
     /// <param name="afterG">What it weighs now, g; null when nobody weighed it.</param>
+    /// <param name="bloom">Keys of parts that bloomed brown before the oil; null for none.</param>
     /// <param name="cancel">Stops it.</param>
-    public Task Oiled(int number, Guid load, double? afterG, CancellationToken cancel = default) =>
-        Move(number, load, BathDeed.Oiled, new BathNote { AfterG = Weight(afterG) }, cancel);
+    public Task Oiled(int number, Guid load, double? afterG, IReadOnlyList<string>? bloom = null, CancellationToken cancel = default) =>
+        Move(number, load, BathDeed.Oiled, new BathNote { AfterG = Weight(afterG), Bloom = bloom ?? [] }, cancel);
 
     private async Task Move(int number, Guid load, BathDeed deed, BathNote note, CancellationToken cancel)
     {
@@ -266,6 +277,13 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await using (write.ConfigureAwait(false))
         {
             (BathHere bath, LoadHere here) = await In(number, load, cancel).ConfigureAwait(false);
+            if (deed == BathDeed.Oiled)
+            {
+                Dictionary<int, Tag> tools = [];
+                await _rods.Each(here.Load, tag => Task.FromResult(tools[tag.Number] = tag), cancel).ConfigureAwait(false);
+                note = note with { Found = BathFindings.Of(bath.Bath.Name, here.Load, here.Load.Wet, note.Bloom, tools, bath.Air.Assumptions, time.GetUtcNow()) };
+                tools.Values.ToList().ForEach(t => BathFindings.Put(t, note.Found, time.GetUtcNow()));
+            }
             await Happened(bath.Bath, deed, load, note, cancel).ConfigureAwait(false);
             BathHere after = Here(bath.Bath, bath.Air);
             LoadNow now = after.State.Loads.First(l => l.Id == load);

@@ -97,6 +97,8 @@ internal sealed class BathRods(TagBook tags, RodDesk rods)
                 wait.EndedAt = null;
             }
         }
+        BathFindings.TakeBack(tag, last.Note.Found);
+        await tags.Save(tag, cancel).ConfigureAwait(false);
         await Move(tag, after, bath, cancel).ConfigureAwait(false);
     }
 

@@ -108,6 +108,7 @@ public static class FoundlingApp
         services.AddScoped<RodDesk>();
         services.AddScoped<StoreRoom>();
         services.AddScoped<BathBook>();
+        services.AddScoped<BathLooks>();
         services.AddScoped<StoreDesk>();
         services.AddScoped<AirBook>();
         services.AddSingleton<ThermometerState>();

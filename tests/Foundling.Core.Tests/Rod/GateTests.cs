@@ -234,7 +234,7 @@ public sealed class GateTests
             }
         }
         links.ShouldBeGreaterThan(1000);
-        seen.Count.ShouldBeGreaterThanOrEqualTo(10);
+        seen.Count.ShouldBeGreaterThanOrEqualTo(9);
     }
 
     [Fact]

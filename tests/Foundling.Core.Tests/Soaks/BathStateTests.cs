@@ -141,7 +141,7 @@ public sealed class BathStateTests
             var state = BathState.Of(bath, A);
             var air = new SoakAir(20, 50, A, TimeZoneInfo.Utc);
             DateTimeOffset now = Day.AddHours(hours);
-            return BathWords.Advice(state, state.Loads[0], SoakTimes.Of(state, state.Loads[0], air, now), air, now);
+            return BathWords.Advice(state, state.Loads[0], SoakTimes.Of(state, state.Loads[0], air, now), air, now).ShouldHaveSingleItem();
         }
         Advised(BathKind.Citric, new BathNote { Left = 0 }).ShouldStartWith("Take it out: no rust is left, and every hour more costs metal");
         Advised(BathKind.Citric, new BathNote { Left = 0.2, Bubbles = Bubbles.Many }).ShouldContain("the bubbles come from bare metal now");

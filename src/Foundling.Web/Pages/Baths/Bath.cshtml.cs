@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Baths;
 
 /// <summary>One bath: what is in it, what was seen, what it has taken, and what becomes of it.</summary>
-public sealed class BathModel(BathBook baths) : SentencePageModel
+public sealed class BathModel(BathBook baths, BathLooks looks) : SentencePageModel
 {
     /// <summary>The bath.</summary>
     public BathHere Here { get; private set; } = null!;
@@ -23,6 +23,16 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
     /// <summary>How many loads wait.</summary>
     public int LoadsWaiting { get; private set; }
 
+    /// <summary>What counts on pictures say is left of the rust, by part.</summary>
+    public IReadOnlyDictionary<string, (double Left, double Low, double High, DateTimeOffset At)> Counted { get; private set; } =
+        new Dictionary<string, (double, double, double, DateTimeOffset)>();
+
+    /// <summary>True where the parts of a load are of several tools.</summary>
+    public bool SeveralTools(LoadNow load) => load.Parts.Select(p => p.Tag).Distinct().Count() > 1;
+
+    /// <summary>What was seen in a look, in words.</summary>
+    public string Said(LoadNow load, Seen seen) => BathWords.Said(load, seen);
+
     /// <inheritdoc />
     protected override async Task<bool> Before() => await baths.Find(Number) is { } here && (Here = here) is not null;
 
@@ -32,6 +42,15 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
         Here = (await baths.Find(Number))!;
         Assumptions a = Here.Air.Assumptions;
         List<double> iron = [.. (await baths.Waiting(Here.Bath.Kind)).Select(w => w.Parts.Where(p => p.Limit.Allowed).Sum(p => BathState.IronIn(p.Part, a)))];
+        Dictionary<string, (double, double, double, DateTimeOffset)> counted = [];
+        foreach (LoadHere load in Here.Loads.Where(l => l.Times is not null))
+        {
+            foreach ((string key, var share) in await looks.Counted(load.Load))
+            {
+                counted[key] = share;
+            }
+        }
+        Counted = counted;
         (LoadsLeft, LoadsWaiting) = (Here.State.LoadsLeft(iron, a), iron.Count);
     }
 
@@ -41,11 +60,21 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
     }
 
     /// <summary>Keeps what was seen.</summary>
-    public async Task<IActionResult> OnPostLook(Guid load, string? left, LiquidColour? colour, Bubbles? bubbles, string? temperature, string? words)
+    public async Task<IActionResult> OnPostLook(Guid load, LiquidColour? colour, Bubbles? bubbles, string? temperature, string? words)
     {
+        Dictionary<string, double> left = [];
+        foreach (string field in Request.Form.Keys.Where(k => k.StartsWith(LeftOf, StringComparison.Ordinal) || k.StartsWith(ExactOf, StringComparison.Ordinal))
+            .OrderByDescending(k => k, StringComparer.Ordinal))
+        {
+            // What is typed goes before what is tapped.
+            if (Percent(Request.Form[field]) is double share)
+            {
+                left[field[(field.IndexOf(':', StringComparison.Ordinal) + 1)..]] = share;
+            }
+        }
         await baths.Look(Number, load, new BathNote
         {
-            Left = Percent(left), Colour = colour, Bubbles = bubbles, TemperatureC = Typed.NumberOrNull(temperature, "temperature"), Text = words ?? "",
+            LeftOf = left, Colour = colour, Bubbles = bubbles, TemperatureC = Typed.NumberOrNull(temperature, "temperature"), Text = words ?? "",
         });
         return LocalRedirect($"/baths/{Number}#load-{load}");
     }
@@ -78,6 +107,8 @@ public sealed class BathModel(BathBook baths) : SentencePageModel
         await baths.TakeBack(Number);
         return LocalRedirect($"/baths/{Number}");
     }
+
+    private const string LeftOf = "left:", ExactOf = "exact:";
 
     private static double? Percent(string? text) => Typed.NumberOrNull(text, "left") / 100;
 }

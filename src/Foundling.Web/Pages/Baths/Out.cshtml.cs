@@ -64,9 +64,9 @@ public sealed class OutModel(BathBook baths, TimeProvider time) : SentencePageMo
     }
 
     /// <summary>It is dry and oiled.</summary>
-    public async Task<IActionResult> OnPostOiled(string? grams)
+    public async Task<IActionResult> OnPostOiled(string? grams, List<string> bloom)
     {
-        await baths.Oiled(Number, Key, Typed.NumberOrNull(grams, "grams"));
+        await baths.Oiled(Number, Key, Typed.NumberOrNull(grams, "grams"), bloom);
         return LocalRedirect($"/baths/{Number}");
     }
 }

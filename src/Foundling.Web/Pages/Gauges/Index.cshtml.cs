@@ -6,6 +6,7 @@ using Foundling.Core.Units;
 using Foundling.Data.Origin;
 using Foundling.Data.Shop;
 using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Gauges;
@@ -34,23 +35,27 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
     public string? Typed(string field) => Request.Query[field].ToString() is { Length: > 0 } text ? Shorten.To(text, MostTyped) : null;
 
     /// <summary>Shows the list or a gauge; the values are in the address, so a result can be kept or sent.</summary>
-    public async Task OnGet(string? file, string? calculation, CancellationToken cancel)
+    public async Task<IActionResult> OnGet(string? file, string? calculation, CancellationToken cancel)
     {
         if (file is null || calculation is null)
         {
-            return;
+            return Page();
         }
         Chosen = GaugeCatalogue.Find(file, calculation);
+        if (Chosen is not null && PageOf(Chosen) is { } room)
+        {
+            return LocalRedirect(room);
+        }
         if (Chosen is null || GaugeForm.Fields(Chosen) is not { } fields)
         {
             Chosen = null;
             Response.StatusCode = 404;
-            return;
+            return Page();
         }
         Fields = fields;
         if (Request.Query.Count == 0)
         {
-            return;
+            return Page();
         }
         try
         {
@@ -62,5 +67,14 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
         {
             Fault = fault;
         }
+        return Page();
     }
+
+    /// <summary>Where a gauge is worked that has a room of its own; null for one that is worked here.</summary>
+    public static string? PageOf(Gauge gauge) => gauge.File != "baths" ? null : gauge.Calculation switch
+    {
+        "blasting" => "/baths/blasting",
+        "spent_and_neutralise" => "/baths",
+        _ => "/baths/load?into=",
+    };
 }
