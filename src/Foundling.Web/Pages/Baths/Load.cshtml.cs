@@ -17,6 +17,9 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
 {
     private const double Px = 600;
 
+    // A bath that much warmer than the room is drawn cooling, °C.
+    private const double WarmerC = 3;
+
     /// <summary>The bath that stands and takes the parts; null to mix one.</summary>
     [BindProperty(SupportsGet = true)]
     public int? Into { get; set; }
@@ -111,6 +114,9 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
     /// <summary>When to look, and when it would be ready; null for nothing to put in.</summary>
     public SoakTimes? Times { get; private set; }
 
+    /// <summary>How it cools while it works; null for a bath as warm as the shop.</summary>
+    public CoolingChart? Cooling { get; private set; }
+
     /// <summary>What is wrong with what was typed, in a sentence.</summary>
     public string? Fault { get; private set; }
 
@@ -171,6 +177,9 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
             DateTimeOffset now = time.GetUtcNow();
             var load = new LoadNow(Guid.Empty, now, going) { SpentBefore = state.Spent(Air.Assumptions) };
             Times = SoakTimes.Of(state with { Loads = [.. state.Loads, load] }, load, Air, now);
+            double warm = state.TemperatureC(now, Air.RoomC, Air.Assumptions);
+            Cooling = Bath.Kind != BathKind.Electrolysis && warm - Air.RoomC > WarmerC
+                ? new CoolingChart(CoolingCurve.Of(warm, Air.RoomC, Bath.Litres, Times.Hours, Air.Assumptions), Air.RoomC) : null;
         }
     }
 
