@@ -200,6 +200,14 @@ public sealed class Browser : IDisposable
         field.SendKeys(text);
     }
 
+    /// <summary>Takes the connection away, or gives it back.</summary>
+    public void Offline(bool offline)
+    {
+        Driver.ExecuteCdpCommand("Network.enable", []);
+        Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new() { ["offline"] = offline, ["latency"] = 0, ["downloadThroughput"] = -1,
+            ["uploadThroughput"] = -1 });
+    }
+
     public void Choose(string css, string value) => Find(css).FindElement(By.CssSelector($"option[value='{value}']")).Click();
 
     public void Dispose()

@@ -10,13 +10,6 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
 
     private string Address => demo.Shop.Address;
 
-    private void Offline(bool offline)
-    {
-        _b.Driver.ExecuteCdpCommand("Network.enable", []);
-        _b.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new() { ["offline"] = offline, ["latency"] = 0, ["downloadThroughput"] = -1,
-            ["uploadThroughput"] = -1 });
-    }
-
     private bool Shown(string css) => _b.Driver.FindElements(By.CssSelector(css)).Any(e => e.Displayed);
 
     [Fact]
@@ -30,7 +23,7 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
             + "=> r.name.includes('handler=Data') && r.responseEnd > 0)")!, "the check is open");
         _b.Until(() => (bool)_b.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.serviceWorker.ready.then(() => "
             + "caches.match('/stall?handler=Data')).then(hit => done(hit !== undefined));")!, "and kept");
-        Offline(true);
+        _b.Offline(true);
         try
         {
             // The page can even be opened again.
@@ -73,7 +66,7 @@ public sealed class StallTests(DemoShop demo) : IClassFixture<DemoShop>
         }
         finally
         {
-            Offline(false);
+            _b.Offline(false);
         }
         _b.Driver.ExecuteScript("dispatchEvent(new Event('online'))");
         _b.Until(() => (string)_b.Driver.ExecuteScript("return localStorage.getItem('stall:queue')")! == "[]", "sent");

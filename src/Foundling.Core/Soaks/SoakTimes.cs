@@ -39,6 +39,9 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
     /// <summary>What the night asks for, in a sentence; empty for nothing.</summary>
     public string Night { get; init; } = "";
 
+    /// <summary>Since when a look is due that nobody took; null when none is.</summary>
+    public DateTimeOffset? LookDue { get; init; }
+
     /// <summary>Current that electrolysis wants and gets, A; null for other baths.</summary>
     public (double WantedA, double CurrentA)? Current { get; init; }
 
@@ -79,9 +82,11 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
         DateTimeOffset over = first?.OutBy is DateTimeOffset end && end < ready ? end : ready;
         SoakResult worst = takes[main.MaxBy(p => hours[p.Rust])!.Rust];
         double look = Soak.LookInMin(total / rounds, limit);
-        var result = new SoakTimes(total, rounds, load.Round, over, first?.OutBy, first?.Part.Why, parts,
-            Looks(load, first?.OutBy is DateTimeOffset must && must < ready ? must : ready, look, air.Nights, now), worst.DryAndOilWithinMinutes)
+        DateTimeOffset last = first?.OutBy is DateTimeOffset must && must < ready ? must : ready;
+        (List<DateTimeOffset> looks, DateTimeOffset? due) = Looks(load, last, look, air.Nights, now);
+        var result = new SoakTimes(total, rounds, load.Round, over, first?.OutBy, first?.Part.Why, parts, looks, worst.DryAndOilWithinMinutes)
         {
+            LookDue = due,
             Current = worst is { WantedA: double wanted, CurrentA: double current } ? (wanted, current) : null,
         };
         return result with { Night = AtNight(result, load, air) };
@@ -117,10 +122,11 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
         });
     }
 
-    /// <summary>Moments to look in: by the interval, none at night, none after it is over.</summary>
-    private static List<DateTimeOffset> Looks(LoadNow load, DateTimeOffset over, double minutes, Nights nights, DateTimeOffset now)
+    /// <summary>Moments to look in: by the interval, none at night, none after it is over; and the first that was missed.</summary>
+    private static (List<DateTimeOffset> Looks, DateTimeOffset? Missed) Looks(LoadNow load, DateTimeOffset over, double minutes, Nights nights, DateTimeOffset now)
     {
         List<DateTimeOffset> looks = [];
+        DateTimeOffset? missed = null;
         DateTimeOffset last = load.Looks.Select(l => l.At).Append(load.RoundAt).Max();
         while (looks.Count < MostLooks)
         {
@@ -133,9 +139,13 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
             {
                 looks.Add(next);
             }
+            else
+            {
+                missed ??= next;
+            }
             last = next;
         }
-        return looks;
+        return (looks, missed);
     }
 
     private static string AtNight(SoakTimes times, LoadNow load, SoakAir air)

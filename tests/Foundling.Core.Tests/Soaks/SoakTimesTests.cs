@@ -35,6 +35,24 @@ public sealed class SoakTimesTests
     }
 
     [Fact]
+    public void A_look_that_nobody_took_is_due_until_somebody_looks()
+    {
+        var bath = new StandingBath { Number = 1, Kind = BathKind.Chelating, Litres = 20, MixedAt = Morning };
+        var load = Guid.CreateVersion7(Morning);
+        bath.Happened(Morning, BathDeed.LoadIn, load, new BathNote { Parts = [new(1, PartId.Of("frame"), "frame", RustLevel.Medium, 4, 0.1, 200, 50, 10)] });
+        SoakTimes At(double hours) => BathState.Of(bath, Assumptions.Standard) is var s
+            ? SoakTimes.Of(s, s.Loads[0], new SoakAir(20, 50, Assumptions.Standard, TimeZoneInfo.Utc), Morning.AddHours(hours)) : null!;
+        At(0).LookDue.ShouldBeNull();
+        DateTimeOffset first = At(0).LookIns[0];
+        At((first - Morning).TotalHours + 0.2).LookDue.ShouldBe(first);
+        At((first - Morning).TotalHours + 6).LookDue.ShouldBe(first, "the first that was missed");
+        bath.Happened(first.AddHours(1), BathDeed.LookedIn, load, new BathNote { Left = 0.9 });
+        At((first - Morning).TotalHours + 1.1).LookDue.ShouldBeNull();
+    }
+
+    private static readonly DateTimeOffset Morning = new(2030, 5, 6, 8, 0, 0, TimeSpan.Zero);
+
+    [Fact]
     public void A_load_takes_what_the_gauge_says()
     {
         StandingBath bath = Bath();
