@@ -115,7 +115,7 @@ public sealed class SoakTests(ClockedShop shop) : IClassFixture<ClockedShop>
         _b.Driver.ExecuteScript($"document.querySelector(\"input[name='left:{frame}'][value='50']\").click()");
         _b.Driver.ExecuteScript("document.querySelector(\"input[name=colour][value=yellow]\").click()");
         _b.Click("form[id^=look-] .btn.do");
-        _b.Until(() => _b.Text("main").Contains("50 % left", StringComparison.Ordinal), "what was seen stands there");
+        _b.Until(() => _b.Text("main").Contains("50 % of the rust left", StringComparison.Ordinal), "what was seen stands there");
 
         // The part that may not stay comes out first, and is oiled in time.
         load = await Load(bath);

@@ -233,7 +233,7 @@ public sealed class BathTests : IDisposable
         Tag tag = await Again(_shop, number);
         tag.Standing().Where(f => f.Kind == FindingKind.Rust).Select(f => (f.Part, f.Severity)).ShouldBe([(PartIds.Body, 1), (PartIds.Iron, 1)],
             ignoreOrder: true);
-        tag.Standing().First(f => f.Part == PartIds.Iron).Note.ShouldBe("out of the long tub, 0 % of the rust left; flash rust: oiled too late out of the long tub");
+        tag.Standing().First(f => f.Part == PartIds.Iron).Note.ShouldBe("out of the long tub, no rust left; flash rust: oiled too late out of the long tub");
         // The plan made anew knows it, and nothing that was done is asked for again.
         HashSet<DeedId> before = [.. tag.Steps.Select(s => s.Key)], done = [.. tag.Steps.Where(s => s.State == StepState.Done).Select(s => s.Key)];
         Tag again = (await _shop.Tags(db).Find(number))!;

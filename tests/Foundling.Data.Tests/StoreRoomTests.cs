@@ -113,6 +113,19 @@ public sealed class StoreRoomTests : IDisposable
     }
 
     [Fact]
+    public async Task A_bath_that_was_never_mixed_goes_and_the_stores_have_it_again()
+    {
+        await using FoundlingDb db = _shop.Open();
+        await _shop.Stores(db).Count(SupplyIds.CitricAcid, 900);
+        await _shop.Baths(db).Mix(new StandingBath { Kind = BathKind.Citric, Percent = 5, Litres = 10, Container = Container.Box(600, 400, 180) });
+        (await Now(SupplyIds.CitricAcid)).Amount.ShouldBe(400);
+        (await _shop.Baths(db).TakeBack(1)).ShouldBeFalse();
+        (await Now(SupplyIds.CitricAcid)).Amount.ShouldBe(900);
+        (await _shop.Baths(db).Standing()).ShouldBeEmpty();
+        (await Should.ThrowAsync<InputException>(() => _shop.Baths(db).TakeBack(1))).ErrorKey.ShouldBe("unknown_bath");
+    }
+
+    [Fact]
     public async Task All_changes_add_up_to_what_there_is()
     {
         var random = new Random(7);

@@ -43,7 +43,8 @@ public sealed class AirPageTests : IAsyncLifetime
         (await visitor.Submit(await visitor.Page("/air"), "form[action*='handler=Device']",
             new() { ["kind"] = "device", ["address"] = $"127.0.0.1:{((IPEndPoint)port.LocalEndpoint).Port}" })).StatusCode.ShouldBe(HttpStatusCode.Found);
         ThermometerState state = _host.Services.GetRequiredService<ThermometerState>();
-        using (TcpClient first = await port.AcceptTcpClientAsync())
+        using var patience = new CancellationTokenSource(TimeSpan.FromSeconds(30));
+        using (TcpClient first = await port.AcceptTcpClientAsync(patience.Token))
         {
             await first.GetStream().WriteAsync(Encoding.ASCII.GetBytes("nonsense\nT=17.5 RH=58\n"));
             await Until(() => state.Heard is not null);

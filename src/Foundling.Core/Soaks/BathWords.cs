@@ -31,11 +31,13 @@ public static class BathWords
             : [.. parts.Where(p => p.Says.Length > 0).Select(p => $"{Sentences.Start(p.Name)}: {Sentences.Middle(p.Says)}")];
     }
 
+    /// <summary>How much is left, in words: "20 % of the rust left".</summary>
+    public static string Left(double share) => share <= 0 ? "no rust left" : $"{share * Percent:0} % of the rust left";
+
     /// <summary>What was seen in a look, in words: "frame 20 %, jaw none left".</summary>
     public static string Said(LoadNow load, Seen seen)
     {
         List<(string Name, double Left)> parts = [.. load.Parts.Where(p => seen.Note.LeftOf.ContainsKey(p.Key)).Select(p => (p.Name, seen.Note.LeftOf[p.Key]))];
-        string Left(double share) => share <= 0 ? "none left" : $"{share * Percent:0} % left";
         return parts.Count > 0 ? parts.Select(p => p.Left).Distinct().Count() == 1 && parts.Count == load.Parts.Count ? Left(parts[0].Left)
                 : string.Join(", ", parts.Select(p => $"{p.Name} {Left(p.Left)}"))
             : seen.Note.Left is double all ? Left(all) : "looked in";

@@ -241,15 +241,8 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
     }
 
     // What was seen on the parts of one tool.
-    private static string Seen(StandingBath bath, LoadNow load, BathNote note, int tag)
-    {
-        List<(string Name, double Left)> parts = [.. load.Standing.Where(p => p.Tag == tag)
-            .Select(p => (p.Name, note.LeftOf.TryGetValue(p.Key, out double own) ? own : note.Left)).Where(p => p.Item2 is not null)
-            .Select(p => (p.Name, p.Item2!.Value))];
-        return parts.Count == 0 ? $"{bath.Name}: looked in"
-            : parts.Select(p => p.Left).Distinct().Count() == 1 ? $"{bath.Name}: {parts[0].Left * 100:0} % of the rust left"
-            : $"{bath.Name}, rust left: {string.Join(", ", parts.Select(p => $"{p.Name} {p.Left * 100:0} %"))}";
-    }
+    private string Seen(StandingBath bath, LoadNow load, BathNote note, int tag) =>
+        $"{bath.Name}: {BathWords.Said(load with { Parts = [.. load.Standing.Where(p => p.Tag == tag)] }, new Seen(time.GetUtcNow(), [], note))}";
 
     /// <summary>Scrubs a load and puts it back: the next soak of it begins.</summary>
     public Task Scrub(int number, Guid load, CancellationToken cancel = default) => Move(number, load, BathDeed.Scrubbed, new BathNote(), cancel);
@@ -331,14 +324,26 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await Happened(bath.Bath, BathDeed.PouredAway, null, new BathNote { Text = Shorten.To(words, MostWords) }, cancel).ConfigureAwait(false);
     }
 
-    /// <summary>Takes the last thing that happened to a bath back, on the rods of its tools too.</summary>
-    /// <exception cref="InputException">Nothing happened to it.</exception>
-    public async Task TakeBack(int number, CancellationToken cancel = default)
+    /// <summary>
+    /// Takes the last thing that happened to a bath back, on the rods of its tools too. One to which nothing ever happened was never mixed: it goes, and
+    /// what it was mixed from is in the stores again.
+    /// </summary>
+    /// <returns>True while the bath stands; false when it was never mixed.</returns>
+    /// <exception cref="InputException">All that happened to it is taken back already.</exception>
+    public async Task<bool> TakeBack(int number, CancellationToken cancel = default)
     {
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
         {
             BathHere bath = await Known(number, cancel, poured: true).ConfigureAwait(false);
+            if (bath.Bath.Events.Count == 0)
+            {
+                await stores.PutBack(number, cancel).ConfigureAwait(false);
+                db.Baths.Remove(bath.Bath);
+                await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+                await write.Done(cancel).ConfigureAwait(false);
+                return false;
+            }
             BathEvent last = BathState.Last(bath.Bath) ?? throw new InputException("nothing_to_take_back", "number", number, "a bath with a past",
                 "Nothing has happened to this bath yet.");
             bath.Bath.PouredAt = last.Kind == BathDeed.PouredAway ? null : bath.Bath.PouredAt;
@@ -350,6 +355,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
                 await _rods.Each(before, tag => _rods.Undo(tag, last, before, after, number, cancel), cancel).ConfigureAwait(false);
             }
             await write.Done(cancel).ConfigureAwait(false);
+            return true;
         }
     }
 

@@ -32,7 +32,7 @@ internal static class BathFindings
             int degree = left is double share ? RustLeft.Degree(part.Rust, share, a) : 0;
             string note = string.Join("; ", new[]
             {
-                left is double l ? $"out of {bath}, {l * 100:0} % of the rust left" : "", bloomed ? $"flash rust: oiled too late out of {bath}" : "",
+                left is double l ? $"out of {bath}, {BathWords.Left(l)}" : "", bloomed ? $"flash rust: oiled too late out of {bath}" : "",
             }.Where(n => n.Length > 0));
             Finding? there = Standing(tags[part.Tag], part.Part);
             found.Add(new RoundFinding(part.Tag, there?.Id ?? Guid.CreateVersion7(now), part.Part, bloomed ? Math.Max(1, degree) : degree, note,

@@ -264,6 +264,9 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
     internal Task PutBack(Tag tag, DeedId step, CancellationToken cancel) =>
         PutBack(db.StoreMoves.Where(m => m.Tag == tag.Number && m.Step == step), cancel);
 
+    /// <summary>What a bath had been mixed from goes back. It is kept with what the caller keeps.</summary>
+    internal Task PutBack(int bath, CancellationToken cancel) => PutBack(db.StoreMoves.Where(m => m.Bath == bath), cancel);
+
     private async Task PutBack(IQueryable<StoreMove> of, CancellationToken cancel)
     {
         await db.BeginWriting(cancel).ConfigureAwait(false);

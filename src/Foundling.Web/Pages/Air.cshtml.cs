@@ -65,7 +65,12 @@ public sealed class AirModel(AirBook air, ShopBook shop, ThermometerState state,
         ShopSettings settings = await shop.ForChange();
         settings.Thermometer = heard;
         await shop.Save(settings);
-        state.Change();
+        // What is saved is seen by others only when this request is through.
+        Response.OnCompleted(() =>
+        {
+            state.Change();
+            return Task.CompletedTask;
+        });
         return LocalRedirect("/air");
     }
 }

@@ -38,7 +38,7 @@ public sealed class LearnedSoaksTests
         DateTimeOffset now = Day.AddHours(6);
         BathWords.Advice(state, state.Loads[0], SoakTimes.Of(state, state.Loads[0], Air, now), Air, now).ShouldBe(
             ["Frame: take it out: no rust is left, and every hour more only dulls.", "Jaw: leave it: it does what it should."]);
-        BathWords.Said(state.Loads[0], state.Loads[0].Looks[0]).ShouldBe("frame none left, jaw 50 % left");
+        BathWords.Said(state.Loads[0], state.Loads[0].Looks[0]).ShouldBe("frame no rust left, jaw 50 % of the rust left");
         state.Loads[0].LeftOn("1/jaw")!.Value.Left.ShouldBe(0.5);
         state = BathState.Of(Bath((6, Saw(0.5, 0.5)), (8, new BathNote { Left = 0.2 })), A);
         state.Loads[0].LeftOn("1/jaw")!.Value.Left.ShouldBe(0.2, "the last look counts");

@@ -104,8 +104,7 @@ public sealed class BathModel(BathBook baths, BathLooks looks) : SentencePageMod
     /// <summary>Takes the last thing back.</summary>
     public async Task<IActionResult> OnPostBack()
     {
-        await baths.TakeBack(Number);
-        return LocalRedirect($"/baths/{Number}");
+        return LocalRedirect(await baths.TakeBack(Number) ? $"/baths/{Number}" : "/baths");
     }
 
     private const string LeftOf = "left:", ExactOf = "exact:";
