@@ -144,7 +144,7 @@ public sealed class HardTimesTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Size(390, 844);
         try
         {
-            foreach (string room in new[] { "/gauges", "/patterns", "/stores/parts", "/shop", "/new", "/marks", "/lots" })
+            foreach (string room in new[] { "/gauges", "/patterns", "/stores", "/stores/list", "/baths", "/shop", "/new", "/marks", "/lots" })
             {
                 _b.Go(Address + "/");
                 _b.Click(".rooms summary");

@@ -40,7 +40,7 @@ public sealed class StoresPageTests : IAsyncLifetime
         (await Sent(visitor, Page, "form[action*='handler=Count']", new() { ["amount"] = "0.4 L" })).QuerySelector(".text-2xl")!.TextContent.ShouldBe("400 mL");
         IHtmlDocument bought = await Sent(visitor, Page, "form[action*='handler=Bought']", new() { ["amount"] = "1 L", ["paid"] = "£12.50" });
         bought.QuerySelector(".text-2xl")!.TextContent.ShouldBe("1,400 mL");
-        bought.Body!.TextContent.ShouldContain("0.01 a mL");
+        bought.Body!.TextContent.ShouldContain("0.0125 a mL");
         (await visitor.Page("/shop")).QuerySelector("[name=assume-price_white_spirit]")!.GetAttribute("value").ShouldBe("0.0125");
         (await Sent(visitor, Page, "form[action*='handler=Took']", new() { ["amount"] = "150", ["what"] = "brushes" }))
             .QuerySelector(".moves")!.TextContent.ShouldContain("brushes");

@@ -32,8 +32,7 @@ public static class Lying
         Profile? drawing = ToolCatalogue.Knows(facts.Tool.Id) && main.Pieces == 1 ? facts.Profile() : null;
         List<IReadOnlyList<Spot>> rings = drawing is null ? [] : [.. parts.SelectMany(part =>
             drawing.Parts.FirstOrDefault(p => p.Part == (part.InSet ? part.DrawnAs : part.Id)) is { } drawn
-                ? drawn.Shapes.Where(s => s.Outlined).DefaultIfEmpty(drawn.Shapes[0]).Select(s => s.Path.Polygon(CurvePieces)) : [])
-            .Where(r => r.Count > 2)];
+                ? drawn.Shapes.Where(s => s.Outlined).DefaultIfEmpty(drawn.Shapes[0]).SelectMany(s => s.Path.Rings(CurvePieces, s.EvenOdd)) : [])];
         if (rings.Count == 0)
         {
             // Several small pieces lie in a row.
@@ -56,13 +55,10 @@ public static class Lying
         return new LyingPart(sides[2], sides[1], sides[0], string.Create(CultureInfo.InvariantCulture, $"M0 0H{sides[2]:0.##}V{sides[1]:0.##}H0Z"));
     }
 
-    // All run the same way round, so that where two overlap nothing is cut out.
+    // Outlines run the same way round and holes the other, so that where two parts overlap nothing is cut out.
     private static string Ring(IReadOnlyList<Spot> ring, double angle, Spot low) =>
-        "M" + string.Join("L", (Runs(ring) < 0 ? ring.Reverse() : ring).Select(p => Turned(p, angle)).Select(p => string.Create(CultureInfo.InvariantCulture,
+        "M" + string.Join("L", ring.Select(p => Turned(p, angle)).Select(p => string.Create(CultureInfo.InvariantCulture,
             $"{p.X - low.X:0.##} {p.Y - low.Y:0.##}"))) + "Z";
-
-    private static double Runs(IReadOnlyList<Spot> ring) => ring.Select((p, i) => (p, ring[(i + 1) % ring.Count]))
-        .Sum(s => (s.p.X * s.Item2.Y) - (s.Item2.X * s.p.Y));
 
     private static Spot Turned(Spot p, double angle) =>
         new((p.X * Math.Cos(angle)) + (p.Y * Math.Sin(angle)), (p.Y * Math.Cos(angle)) - (p.X * Math.Sin(angle)));

@@ -170,6 +170,18 @@ public sealed class Outline
         return (holes ? Math.Max(0, (2 * most) - sum) : sum, round);
     }
 
+    /// <summary>Its runs as corners, all the same way round; where runs inside the largest are open, those the other way.</summary>
+    /// <param name="pieces">Pieces of a curve.</param>
+    /// <param name="holes">True where runs inside the largest are open.</param>
+    public IReadOnlyList<IReadOnlyList<Spot>> Rings(int pieces, bool holes)
+    {
+        List<(List<Spot> Run, double Twice)> runs = [.. Polygons(pieces).Where(r => r.Count > 2).Select(r => (r, Twice(r)))];
+        double most = runs.Select(r => Math.Abs(r.Twice)).DefaultIfEmpty().Max();
+        return [.. runs.Select(r => (IReadOnlyList<Spot>)(r.Twice > 0 == (!holes || Math.Abs(r.Twice) >= most) ? r.Run : [.. Enumerable.Reverse(r.Run)]))];
+    }
+
+    private static double Twice(List<Spot> run) => run.Select((a, i) => (a, B: run[(i + 1) % run.Count])).Sum(s => (s.a.X * s.B.Y) - (s.B.X * s.a.Y));
+
     private List<List<Spot>> Polygons(int pieces)
     {
         List<List<Spot>> runs = [];
