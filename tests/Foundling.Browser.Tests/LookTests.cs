@@ -16,8 +16,8 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
             "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/24/rod?show=sitting", "/tag/33/aim", "/tag/31/ways", "/tag/25/needs",
             "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/proof", "/tag/24/proof?Of=bolt", "/tag/31/papers", "/tag/31/book", "/tag/42/origin",
             "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/baths", "/baths/1",
-            "/baths/load?for=28", "/air", "/stores", "/stores/shellac", "/stores/fine-stone", "/stores/list",
-            "/stores/kit", "/stores/parts", "/tag/31/condition",
+            "/baths/load?for=28", "/baths/times", "/baths/blasting?tank=50&area=12&high=8&low=4&gun=300&delivery=120", "/air",
+            "/stores", "/stores/shellac", "/stores/fine-stone", "/stores/list", "/stores/kit", "/stores/parts", "/tag/31/condition",
             "/tag/31/state?Part=frog&Apart=True", "/patterns", "/patterns/ottermere_adjust", "/patterns/trait/knob_form?line=pellow_tarn_bench",
             "/marks?mark=Made+in", "/kinds?near=gouge", "/identify?look=nut_form:flat_split", "/no/such/page" })
         {

@@ -29,7 +29,8 @@ public sealed class LyingTests
             foreach (PartDef part in kind.Parts.Where(p => p.Material != Material.Wood))
             {
                 LyingPart lies = Lying.Of(question.Facts, [part], question.Extents);
-                // The drawing has finer curves than the reckoning, which is what the hundredths are for. A part that lies on its edge, or of which there are several, is a plain block.
+                // The drawing has finer curves than the reckoning: so the hundredths.
+                // A part that lies on its edge, or of which there are several, is a plain block.
                 if (lies.Path.Contains('H', StringComparison.Ordinal))
                 {
                     continue;
