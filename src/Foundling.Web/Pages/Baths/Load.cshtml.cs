@@ -131,7 +131,7 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
     {
         Air = await baths.Air();
         Standing = await baths.Standing();
-        Tubs = [.. Standing.Select(b => (b.Bath.Name, b.Bath.Container)), .. Containers.Usual];
+        Tubs = await Known();
         Kind = For is int asked && await baths.PlannedFor(asked) is BathKind planned ? planned : Kind;
         BathHere? into = Standing.FirstOrDefault(b => b.Bath.Number == Into);
         Waiting = await baths.Waiting(into?.Bath.Kind ?? Kind);
@@ -151,6 +151,13 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
             Fault = fault.Sentence;
         }
     }
+
+    // What the shop has mixed in before, and what most shops have.
+    private async Task<IReadOnlyList<(string Name, Container Inside)>> Known() =>
+    [
+        .. (await baths.Standing()).Select(b => b.Bath).Concat(await baths.Poured()).Select(b => (b.Name, b.Container)).Concat(Containers.Usual)
+            .DistinctBy(t => t.Name),
+    ];
 
     private void Reckon(BathHere? into)
     {
@@ -231,7 +238,7 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         }
         else
         {
-            Tubs = [.. (await baths.Standing()).Select(b => (b.Bath.Name, b.Bath.Container)), .. Containers.Usual];
+            Tubs = await Known();
             Waiting = await baths.Waiting(Kind);
             Reckon(null);
             number = (await baths.Mix(Bath)).Number;
