@@ -252,6 +252,11 @@ public sealed class StoreRoomTests : IDisposable
         await using FoundlingDb db = _shop.Open();
         StoreRoom stores = _shop.Stores(db);
         (await stores.New(new StoreFacts { Name = "Rottenstone", Class = SupplyClass.Abrasive, Unit = "g" })).Item.Value.ShouldBe("own-1");
+        foreach ((SupplyClass sort, string _) in SupplyClasses.All)
+        {
+            StoreItem one = await stores.New(new StoreFacts { Name = $"a {sort}", Class = sort, Unit = "g" });
+            (await Now(one.Item)).Class.ShouldBe(sort);
+        }
         (await Should.ThrowAsync<InputException>(() => stores.New(new StoreFacts { Name = "rottenstone" }))).ErrorKey.ShouldBe("there_already");
         (await Should.ThrowAsync<InputException>(() => stores.New(new StoreFacts { Name = "White spirit" }))).ErrorKey.ShouldBe("there_already");
         (await Should.ThrowAsync<InputException>(() => stores.New(new StoreFacts { Name = " " }))).ErrorKey.ShouldBe("required");

@@ -21,7 +21,6 @@ internal sealed class StoreMapping : IEntityTypeConfiguration<StoreItem>, IEntit
         item.Property(s => s.Place).HasDefaultValueSql("''");
         item.Property(s => s.Name).HasDefaultValueSql("''");
         item.Property(s => s.Unit).HasDefaultValueSql("''");
-        item.Property(s => s.Class).HasDefaultValueSql("'Sundry'");
         item.Property(s => s.Price).HasDefaultValueSql("0");
     }
 

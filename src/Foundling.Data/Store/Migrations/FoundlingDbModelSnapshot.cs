@@ -289,9 +289,7 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<string>("Class")
                         .IsRequired()
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT")
-                        .HasDefaultValueSql("'Sundry'");
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Grain")
                         .HasColumnType("TEXT");
