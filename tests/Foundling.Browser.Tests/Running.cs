@@ -183,7 +183,16 @@ public sealed class Browser : IDisposable
         WebDriverWait wait = Wait;
         wait.Message = what;
         wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException));
-        wait.Until(_ => condition());
+        try
+        {
+            wait.Until(_ => condition());
+        }
+        catch (WebDriverTimeoutException late)
+        {
+            // What the page says instead is mostly why.
+            string said = string.Join(" | ", Driver.FindElements(By.CssSelector("#said, [role=alert], .fault")).Select(e => e.Text).Where(t => t.Length > 0));
+            throw new WebDriverTimeoutException($"{late.Message}. {Driver.Url} says: {(said.Length > 0 ? said : "nothing")}", late);
+        }
     }
 
     public void Click(string css)

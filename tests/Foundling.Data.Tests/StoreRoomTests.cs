@@ -202,9 +202,10 @@ public sealed class StoreRoomTests : IDisposable
         StoreDesk desk = _shop.StoreDesk(db);
         await stores.Count(SupplyIds.Shellac, 220);
         await stores.Keep(SupplyIds.Shellac, new StoreFacts { Least = 100, Pack = 250, BestBefore = new DateOnly(2030, 1, 2), Place = "=1+1" });
-        StoreItem own = await stores.New(new StoreFacts { Name = "ceramic belt", Class = SupplyClass.Abrasive, Unit = "pieces", Price = 4.5,
+        StoreItem own = await stores.New(new StoreFacts { Name = "ceramic belt", Class = SupplyClass.Abrasive, Unit = "pieces",
             Grain = new Grain(AbrasiveForm.Belt, "FEPA-P", "P60") });
         await stores.Count(own.Item, 3);
+        await desk.Price(own.Item, 4.5);
         await desk.Price(SupplyIds.Shellac, 0.055);
         string file = await desk.Csv();
         file.ShouldContain("'=1+1");
@@ -255,7 +256,7 @@ public sealed class StoreRoomTests : IDisposable
         foreach ((SupplyClass sort, string _) in SupplyClasses.All)
         {
             StoreItem one = await stores.New(new StoreFacts { Name = $"a {sort}", Class = sort, Unit = "g" });
-            (await Now(one.Item)).Class.ShouldBe(sort);
+            (await Now(one.Item)).ShouldSatisfyAllConditions(i => i.Class.ShouldBe(sort), i => i.Unit.ShouldBe(sort == SupplyClass.Kit ? "" : "g"));
         }
         (await Should.ThrowAsync<InputException>(() => stores.New(new StoreFacts { Name = "rottenstone" }))).ErrorKey.ShouldBe("there_already");
         (await Should.ThrowAsync<InputException>(() => stores.New(new StoreFacts { Name = "White spirit" }))).ErrorKey.ShouldBe("there_already");

@@ -35,6 +35,17 @@ public sealed class AirPageTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task What_is_typed_on_the_shop_page_is_a_reading_like_any_other()
+    {
+        Visitor visitor = _host.Visit();
+        string ready = (await visitor.Page("/baths")).QuerySelector("#bath-1 .moments")!.TextContent;
+        (await visitor.Submit(await visitor.Page("/shop"), "form[data-keep=shop]", new() { ["temperature"] = "26", ["humidity"] = "45" }))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Page("/air")).QuerySelectorAll("details tr")[1].TextContent.ShouldContain("26 °C");
+        (await visitor.Page("/baths")).QuerySelector("#bath-1 .moments")!.TextContent.ShouldNotBe(ready, "what stands is ready sooner");
+    }
+
+    [Fact]
     public async Task A_device_is_heard_lost_and_heard_again()
     {
         using var port = new TcpListener(IPAddress.Loopback, 0);

@@ -42,6 +42,16 @@ public sealed class BathPageTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task The_cautions_are_those_of_the_bath_that_is_mixed()
+    {
+        Visitor visitor = _host.Visit();
+        string citric = (await visitor.Page("/baths/load?part=28/frame&kind=citric&tub=storage tub&into=")).Body!.TextContent;
+        citric.ShouldContain("Acid and its mist");
+        citric.ShouldNotContain("The bath is mild");
+        (await visitor.Page("/baths/load?part=28/frame&kind=chelating&tub=storage tub&into=")).Body!.TextContent.ShouldContain("The bath is mild");
+    }
+
+    [Fact]
     public async Task Blasting_is_drawn_and_what_cannot_be_is_said()
     {
         Visitor visitor = _host.Visit();

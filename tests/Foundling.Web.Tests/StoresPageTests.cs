@@ -73,7 +73,10 @@ public sealed class StoresPageTests : IAsyncLifetime
     public async Task Something_of_the_shops_own_is_put_on_the_shelf_with_its_grit()
     {
         Visitor visitor = _host.Visit();
-        IHtmlDocument page = await Sent(visitor, "/stores", "form[data-keep=newthing]", new() { ["name"] = "Rottenstone", ["sort"] = "Abrasive", ["unit"] = "g" });
+        IHtmlDocument page = await Sent(visitor, "/stores", "form[data-keep=newthing]", new()
+        {
+            ["name"] = "Rottenstone", ["sort"] = "Abrasive", ["unit"] = "g",
+        });
         page.QuerySelector("h1")!.TextContent.ShouldBe("Rottenstone");
         string at = $"/stores/{page.QuerySelector("form[action*='handler=Facts']")!.GetAttribute("action")!.Split('/')[2].Split('?')[0]}";
         Dictionary<string, string> facts = new() { ["form"] = "Loose", ["grading"] = "polishing-compound", ["grit"] = "tripoli-bar", ["price"] = "0.3" };

@@ -3,6 +3,9 @@ namespace Foundling.Core.Baths;
 /// <summary>What baths are called.</summary>
 public static class BathNames
 {
+    /// <summary>How rusty, in words: "brown rust".</summary>
+    public static string Rust(RustLevel rust) => rust switch { RustLevel.Light => "light rust", RustLevel.Medium => "brown rust", _ => "crust" };
+
     /// <summary>The liquid of a bath: "citric acid".</summary>
     public static string Liquid(BathKind kind) => kind switch
     {

@@ -165,7 +165,7 @@ public enum StepKey
     DerustScrape,
 
     /// <summary>Blast.</summary>
-    [Takes("blast", 2, Dm2 = 2)]
+    [Deed(DeedKind.ByHand, DeedRoom.Baths), Takes("blast", 2, Dm2 = 2)]
     [Takes("blast", 2, StepCase.Coarse, Dm2 = 1)]
     DerustBlast,
 

@@ -39,5 +39,5 @@ public static class KitList
             .OrderByDescending(l => l.Kit).ThenBy(l => l.Steps[0].Order),
     ];
 
-    private static double Round(double amount, string unit) => unit is "pieces" or "sheets" or "pads" ? Core.Whole.Ceiling(amount) : amount;
+    private static double Round(double amount, string unit) => Supply.IsWhole(unit) ? Core.Whole.Ceiling(amount) : amount;
 }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Foundling.Core.Stores;
 using Foundling.Core.Units;
 
 namespace Foundling.Core.Shelves;
@@ -53,7 +54,7 @@ public static partial class Measure
     {
         string said = typed.Replace(" ", "", StringComparison.Ordinal).TrimEnd('.').ToLower(CultureInfo.InvariantCulture);
         string own = unit.ToLower(CultureInfo.InvariantCulture);
-        if (said.Length == 0 || said == own || (Counted.Contains(said) && Counted.Contains(own)))
+        if (said.Length == 0 || said == own || (Counted.Contains(said) && Supply.IsWhole(own)))
         {
             return 1;
         }
@@ -64,7 +65,7 @@ public static partial class Measure
 
     /// <summary>An amount with its unit: "1 sheet", "2 sheets", "30 mL".</summary>
     public static string Say(double amount, string unit) =>
-        $"{amount.ToString("#,0.##", CultureInfo.InvariantCulture)} {(amount == 1 && unit.Length > 2 ? unit.TrimEnd('s') : unit)}";
+        $"{amount.ToString("#,0.##", CultureInfo.InvariantCulture)} {(amount == 1 ? Supply.OneOf(unit) : unit)}";
 
     [GeneratedRegex(@"^(?<n>[-+]?\d+(?:\.\d+)?)\s*(?<u>[a-zA-Z. ]*)$")]
     private static partial Regex Amount();

@@ -85,7 +85,7 @@ public static class Shopping
         }
         double? amount = lack > Whole.Slack ? lack : null;
         int? packs = item.Pack is > 0 and double pack ? (int)Math.Max(1, Whole.Ceiling((amount ?? 0) / pack)) : null;
-        amount = packs is int n ? n * item.Pack!.Value : amount is double loose && Countable(supply.Unit) ? Whole.Ceiling(loose) : amount;
+        amount = packs is int n ? n * item.Pack!.Value : amount is double loose && Supply.IsWhole(supply.Unit) ? Whole.Ceiling(loose) : amount;
         return new ShoppingLine(supply, amount, packs, (amount ?? 0) * item.PriceIn(a), Why(item, need, tags, asked, today), tags);
     }
 
@@ -94,8 +94,6 @@ public static class Shopping
     /// </summary>
     public static double Together(IReadOnlyCollection<Asked> asked) => asked.Sum(w => w.Gone ?? w.Amount ?? 0)
         + asked.Select(w => (w.Amount ?? 0) - (w.Gone ?? w.Amount ?? 0)).DefaultIfEmpty().Max();
-
-    private static bool Countable(string unit) => unit is "pieces" or "sheets" or "pads";
 
     private static string Why(StoreItem item, double need, IReadOnlyList<int> tags, List<Asked> asked, DateOnly today)
     {

@@ -117,6 +117,13 @@ public sealed class StoreItem
         _ => "there",
     };
 
+    /// <summary>The same in two or three words, and whether it is past its day.</summary>
+    public string Brief(DateOnly today) => IsPast(today) ? "past its day" : Amount <= 0 && Stock == Stock.Low ? "look: used up?"
+        : Amount is null && Supply.Kit && (Grain ?? Supply.Grain) is { } grain ? $"{grain.System} {grain.Grit}" : Standing;
+
+    /// <summary>True for what somebody should see to.</summary>
+    public bool IsWanting(DateOnly today) => Stock != Stock.Have || Wants(today) is not null;
+
     /// <summary>What to see to, in a sentence: past its day, or lower than is kept; null for nothing.</summary>
     public string? Wants(DateOnly today) => IsPast(today) ? $"Good until {BestBefore:d MMMM yyyy}: try it on scrap before it goes on a tool."
         : Amount is > 0 and double amount && amount < Least ? $"Less than the {Measure.Say(Least.Value, Supply.Unit)} that are kept."

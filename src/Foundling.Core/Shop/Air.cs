@@ -14,7 +14,7 @@ public sealed partial record AirReading(double TemperatureC, double? HumidityPer
     /// <summary>Coldest and hottest air of a shop, °C.</summary>
     public const double LeastC = -20, MostC = 50;
 
-    private const int LongestLine = 80;
+    private const int LongestLine = 80, MostSaid = 20;
 
     /// <summary>
     /// Reads a line of a thermometer: <c>14.2</c>, <c>T=14.2</c>, <c>T 57.6 F RH 66</c>, <c>14.2 C, 66 %</c>; null for any other line, and for
@@ -31,6 +31,17 @@ public sealed partial record AirReading(double TemperatureC, double? HumidityPer
         double c = match.Groups["u"].Value is "F" or "f" ? (said - 32) / 9 * 5 : said;
         double? humidity = match.Groups["h"].Success ? Number(match.Groups["h"]) : null;
         return c is >= LeastC and <= MostC && humidity is null or (>= 0 and <= 100) ? new AirReading(c, humidity) : null;
+    }
+
+    /// <summary>Reads what somebody typed off a thermometer: the temperature, also in F, and a humidity that may be left out.</summary>
+    /// <exception cref="InputException">No air of a shop.</exception>
+    public static AirReading Typed(string? temperature, string? humidity)
+    {
+        string percent = string.IsNullOrWhiteSpace(humidity) ? "" : humidity.Trim().TrimEnd('%').TrimEnd();
+        return Read($"{temperature?.Trim()}{(percent.Length > 0 ? $" RH {percent}" : "")}".Replace(',', '.'))
+            ?? throw new InputException("shop_air", "temperature", temperature, $"{LeastC:0} to {MostC:0} °C, 0 to 100 %",
+                $"\"{Shorten.To(temperature, MostSaid)}{(percent.Length > 0 ? $", {Shorten.To(humidity, MostSaid)}" : "")}\" is not the air of a shop: "
+                    + $"{LeastC:0} to {MostC:0} °C, and 0 to 100 % or nothing.");
     }
 
     private static double Number(Group group) => double.Parse(group.Value, CultureInfo.InvariantCulture);
@@ -100,7 +111,8 @@ public static class Airs
         [
             Math.Abs(slower - 1) < NearOne ? "Baths take as long as the book says." : slower > 1
                 ? $"Baths take {slower:0.0} times as long as at 20 °C, except electrolysis." : $"Baths take {slower * 100:0} % of the time they take at 20 °C.",
-            $"Out of an acid, a part is oiled within {Math.Floor(within + Whole.Slack):0} min{(air.RelativeHumidityPercent > a.DampPercent ? ": this air is damp" : "")}.",
+            $"Out of an acid, a part is oiled within {Math.Floor(within + Whole.Slack):0} min"
+                + $"{(air.RelativeHumidityPercent > a.DampPercent ? ": this air is damp" : "")}.",
             wood.TooCold(air.TemperatureC) ? $"Wood glue does not hold under {wood.LeastC:0} °C: warm the shop and the wood first."
                 : $"Wood glue stays clamped for {Typed.About(wood.In(air.TemperatureC).ClampedMin)}.",
             $"Enamel takes the next coat after {Typed.Wait(enamel.RecoatFromMin)}.",

@@ -6,7 +6,11 @@ namespace Foundling.Core.Soaks;
 /// <param name="At">When.</param>
 /// <param name="Of">Keys of the parts; empty for all of the load.</param>
 /// <param name="Note">What was seen.</param>
-public sealed record Seen(DateTimeOffset At, IReadOnlyList<string> Of, BathNote Note);
+public sealed record Seen(DateTimeOffset At, IReadOnlyList<string> Of, BathNote Note)
+{
+    /// <summary>Share of the rust that was seen on a part; null when nothing was said of it.</summary>
+    public double? LeftOn(string key) => Note.LeftOf.TryGetValue(key, out double own) ? own : Of.Count == 0 || Of.Contains(key) ? Note.Left : null;
+}
 
 /// <summary>A load as it stands now.</summary>
 /// <param name="Id">Its key.</param>
@@ -54,21 +58,8 @@ public sealed record LoadNow(Guid Id, DateTimeOffset InAt, IReadOnlyList<SoakedP
     public DateTimeOffset? LastOutAt => IsOut && OutAt.Count > 0 ? OutAt.Values.Max() : null;
 
     /// <summary>Share of the rust that was last seen on a part; null when nobody said.</summary>
-    public (DateTimeOffset At, double Left)? LeftOn(string key)
-    {
-        foreach (Seen seen in Looks.Reverse())
-        {
-            if (seen.Note.LeftOf.TryGetValue(key, out double own))
-            {
-                return (seen.At, own);
-            }
-            if (seen.Note.Left is double left && (seen.Of.Count == 0 || seen.Of.Contains(key)))
-            {
-                return (seen.At, left);
-            }
-        }
-        return null;
-    }
+    public (DateTimeOffset At, double Left)? LeftOn(string key) =>
+        Looks.LastOrDefault(l => l.LeftOn(key) is not null) is { } seen ? (seen.At, seen.LeftOn(key)!.Value) : null;
 
     /// <summary>Keys of parts that are out and were not yet said to be dry and oiled.</summary>
     public IReadOnlyList<string> Wet => [.. OutAt.Keys.Except(Oiled)];

@@ -1,4 +1,5 @@
 using Foundling.Core.Baths;
+using Foundling.Core.Safety;
 using Foundling.Core.Units;
 
 namespace Foundling.Core.Soaks;
@@ -37,10 +38,10 @@ public static class BathWords
     /// <summary>What was seen in a look, in words: "frame 20 %, jaw none left".</summary>
     public static string Said(LoadNow load, Seen seen)
     {
-        List<(string Name, double Left)> parts = [.. load.Parts.Where(p => seen.Note.LeftOf.ContainsKey(p.Key)).Select(p => (p.Name, seen.Note.LeftOf[p.Key]))];
-        return parts.Count > 0 ? parts.Select(p => p.Left).Distinct().Count() == 1 && parts.Count == load.Parts.Count ? Left(parts[0].Left)
-                : string.Join(", ", parts.Select(p => $"{p.Name} {Left(p.Left)}"))
-            : seen.Note.Left is double all ? Left(all) : "looked in";
+        List<(string Name, double? Left)> parts = [.. load.Parts.Select(p => (p.Name, seen.LeftOn(p.Key))).Where(p => p.Item2 is not null)];
+        return parts.Count == 0 ? "looked in"
+            : parts.Count == load.Parts.Count && parts.Select(p => p.Left).Distinct().Count() == 1 ? Left(parts[0].Left!.Value)
+            : string.Join(", ", parts.Select(p => $"{p.Name} {Left(p.Left!.Value)}"));
     }
 
     private static string Advice(BathState state, LoadNow load, SoakedPart part, SoakTimes times, SoakAir air, DateTimeOffset now)
@@ -58,6 +59,18 @@ public static class BathWords
             : seen.Left >= a.LookStuckShare ? "Leave it, and ask whether grease is in the way: hardly anything has come off."
             : "Leave it: it does what it should.";
     }
+
+    /// <summary>What to mind of the liquid of a bath.</summary>
+    public static CautionId CautionOf(BathKind kind) => kind switch
+    {
+        BathKind.Electrolysis => CautionId.Electrolysis, BathKind.Chelating => CautionId.Bath, _ => CautionId.Acid,
+    };
+
+    /// <summary>What to mind at steps that are done in this bath, whichever they were planned for.</summary>
+    /// <param name="planned">What the steps ask to be minded.</param>
+    /// <param name="kind">The bath they are done in.</param>
+    public static IReadOnlyList<CautionId> Minded(IEnumerable<CautionId> planned, BathKind kind) =>
+        [.. planned.Except(Enum.GetValues<BathKind>().Select(CautionOf)).Append(CautionOf(kind)).Distinct()];
 
     /// <summary>What is done between the bath and the oil, in order.</summary>
     /// <param name="bath">The bath.</param>

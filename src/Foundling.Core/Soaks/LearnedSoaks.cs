@@ -22,6 +22,9 @@ public sealed record LearnedSoak(BathKind Bath, RustLevel Rust, double BookHours
     /// <summary>Name of the assumption that holds it.</summary>
     public string Assumption => NameOf(Bath, Rust);
 
+    /// <summary>The same as it would be reckoned with, to the tenth of an hour.</summary>
+    public double OwnRoundedHours => Math.Round(OwnHours, 1);
+
     internal static string NameOf(BathKind bath, RustLevel rust) => $"soak_{Keys.KeyText.Of(bath, '_')}_{Keys.KeyText.Of(rust, '_')}_hours";
 }
 
@@ -58,7 +61,7 @@ public static class LearnedSoaks
         foreach (SoakedPart part in load.Parts)
         {
             // The first look that saw it clean, or else the last that saw the half gone.
-            var seen = load.Looks.Select(l => (l.At, Left: new LoadNow(load.Id, load.InAt, load.Parts) { Looks = [l] }.LeftOn(part.Key)?.Left))
+            var seen = load.Looks.Select(l => (l.At, Left: l.LeftOn(part.Key)))
                 .Where(l => l.Left is double left && 1 - left >= LeastGone).ToList();
             if (seen.Count == 0)
             {

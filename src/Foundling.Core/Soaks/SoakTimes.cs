@@ -123,7 +123,8 @@ public sealed record SoakTimes(double Hours, int Rounds, int Round, DateTimeOffs
     }
 
     /// <summary>Moments to look in: by the interval, none at night, none after it is over; and the first that was missed.</summary>
-    private static (List<DateTimeOffset> Looks, DateTimeOffset? Missed) Looks(LoadNow load, DateTimeOffset over, double minutes, Nights nights, DateTimeOffset now)
+    private static (List<DateTimeOffset> Looks, DateTimeOffset? Missed) Looks(LoadNow load, DateTimeOffset over, double minutes, Nights nights,
+        DateTimeOffset now)
     {
         List<DateTimeOffset> looks = [];
         DateTimeOffset? missed = null;

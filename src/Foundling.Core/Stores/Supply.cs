@@ -21,7 +21,13 @@ public sealed record Supply(SupplyId Id, string Name, bool Kit, string Unit = ""
     public Grain? Grain { get; init; }
 
     /// <summary>The unit of one of it: a sheet, a mL.</summary>
-    public string One => Unit.Length > 2 ? Unit.TrimEnd('s') : Unit;
+    public string One => OneOf(Unit);
+
+    /// <summary>The singular of a unit.</summary>
+    public static string OneOf(string unit) => unit.Length > 2 ? unit.TrimEnd('s') : unit;
+
+    /// <summary>True for a unit of single things, of which there is no part.</summary>
+    public static bool IsWhole(string unit) => unit is "pieces" or "sheets" or "pads";
 }
 
 /// <summary>Kit and materials the rules speak of. Costs are assumptions; a bath that serves about six tools costs each of them a sixth.</summary>

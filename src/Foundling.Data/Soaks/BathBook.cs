@@ -5,7 +5,6 @@ using Foundling.Core.Bench;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
-using Foundling.Core.Safety;
 using Foundling.Core.Shop;
 using Foundling.Core.Soaks;
 using Foundling.Core.Tags;
@@ -190,7 +189,7 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             foreach ((ToolWaiting tool, string keptOut) in tools)
             {
                 Tag tag = (await tags.Find(tool.Tag.Number, cancel).ConfigureAwait(false))!;
-                tag.SeenCautions = [.. tag.SeenCautions.Union(tool.Step.Cautions)];
+                tag.SeenCautions = [.. tag.SeenCautions.Union(BathWords.Minded(tool.Step.Cautions, bath.Bath.Kind))];
                 if (keptOut.Length > 0)
                 {
                     tag.Happened(BenchEvent.New(now, EventKind.Note, $"Kept out of {bath.Bath.Name}, and still to be done by hand: {keptOut}", tool.Step.Key));
@@ -229,13 +228,15 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             {
                 throw new InputException("share", "left", note.Left, "0 to 100 %", "What is left of the rust is between 0 and 100 %.");
             }
-            await Happened(bath.Bath, BathDeed.LookedIn, load, note with { Text = Shorten.To(note.Text, MostWords) }, cancel).ConfigureAwait(false);
+            HashSet<string> parts = [.. here.Load.Standing.Select(p => p.Key)];
+            note = note with { Text = Shorten.To(note.Text, MostWords), LeftOf = note.LeftOf.Where(l => parts.Contains(l.Key)).ToDictionary() };
+            await Happened(bath.Bath, BathDeed.LookedIn, load, note, cancel).ConfigureAwait(false);
             LoadHere after = Here(bath.Bath, bath.Air).Loads.First(l => l.Load.Id == load);
-            await _rods.Each(here.Load, tag =>
+            foreach (Tag tag in await _rods.Tools(here.Load, cancel).ConfigureAwait(false))
             {
                 tag.Happened(BenchEvent.New(time.GetUtcNow(), EventKind.LookedIn, Seen(bath.Bath, here.Load, note, tag.Number)));
-                return _rods.Move(tag, after, number, cancel);
-            }, cancel).ConfigureAwait(false);
+                await _rods.Move(tag, after, number, cancel).ConfigureAwait(false);
+            }
             await write.Done(cancel).ConfigureAwait(false);
         }
     }
@@ -270,19 +271,19 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         await using (write.ConfigureAwait(false))
         {
             (BathHere bath, LoadHere here) = await In(number, load, cancel).ConfigureAwait(false);
+            IReadOnlyList<Tag> tools = await _rods.Tools(here.Load, cancel).ConfigureAwait(false);
             if (deed == BathDeed.Oiled)
             {
-                Dictionary<int, Tag> tools = [];
-                await _rods.Each(here.Load, tag => Task.FromResult(tools[tag.Number] = tag), cancel).ConfigureAwait(false);
-                note = note with { Found = BathFindings.Of(bath.Bath.Name, here.Load, here.Load.Wet, note.Bloom, tools, bath.Air.Assumptions, time.GetUtcNow()) };
-                tools.Values.ToList().ForEach(t => BathFindings.Put(t, note.Found, time.GetUtcNow()));
+                note = note with { Found = BathFindings.Of(bath.Bath.Name, here.Load, note.Bloom, tools, bath.Air.Assumptions, time.GetUtcNow()) };
             }
             await Happened(bath.Bath, deed, load, note, cancel).ConfigureAwait(false);
             BathHere after = Here(bath.Bath, bath.Air);
             LoadNow now = after.State.Loads.First(l => l.Id == load);
-            await _rods.Each(here.Load, tag => _rods.Follow(tag, now, after.Loads.FirstOrDefault(l => l.Load.Id == load), deed, number, bath.Bath.Kind,
-                cancel), cancel)
-                .ConfigureAwait(false);
+            foreach (Tag tag in tools)
+            {
+                BathFindings.Put(tag, note.Found, time.GetUtcNow());
+                await _rods.Follow(tag, now, after.Loads.FirstOrDefault(l => l.Load.Id == load), deed, number, bath.Bath.Kind, cancel).ConfigureAwait(false);
+            }
             await write.Done(cancel).ConfigureAwait(false);
         }
     }
@@ -306,7 +307,10 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
         {
             foreach (LoadHere load in bath.Loads.Where(l => l.Times is not null))
             {
-                await _rods.Each(load.Load, tag => _rods.Move(tag, load, bath.Bath.Number, cancel), cancel).ConfigureAwait(false);
+                foreach (Tag tag in await _rods.Tools(load.Load, cancel).ConfigureAwait(false))
+                {
+                    await _rods.Move(tag, load, bath.Bath.Number, cancel).ConfigureAwait(false);
+                }
             }
         }
     }
@@ -352,26 +356,14 @@ public sealed class BathBook(FoundlingDb db, TimeProvider time, TagBook tags, Ro
             if (before is not null)
             {
                 LoadHere? after = Here(bath.Bath, bath.Air).Loads.FirstOrDefault(l => l.Load.Id == before.Id);
-                await _rods.Each(before, tag => _rods.Undo(tag, last, before, after, number, cancel), cancel).ConfigureAwait(false);
+                foreach (Tag tag in await _rods.Tools(before, cancel).ConfigureAwait(false))
+                {
+                    await _rods.Undo(tag, last, before, after, number, cancel).ConfigureAwait(false);
+                }
             }
             await write.Done(cancel).ConfigureAwait(false);
             return true;
         }
-    }
-
-    /// <summary>What to mind at a step of the tools of a load.</summary>
-    /// <param name="load">The load.</param>
-    /// <param name="step">The step.</param>
-    /// <param name="cancel">Stops it.</param>
-    public async Task<IReadOnlyList<Caution>> Minded(LoadNow load, StepKey step, CancellationToken cancel = default)
-    {
-        List<CautionId> ids = [];
-        foreach (int number in load.Parts.Select(p => p.Tag).Distinct())
-        {
-            Tag? tag = await tags.Show(number, TagParts.Rod, cancel).ConfigureAwait(false);
-            ids.AddRange(tag?.Steps.Where(s => s.Key.Step == step).SelectMany(s => s.Cautions) ?? []);
-        }
-        return Cautions.Of(ids);
     }
 
     private Task<int> Happened(StandingBath bath, BathDeed kind, Guid? load, BathNote note, CancellationToken cancel)

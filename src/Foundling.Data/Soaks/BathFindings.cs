@@ -9,19 +9,19 @@ namespace Foundling.Data.Soaks;
 /// <summary>Makes findings of what a soak left on the parts, and takes them back.</summary>
 internal static class BathFindings
 {
-    /// <summary>What is found on parts that came out: rust that was seen to be left, and a brown bloom.</summary>
+    /// <summary>What is found on parts that are out and now dry and oiled: rust that was seen to be left, and a brown bloom.</summary>
     /// <param name="bath">Name of the bath.</param>
     /// <param name="load">The load.</param>
-    /// <param name="keys">Keys of the parts that are dry and oiled now.</param>
     /// <param name="bloom">Keys of those that bloomed brown.</param>
-    /// <param name="tags">The tools, by number.</param>
+    /// <param name="tools">Its tools.</param>
     /// <param name="a">How deep rust is, and what is clean.</param>
     /// <param name="now">Now.</param>
-    public static IReadOnlyList<RoundFinding> Of(string bath, LoadNow load, IReadOnlyCollection<string> keys, IReadOnlyCollection<string> bloom,
-        IReadOnlyDictionary<int, Tag> tags, Assumptions a, DateTimeOffset now)
+    public static IReadOnlyList<RoundFinding> Of(string bath, LoadNow load, IReadOnlyCollection<string> bloom, IReadOnlyCollection<Tag> tools,
+        Assumptions a, DateTimeOffset now)
     {
         List<RoundFinding> found = [];
-        foreach (SoakedPart part in load.Parts.Where(p => keys.Contains(p.Key) && tags.ContainsKey(p.Tag)))
+        var tags = tools.ToDictionary(t => t.Number);
+        foreach (SoakedPart part in load.Parts.Where(p => load.Wet.Contains(p.Key) && tags.ContainsKey(p.Tag)))
         {
             double? left = load.LeftOn(part.Key)?.Left;
             bool bloomed = bloom.Contains(part.Key);

@@ -12,16 +12,18 @@ internal sealed class BathRods(TagBook tags, RodDesk rods)
 {
     private static readonly StepKey[] Dried = [StepKey.SoakNeutralise, StepKey.SoakDry, StepKey.SoakOil];
 
-    /// <summary>Does something to each tool of a load; one that has left the shop's book is passed over.</summary>
-    public async Task Each(LoadNow load, Func<Tag, Task> then, CancellationToken cancel)
+    /// <summary>The tools of a load, for changing; one that has left the shop's book is passed over.</summary>
+    public async Task<IReadOnlyList<Tag>> Tools(LoadNow load, CancellationToken cancel)
     {
+        List<Tag> tools = [];
         foreach (int number in load.Parts.Select(p => p.Tag).Distinct())
         {
             if (await tags.Find(number, cancel).ConfigureAwait(false) is { } tag)
             {
-                await then(tag).ConfigureAwait(false);
+                tools.Add(tag);
             }
         }
+        return tools;
     }
 
     /// <summary>Gives a wait the moments of its tool's parts in the load: those that come out early have a wait of their own.</summary>

@@ -20,14 +20,8 @@ public static class ReadingsFile
     public static ReadingsResult Read(string text)
     {
         string clean = text.TrimStart('\uFEFF');
-        // Spreadsheets of half the world write a semicolon and a decimal comma.
-        string head = clean.Split('\n', 2)[0];
         using var reader = new StringReader(clean);
-        using CsvReader csv = CsvReader.Create(reader, new CsvReaderOptions
-        {
-            HasHeader = false, TrackLineNumbers = true,
-            Separator = head.Contains(';', StringComparison.Ordinal) ? ';' : head.Contains('\t', StringComparison.Ordinal) ? '\t' : ',',
-        });
+        using CsvReader csv = CsvText.Open(clean, reader);
         var points = new List<double[]>();
         var faults = new List<string>();
         bool first = true;

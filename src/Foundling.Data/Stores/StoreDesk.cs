@@ -15,19 +15,19 @@ using Foundling.Data.Tags;
 namespace Foundling.Data.Stores;
 
 /// <summary>What the stores have to do with the rest of the shop: what to buy for the tools in hand, what things cost, files in and out.</summary>
-public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom stores, ShopBook shop, TagBook tags, BathBook baths)
+public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom stores, ShopBook shop, ShopDesk desk, TagBook tags, BathBook baths)
 {
     /// <summary>What to buy: what is low, and what the rods of the tools in hand ask for.</summary>
     public async Task<IReadOnlyList<ShoppingLine>> List(CancellationToken cancel = default)
     {
-        Assumptions assumed = Assumptions.Of((await shop.Read(cancel).ConfigureAwait(false)).Assumed);
+        Assumptions assumed = await desk.Assumed(cancel).ConfigureAwait(false);
         IReadOnlyDictionary<SupplyId, StoreItem> kept = await stores.All(cancel).ConfigureAwait(false);
         return Shopping.List([.. kept.Values], await Asked(assumed, cancel).ConfigureAwait(false), assumed, Today);
     }
 
     /// <summary>What the open steps of the tools in hand ask of the stores.</summary>
     public async Task<IReadOnlyList<Asked>> Asked(CancellationToken cancel = default) =>
-        await Asked(Assumptions.Of((await shop.Read(cancel).ConfigureAwait(false)).Assumed), cancel).ConfigureAwait(false);
+        await Asked(await desk.Assumed(cancel).ConfigureAwait(false), cancel).ConfigureAwait(false);
 
     private async Task<IReadOnlyList<Asked>> Asked(Assumptions assumed, CancellationToken cancel)
     {
@@ -46,7 +46,7 @@ public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom store
             ?? throw new InputException("unknown_supply", "item", id.Value, "a supply of the book or of the shop", $"\"{id}\" is nothing this shop keeps.");
         if (item.IsOwn)
         {
-            await stores.Keep(id, Facts(item) with { Price = price }, cancel).ConfigureAwait(false);
+            await stores.Price(id, price, cancel).ConfigureAwait(false);
             return;
         }
         ShopSettings settings = await shop.ForChange(cancel).ConfigureAwait(false);
@@ -55,15 +55,15 @@ public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom store
     }
 
     /// <summary>What is kept of something beside how much there is.</summary>
-    public static StoreFacts Facts(StoreItem item) => new()
+    private static StoreFacts Facts(StoreItem item) => new()
     {
-        Name = item.Name, Class = item.Class, Unit = item.Unit, Price = item.Price, Least = item.Least, Pack = item.Pack, OpenedOn = item.OpenedOn,
+        Name = item.Name, Class = item.Class, Unit = item.Unit, Least = item.Least, Pack = item.Pack, OpenedOn = item.OpenedOn,
         BestBefore = item.BestBefore, Place = item.Place, Grain = item.Grain,
     };
 
     /// <summary>All that is kept, as CSV.</summary>
     public async Task<string> Csv(CancellationToken cancel = default) =>
-        StoresFile.Write(await stores.Shelves(cancel).ConfigureAwait(false), Assumptions.Of((await shop.Read(cancel).ConfigureAwait(false)).Assumed));
+        StoresFile.Write(await stores.Shelves(cancel).ConfigureAwait(false), await desk.Assumed(cancel).ConfigureAwait(false));
 
     /// <summary>Takes a file of stores in: all of it, or nothing.</summary>
     /// <returns>How many things it was about.</returns>
@@ -73,26 +73,26 @@ public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom store
         Writing write = await db.Write(cancel).ConfigureAwait(false);
         await using (write.ConfigureAwait(false))
         {
+            Assumptions assumed = await desk.Assumed(cancel).ConfigureAwait(false);
             IReadOnlyList<StoreRow> rows = StoresFile.Read(csv, [.. await stores.Shelves(cancel).ConfigureAwait(false)]);
             foreach (StoreRow row in rows)
             {
                 SupplyId id = row.Item ?? (await stores.New(row.Facts, cancel).ConfigureAwait(false)).Item;
-                await Take(id, row, cancel).ConfigureAwait(false);
+                await Take(id, row, assumed, cancel).ConfigureAwait(false);
             }
             await write.Done(cancel).ConfigureAwait(false);
             return rows.Count;
         }
     }
 
-    private async Task Take(SupplyId id, StoreRow row, CancellationToken cancel)
+    private async Task Take(SupplyId id, StoreRow row, Assumptions assumed, CancellationToken cancel)
     {
         StoreItem before = (await stores.Show(id, cancel).ConfigureAwait(false))!;
-        if (row.Facts with { Price = null, Class = before.Class, Name = before.Name, Unit = before.Unit } != Facts(before) with { Price = null })
+        if (row.Facts with { Class = before.Class, Name = before.Name, Unit = before.Unit } != Facts(before))
         {
             await stores.Keep(id, row.Facts, cancel).ConfigureAwait(false);
         }
-        if (row.Price is double price && Math.Round(price, PricePlaces)
-            != Math.Round(before.PriceIn(Assumptions.Of((await shop.Read(cancel).ConfigureAwait(false)).Assumed)), PricePlaces))
+        if (row.Price is double price && Math.Round(price, PricePlaces) != Math.Round(before.PriceIn(assumed), PricePlaces))
         {
             await Price(id, price, cancel).ConfigureAwait(false);
         }

@@ -58,7 +58,7 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
         bool empty = stock is Stock.None or Stock.OnOrder;
         if (kept.Amount > 0 && empty)
         {
-            Move(kept, StoreDeed.Counted, -kept.Amount.Value, "none left");
+            Move(kept, kept.Amount, StoreDeed.Counted, -kept.Amount.Value, new User("none left"));
         }
         kept.Amount = kept.Amount is null || (kept.Amount <= 0 && !empty) ? null : empty ? 0 : kept.Amount;
         (kept.Stock, kept.ArrivesOn) = (stock, stock == Stock.OnOrder ? arrivesOn : null);
@@ -72,7 +72,7 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
     public async Task Count(SupplyId id, double amount, CancellationToken cancel = default)
     {
         StoreItem item = Counted(await Known(id, cancel).ConfigureAwait(false));
-        Move(item, StoreDeed.Counted, amount - (item.Amount ?? 0), "counted");
+        Move(item, item.Amount, StoreDeed.Counted, amount - (item.Amount ?? 0), new User("counted"));
         item.Count(amount);
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
@@ -91,7 +91,7 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
             throw new InputException("amount", "amount", amount, "more than 0", "Say how much came in.");
         }
         // What was there uncounted is not known, so that only what came in is counted from now on.
-        Move(item, StoreDeed.Bought, amount, "came in");
+        Move(item, item.Amount, StoreDeed.Bought, amount, new User("came in"));
         item.Ordered = item.Ordered > amount ? item.Ordered - amount : null;
         item.ArrivesOn = item.Ordered is null ? null : item.ArrivesOn;
         item.Count((item.Amount ?? 0) + amount);
@@ -112,7 +112,8 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
                 ? $"There are {Measure.Say(there, item.Supply.Unit)}: {Measure.Say(amount, item.Supply.Unit)} cannot come out. Count it anew if there is more."
                 : "Say how much was taken.");
         }
-        Move(item, StoreDeed.TakenBy, -item.Take(amount), Shorten.To(what, MostWords) is { Length: > 0 } words ? words : "taken");
+        string words = Shorten.To(what, MostWords);
+        Move(item, there, StoreDeed.TakenBy, -item.Take(amount), new User(words.Length > 0 ? words : "taken"));
         item.OpenedOn ??= Today;
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
@@ -141,6 +142,15 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
         await db.SaveChangesAsync(cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Says what a unit of something of the shop's own costs.</summary>
+    internal async Task Price(SupplyId own, double price, CancellationToken cancel)
+    {
+        StoreItem item = await Known(own, cancel).ConfigureAwait(false);
+        item.Price = price;
+        Stamp(item);
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+    }
+
     private static void Put(StoreItem item, StoreFacts facts)
     {
         if (facts.OpenedOn > facts.BestBefore)
@@ -153,8 +163,10 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
         item.Place = Shorten.To(facts.Place, MostName);
         if (item.IsOwn)
         {
-            (item.Name, item.Class, item.Unit) = (Shorten.To(facts.Name, MostName) is { Length: > 0 } name ? name : item.Name, facts.Class, facts.Unit);
-            item.Price = facts.Price ?? item.Price;
+            // Kit is not counted, and what is not counted is kit or an abrasive that lasts.
+            item.Unit = facts.Class == SupplyClass.Kit ? "" : facts.Unit;
+            item.Class = item.Unit.Length == 0 && facts.Class != SupplyClass.Abrasive ? SupplyClass.Kit : facts.Class;
+            item.Name = Shorten.To(facts.Name, MostName) is { Length: > 0 } name ? name : item.Name;
         }
         if (item.Amount is double there && item.Stock is Stock.Have or Stock.Low && there > 0)
         {
@@ -213,7 +225,7 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
         StoreMove last = Last(await Moves(id, 100, cancel).ConfigureAwait(false)) ?? throw new InputException("nothing_to_take_back", "item", id.Value,
             "something that was counted, brought in or taken", "What changed last was a step or a bath: take that back where it was done.");
         double now = item.Amount ?? 0;
-        Move(item, StoreDeed.PutBack, -last.Change, $"taken back: {last.Text}", takesBack: last.Id);
+        Move(item, item.Amount, StoreDeed.PutBack, -last.Change, new User($"taken back: {last.Text}"), last.Id);
         if (last.Kind == StoreDeed.Counted && last.Before is null)
         {
             (item.Amount, item.Stock) = (null, Stock.Have);
@@ -227,38 +239,30 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
 
     /// <summary>A step used these: what is counted is less by it. It is kept with what the caller keeps.</summary>
     internal Task Draw(Tag tag, DeedId step, IEnumerable<(SupplyId Item, double Amount)> used, CancellationToken cancel) =>
-        Draw(used, m => new StoreMove
-        {
-            Id = m.Id, At = m.At, Item = m.Item, Kind = m.Kind, Change = m.Change, Before = m.Before, Text = tag.Label, Tag = tag.Number, Step = step,
-        }, cancel);
+        Draw(used, new User(tag.Label, tag.Number, step, null), cancel);
 
     /// <summary>A bath was mixed from these. It is kept with what the caller keeps.</summary>
     internal Task Draw(int bath, string name, IEnumerable<Ingredient> from, CancellationToken cancel) =>
-        Draw(from.Select(i => (i.Item, i.Amount)), m => new StoreMove
-        {
-            Id = m.Id, At = m.At, Item = m.Item, Kind = m.Kind, Change = m.Change, Before = m.Before, Text = name, Bath = bath,
-        }, cancel);
+        Draw(from.Select(i => (i.Item, i.Amount)), new User(name, null, null, bath), cancel);
 
-    private async Task Draw(IEnumerable<(SupplyId Item, double Amount)> used, Func<StoreMove, StoreMove> named, CancellationToken cancel)
+    private async Task Draw(IEnumerable<(SupplyId Item, double Amount)> used, User by, CancellationToken cancel)
     {
         Dictionary<SupplyId, double> sums = used.GroupBy(u => u.Item).ToDictionary(g => g.Key, g => g.Sum(u => u.Amount));
         SupplyId[] ids = [.. sums.Keys];
         await db.BeginWriting(cancel).ConfigureAwait(false);
-        foreach (StoreItem item in await db.StoreItems.Where(i => ids.Contains(i.Item) && i.Amount != null).ToListAsync(cancel).ConfigureAwait(false))
+        foreach (StoreItem item in await db.StoreItems.Where(i => ids.Contains(i.Item) && i.Amount > 0).ToListAsync(cancel).ConfigureAwait(false))
         {
-            double? before = item.Amount;
-            double taken = item.Take(sums[item.Item]);
+            double before = item.Amount!.Value, taken = item.Take(sums[item.Item]);
             if (taken > 0)
             {
-                DateTimeOffset now = Stamp(item);
-                db.StoreMoves.Add(named(new StoreMove
-                {
-                    Id = Guid.CreateVersion7(now), At = now, Item = item.Item, Kind = StoreDeed.Used, Change = -taken, Before = before,
-                }));
+                Move(item, before, StoreDeed.Used, -taken, by);
                 item.OpenedOn ??= Today;
             }
         }
     }
+
+    // Who used something: a step of a tool, a bath that was mixed, or somebody who says for what.
+    private sealed record User(string Text, int? Tag = null, DeedId? Step = null, int? Bath = null);
 
     /// <summary>What a step had used goes back. It is kept with what the caller keeps.</summary>
     internal Task PutBack(Tag tag, DeedId step, CancellationToken cancel) =>
@@ -279,7 +283,7 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
                 .ConfigureAwait(false);
             if (!counted && await db.StoreItems.FirstOrDefaultAsync(i => i.Item == used.Item, cancel).ConfigureAwait(false) is { Amount: not null } item)
             {
-                Move(item, StoreDeed.PutBack, -used.Change, used.Text, used);
+                Move(item, item.Amount, StoreDeed.PutBack, -used.Change, new User(used.Text, used.Tag, used.Step, used.Bath), used.Id);
                 item.Add(-used.Change);
             }
         }
@@ -292,13 +296,13 @@ public sealed class StoreRoom(FoundlingDb db, TimeProvider time)
         return item.At = now > item.At ? now : item.At.AddTicks(1);
     }
 
-    private void Move(StoreItem item, StoreDeed kind, double change, string text, StoreMove? of = null, Guid? takesBack = null)
+    private void Move(StoreItem item, double? before, StoreDeed kind, double change, User by, Guid? takesBack = null)
     {
         DateTimeOffset now = Stamp(item);
         db.StoreMoves.Add(new StoreMove
         {
-            Id = Guid.CreateVersion7(now), At = now, Item = item.Item, Kind = kind, Change = change, Before = item.Amount, Text = text,
-            Tag = of?.Tag, Step = of?.Step, Bath = of?.Bath, TakesBack = of?.Id ?? takesBack,
+            Id = Guid.CreateVersion7(now), At = now, Item = item.Item, Kind = kind, Change = change, Before = before, Text = by.Text,
+            Tag = by.Tag, Step = by.Step, Bath = by.Bath, TakesBack = takesBack,
         });
     }
 
@@ -333,9 +337,6 @@ public sealed record StoreFacts
 
     /// <summary>What it is counted in; only asked of something of the shop's own.</summary>
     public string Unit { get; init; } = "";
-
-    /// <summary>What a unit costs; only asked of something of the shop's own, null for as before.</summary>
-    public double? Price { get; init; }
 
     /// <summary>The least to keep, in its unit.</summary>
     public double? Least { get; init; }

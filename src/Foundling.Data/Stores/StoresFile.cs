@@ -62,13 +62,8 @@ public static class StoresFile
     public static IReadOnlyList<StoreRow> Read(string text, IReadOnlyCollection<StoreItem> kept)
     {
         string clean = text.TrimStart('\uFEFF');
-        string head = clean.Split('\n', 2)[0];
         using var reader = new StringReader(clean);
-        using CsvReader csv = CsvReader.Create(reader, new CsvReaderOptions
-        {
-            HasHeader = false, TrackLineNumbers = true, AllowLineBreaksInQuotes = true,
-            Separator = head.Contains(';', StringComparison.Ordinal) ? ';' : head.Contains('\t', StringComparison.Ordinal) ? '\t' : ',',
-        });
+        using CsvReader csv = CsvText.Open(clean, reader);
         string[]? columns = null;
         List<StoreRow> rows = [];
         List<string> faults = [];

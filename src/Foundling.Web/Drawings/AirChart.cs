@@ -10,9 +10,9 @@ namespace Foundling.Web.Drawings;
 public sealed record AirChart(IReadOnlyList<ClimateReading> Readings, DateTimeOffset Now, int Days = 7)
 {
     /// <summary>Width and height of the drawing.</summary>
-    public const double Width = 760, Height = 250;
+    public const double Width = 760, Height = 274;
 
-    private const double Left = 44, Right = 750, Top = 14, Foot = 150, DampTop = 170, DampFoot = 226, LabelWidth = 40;
+    private const double Left = 44, Right = 750, Top = 14, Foot = 150, DampTop = 188, DampFoot = 240, LabelWidth = 40;
 
     /// <summary>Ends of the line across.</summary>
     public static (double Left, double Right) Across => (Left, Right);
@@ -38,12 +38,9 @@ public sealed record AirChart(IReadOnlyList<ClimateReading> Readings, DateTimeOf
         .Where(m => X(m) > Left && X(m) < Right - LabelWidth).Select(m => (X(m), m.ToString("ddd d", CultureInfo.InvariantCulture)));
 
     /// <summary>The line of temperatures.</summary>
-    public string Path => string.Join(' ', Readings.Select((r, i) => $"{(i == 0 ? 'M' : 'L')}{N(X(r.At))} {N(Y(r.TemperatureC))}"));
+    public string Path => string.Join(' ', Readings.Select((r, i) => $"{(i == 0 ? 'M' : 'L')}{Figure.N(X(r.At))} {Figure.N(Y(r.TemperatureC))}"));
 
     /// <summary>The line of humidities.</summary>
     public string DampPath => string.Join(' ', Readings.Where(r => r.HumidityPercent is not null)
-        .Select((r, i) => $"{(i == 0 ? 'M' : 'L')}{N(X(r.At))} {N(DampY(r.HumidityPercent!.Value))}"));
-
-    /// <summary>A number for SVG.</summary>
-    public static string N(double value) => value.ToString("0.#", CultureInfo.InvariantCulture);
+        .Select((r, i) => $"{(i == 0 ? 'M' : 'L')}{Figure.N(X(r.At))} {Figure.N(DampY(r.HumidityPercent!.Value))}"));
 }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Foundling.Core.Baths;
 
 namespace Foundling.Web.Drawings;
@@ -33,18 +32,16 @@ public sealed record BlastChart(BlastingResult Result)
         X(i == Result.Passes - 1 ? Last : Blast) - Left));
 
     /// <summary>The pressure.</summary>
-    public string Path => Result.BlastSeconds is null ? $"M{N(Left)} {N(Top)}H{N(Right)}" : $"M{N(Left)} {N(Top)}" + string.Concat(Enumerable.Range(0, Shown)
+    public string Path => Result.BlastSeconds is null ? $"M{Figure.N(Left)} {Figure.N(Top)}H{Figure.N(Right)}"
+        : $"M{Figure.N(Left)} {Figure.N(Top)}" + string.Concat(Enumerable.Range(0, Shown)
         .Select(i =>
         {
             double start = i * (Blast + Result.RecoverySeconds), length = i == Result.Passes - 1 ? Last : Blast;
-            string fall = $"L{N(X(start + length))} {N(Top + ((Foot - Top) * length / Blast))}";
-            return i == Shown - 1 ? fall : $"{fall}L{N(X(start + Blast + Result.RecoverySeconds))} {N(Top)}";
+            string fall = $"L{Figure.N(X(start + length))} {Figure.N(Top + ((Foot - Top) * length / Blast))}";
+            return i == Shown - 1 ? fall : $"{fall}L{Figure.N(X(start + Blast + Result.RecoverySeconds))} {Figure.N(Top)}";
         }));
 
     /// <summary>Minutes under the passes.</summary>
     public IEnumerable<(double X, string Text)> Minutes => Enumerable.Range(0, Shown).Select(i => i * (Blast + Result.RecoverySeconds))
         .Select(s => (X(s), s == 0 ? "0" : $"{s / SecondsAMinute:0.#} min"));
-
-    /// <summary>A number for SVG.</summary>
-    public static string N(double value) => value.ToString("0.#", CultureInfo.InvariantCulture);
 }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Foundling.Core.Baths;
 
 namespace Foundling.Web.Drawings;
@@ -25,7 +24,7 @@ public sealed record CoolingChart(IReadOnlyList<CoolingMoment> Curve, double Roo
     public double Y(double c) => Foot - 14 - ((c - RoomC) / Math.Max(1, Hottest - RoomC) * (Foot - 14 - Top));
 
     /// <summary>The line of temperatures.</summary>
-    public string Path => string.Join(' ', Curve.Select((m, i) => $"{(i == 0 ? 'M' : 'L')}{N(X(m.Hours))} {N(Y(m.TemperatureC))}"));
+    public string Path => string.Join(' ', Curve.Select((m, i) => $"{(i == 0 ? 'M' : 'L')}{Figure.N(X(m.Hours))} {Figure.N(Y(m.TemperatureC))}"));
 
     /// <summary>Quarters of the work: where each begins and ends, and how much is done at its end.</summary>
     public IEnumerable<(double X, double Width, double Hours, string Done)> Quarters => Enumerable.Range(0, 4).Select(i =>
@@ -33,7 +32,4 @@ public sealed record CoolingChart(IReadOnlyList<CoolingMoment> Curve, double Roo
         double from = CoolingCurve.By(Curve, i / (double)4), until = CoolingCurve.By(Curve, (i + 1) / (double)4);
         return (X(from), X(until) - X(from), until, i switch { 0 => "a quarter", 1 => "half", 2 => "three quarters", _ => "all" });
     });
-
-    /// <summary>A number for SVG.</summary>
-    public static string N(double value) => value.ToString("0.#", CultureInfo.InvariantCulture);
 }

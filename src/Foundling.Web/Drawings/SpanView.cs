@@ -1,4 +1,3 @@
-using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Marks;
 
@@ -25,7 +24,4 @@ public sealed record SpanView(IReadOnlyList<MarkBound> Bounds, Assumptions Assum
         double from = At(first ?? From), to = At(last ?? To);
         return (from, Math.Max(2, to - from), b.Soft);
     });
-
-    /// <summary>A number for SVG.</summary>
-    public static string N(double value) => value.ToString("0.#", CultureInfo.InvariantCulture);
 }

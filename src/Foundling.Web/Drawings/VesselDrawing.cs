@@ -1,5 +1,4 @@
 using Foundling.Core.Shelves;
-using System.Globalization;
 using Foundling.Core.Stores;
 
 namespace Foundling.Web.Drawings;
@@ -35,10 +34,7 @@ public sealed record VesselDrawing(StoreItem Item, DateOnly Today, int Width = 5
 
     /// <summary>What it is drawn as: to be seen to, none there, or as it should be.</summary>
     public string State => Item.Stock is Stock.None or Stock.OnOrder ? "none"
-        : Item.Wants(Today) is not null || Item.Stock == Stock.Low ? "low" : Item.Amount is null ? "uncounted" : "";
+        : Item.IsWanting(Today) ? "low" : Item.Amount is null ? "uncounted" : "";
 
     private static double? At(double? share) => share is double s ? Bottom - (Math.Clamp(s, 0, 1) * (Bottom - Top)) : null;
-
-    /// <summary>A length as the drawing writes it.</summary>
-    public static string N(double value) => value.ToString("0.#", CultureInfo.InvariantCulture);
 }

@@ -1,6 +1,5 @@
 using Foundling.Core;
 using Foundling.Core.Shop;
-using Foundling.Core.Units;
 using Foundling.Data.Devices;
 using Foundling.Data.Shop;
 using Foundling.Web.Drawings;
@@ -46,11 +45,7 @@ public sealed class AirModel(AirBook air, ShopBook shop, ThermometerState state,
     /// <summary>Keeps what somebody read.</summary>
     public async Task<IActionResult> OnPostHand(string? temperature, string? humidity)
     {
-        string line = string.IsNullOrWhiteSpace(humidity) ? $"{temperature}" : $"{temperature} RH {humidity.Trim().TrimEnd('%')}";
-        await air.ByHand(AirReading.Read(line.Replace(',', '.')) ?? throw new InputException("shop_air", "temperature", temperature,
-            $"{AirReading.LeastC:0} to {AirReading.MostC:0} °C, 0 to 100 %",
-            $"\"{Shorten.To(temperature, 20)}{(string.IsNullOrWhiteSpace(humidity) ? "" : $", {Shorten.To(humidity, 20)}")}\" is not the air of a shop: "
-                + $"{AirReading.LeastC:0} to {AirReading.MostC:0} °C, and 0 to 100 % or nothing."));
+        await air.ByHand(AirReading.Typed(temperature, humidity));
         return LocalRedirect("/air");
     }
 

@@ -2,6 +2,7 @@ using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.Shop;
 using Foundling.Core.Units;
 using Foundling.Data.Papers;
 using Foundling.Data.Shop;
@@ -13,7 +14,7 @@ namespace Foundling.Web.Pages;
 
 /// <summary>The shop: its climate and habits, bundles coming in, and what is assumed.</summary>
 [RequestSizeLimit(FoundlingApp.MostRequestBytes)]
-public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions options) : PageModel
+public sealed class ShopModel(ShopBook shop, AirBook air, BundlesIn bundles, ShopOptions options) : PageModel
 {
     private const int MostWords = 80;
 
@@ -120,15 +121,20 @@ public sealed class ShopModel(ShopBook shop, BundlesIn bundles, ShopOptions opti
         }
         double? hour = string.IsNullOrWhiteSpace(rate) ? 0 : Core.Units.Typed.TryMoney(rate, out decimal money) && money <= 10_000 ? (double)money : null;
         Settings.HourRate = Take("Rate", "rate", "An hour's money", rate, hour, Settings.HourRate, $"\"{rate}\" is not an hour's money; 0 to 10,000.");
-        Settings.TemperatureC = Take("Temperature", "temperature", "The temperature", temperature, Parse(temperature, -20, 50), Settings.TemperatureC,
-            $"\"{temperature}\" is not a shop temperature; -20 to 50 °C.");
-        Settings.HumidityPercent = Take("Humidity", "humidity", "The humidity", humidity, Parse(humidity, 0, 100), Settings.HumidityPercent,
+        double c = Take("Temperature", "temperature", "The temperature", temperature, Parse(temperature, AirReading.LeastC, AirReading.MostC),
+            Settings.TemperatureC, $"\"{temperature}\" is not a shop temperature; {AirReading.LeastC:0} to {AirReading.MostC:0} °C.");
+        double percent = Take("Humidity", "humidity", "The humidity", humidity, Parse(humidity, 0, 100), Settings.HumidityPercent,
             $"\"{humidity}\" is not a humidity; 0 to 100 %.");
         if (!ModelState.IsValid)
         {
             return Page();
         }
         await shop.Save(Settings);
+        if (c != Settings.TemperatureC || percent != Settings.HumidityPercent)
+        {
+            // Typed here it is a reading by hand like any other: soaks that stand are timed by it.
+            await air.ByHand(new AirReading(c, percent));
+        }
         return LocalRedirect("/shop");
 
         double Take(string field, string form, string what, string? text, double? value, double now, string otherwise)

@@ -160,7 +160,8 @@ public sealed class BathStateTests
         bath.Happened(Day.AddHours(-1), BathDeed.TakenOut, load);
         bath.Happened(Day.AddHours(-1), BathDeed.Oiled, load);
         bath.Events.Reverse();
-        BathState.Of(bath, A).Loads[0].ShouldSatisfyAllConditions(l => l.IsOut.ShouldBeTrue("an hour set back undoes nothing"), l => l.OiledAt.ShouldNotBeNull());
+        BathState.Of(bath, A).Loads[0].ShouldSatisfyAllConditions(l => l.IsOut.ShouldBeTrue("an hour set back undoes nothing"),
+            l => l.OiledAt.ShouldNotBeNull());
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using CsCheck;
 using Foundling.Core.Baths;
+using Foundling.Core.Safety;
 using Foundling.Core.Soaks;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
@@ -42,6 +43,14 @@ public sealed class LearnedSoaksTests
         state.Loads[0].LeftOn("1/jaw")!.Value.Left.ShouldBe(0.5);
         state = BathState.Of(Bath((6, Saw(0.5, 0.5)), (8, new BathNote { Left = 0.2 })), A);
         state.Loads[0].LeftOn("1/jaw")!.Value.Left.ShouldBe(0.2, "the last look counts");
+    }
+
+    [Fact]
+    public void What_is_minded_is_of_this_bath_and_not_of_the_one_that_was_planned()
+    {
+        BathWords.Minded([CautionId.Bath, CautionId.OldPaint], BathKind.Citric).ShouldBe([CautionId.OldPaint, CautionId.Acid]);
+        BathWords.Minded([CautionId.Acid], BathKind.Electrolysis).ShouldBe([CautionId.Electrolysis]);
+        BathWords.Minded([], BathKind.Chelating).ShouldBe([CautionId.Bath]);
     }
 
     [Theory]

@@ -122,7 +122,7 @@ internal static class SoakRules
     {
         SoakResult time = load.Time!;
         string warm = load.Mix.WarmC is double warmC ? $"mixed at {warmC:0} °C and left to cool" : $"at {q.TemperatureC:0} °C";
-        string rust = load.Rust switch { RustLevel.Light => "light rust", RustLevel.Medium => "brown rust", _ => "crust" };
+        string rust = BathNames.Rust(load.Rust);
         string about = Sentences.Start(Typed.Wait(time.SoakHours * MinutesAnHour)), all = time.Soaks > 1 ? $"{about} in all" : about;
         string what = load.Mix.Share < 1 ? $"{all} {warm} loosen {rust}; the wheel takes what is left." : $"{all} {warm} for {rust}.";
         return $"{what} {Limited(load)}".TrimEnd();

@@ -30,9 +30,6 @@ public sealed class BathModel(BathBook baths, BathLooks looks) : SentencePageMod
     /// <summary>True where the parts of a load are of several tools.</summary>
     public bool SeveralTools(LoadNow load) => load.Parts.Select(p => p.Tag).Distinct().Count() > 1;
 
-    /// <summary>What was seen in a look, in words.</summary>
-    public string Said(LoadNow load, Seen seen) => BathWords.Said(load, seen);
-
     /// <inheritdoc />
     protected override async Task<bool> Before() => await baths.Find(Number) is { } here && (Here = here) is not null;
 
@@ -42,15 +39,7 @@ public sealed class BathModel(BathBook baths, BathLooks looks) : SentencePageMod
         Here = (await baths.Find(Number))!;
         Assumptions a = Here.Air.Assumptions;
         List<double> iron = [.. (await baths.Waiting(Here.Bath.Kind)).Select(w => w.Parts.Where(p => p.Limit.Allowed).Sum(p => BathState.IronIn(p.Part, a)))];
-        Dictionary<string, (double, double, double, DateTimeOffset)> counted = [];
-        foreach (LoadHere load in Here.Loads.Where(l => l.Times is not null))
-        {
-            foreach ((string key, var share) in await looks.Counted(load.Load))
-            {
-                counted[key] = share;
-            }
-        }
-        Counted = counted;
+        Counted = await looks.Counted(Here.State.In);
         (LoadsLeft, LoadsWaiting) = (Here.State.LoadsLeft(iron, a), iron.Count);
     }
 

@@ -172,7 +172,8 @@ public sealed class LoadModel(BathBook baths, ViewUnits units, TimeProvider time
         };
         KeptOut = [.. Waiting.Where(w => w.Parts.Any(p => Part.Contains(p.Part.Key))).SelectMany(w => w.Parts.Where(p => !going.Contains(p.Part)))
             .Select(p => p.Part.Name)];
-        Minded = Cautions.Of(Waiting.Where(w => w.Parts.Any(p => going.Contains(p.Part))).SelectMany(w => w.Step.Cautions));
+        Minded = going.Count == 0 ? []
+            : Cautions.Of(BathWords.Minded(Waiting.Where(w => w.Parts.Any(p => going.Contains(p.Part))).SelectMany(w => w.Step.Cautions), Bath.Kind));
         if (into is null)
         {
             Bath.Litres = Bath.Litres > 0 ? Bath.Litres : Lies.LiquidL > 0 ? Math.Ceiling((Lies.LiquidL * 10) - Whole.Slack) / 10 : 0;

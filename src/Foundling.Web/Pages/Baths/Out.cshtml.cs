@@ -9,7 +9,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Baths;
 
 /// <summary>Out of the bath: one unbroken run with its own countdown, from the rinse to the oil.</summary>
-public sealed class OutModel(BathBook baths, TimeProvider time) : SentencePageModel
+public sealed class OutModel(BathBook baths, BathLooks looks, TimeProvider time) : SentencePageModel
 {
     /// <summary>The bath.</summary>
     public BathHere Here { get; private set; } = null!;
@@ -48,7 +48,7 @@ public sealed class OutModel(BathBook baths, TimeProvider time) : SentencePageMo
         LoadNow load = Here.State.Loads.First(l => l.Id == Key);
         LiftedAt = load.OutAt.Count > 0 && load.OiledAt is null ? load.OutAt.Values.Max() : null;
         WithinMin = Core.Baths.Soak.OilWithinMin(Here.Bath.Kind, Here.Air.HumidityPercent, Here.Air.Assumptions);
-        Minded = await baths.Minded(load, StepKey.SoakLift);
+        Minded = await looks.Minded(load, StepKey.SoakLift, Here.Bath.Kind);
     }
 
     /// <summary>Shows it.</summary>

@@ -27,7 +27,7 @@ public sealed class TimesModel(BathLooks looks, ShopBook shop, BathBook baths) :
         LearnedSoak learned = (await looks.Learned()).FirstOrDefault(l => l.Assumption == which)
             ?? throw new InputException("unknown_soak", "which", which, "a soak time of the list", "No soak has told of that yet.");
         ShopSettings settings = await shop.ForChange();
-        settings.Assumed = Assumptions.Of(settings.Assumed).With(learned.Assumption, mine ? Math.Round(learned.OwnHours, 1) : learned.BookHours).Kept();
+        settings.Assumed = Assumptions.Of(settings.Assumed).With(learned.Assumption, mine ? learned.OwnRoundedHours : learned.BookHours).Kept();
         await shop.Save(settings);
         await baths.Retime();
         return LocalRedirect("/baths/times");

@@ -33,7 +33,7 @@ public sealed class IndexModel(StoreRoom stores, StoreDesk desk, Chrome chrome) 
     protected override async Task After()
     {
         Things = await stores.Shelves();
-        Wanting = [.. Things.Where(i => !i.Supply.Kit && (i.Stock != Stock.Have || i.Wants(Today) is not null)).OrderBy(i => i.Supply.Name, StringComparer.Ordinal)];
+        Wanting = [.. Things.Where(i => !i.Supply.Kit && i.IsWanting(Today)).OrderBy(i => i.Supply.Name, StringComparer.Ordinal)];
     }
 
     /// <summary>Shows them.</summary>
@@ -48,9 +48,7 @@ public sealed class IndexModel(StoreRoom stores, StoreDesk desk, Chrome chrome) 
     public async Task<IActionResult> OnPostNew(string? name, SupplyClass sort, string? unit)
     {
         Fresh = true;
-        string counted = sort == SupplyClass.Kit ? "" : unit ?? "";
-        StoreItem item = await stores.New(new StoreFacts { Name = name ?? "", Class = counted.Length == 0 && sort != SupplyClass.Abrasive ? SupplyClass.Kit
-            : sort, Unit = counted });
+        StoreItem item = await stores.New(new StoreFacts { Name = name ?? "", Class = sort, Unit = unit ?? "" });
         return LocalRedirect($"/stores/{item.Item}");
     }
 

@@ -22,7 +22,8 @@ public sealed class ListModel(StoreRoom stores, StoreDesk desk) : SentencePageMo
     }
 
     /// <summary>As CSV.</summary>
-    public async Task<IActionResult> OnGetCsv() => File(Encoding.UTF8.GetBytes(StoreDesk.Csv(await desk.List())), "text/csv; charset=utf-8", "shopping-list.csv");
+    public async Task<IActionResult> OnGetCsv() =>
+        File(Encoding.UTF8.GetBytes(StoreDesk.Csv(await desk.List())), "text/csv; charset=utf-8", "shopping-list.csv");
 
     /// <summary>As plain text.</summary>
     public async Task<IActionResult> OnGetText() => Content(StoreDesk.Text(await desk.List()), "text/plain", Encoding.UTF8);

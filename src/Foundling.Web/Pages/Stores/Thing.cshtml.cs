@@ -46,6 +46,9 @@ public sealed class ThingModel(StoreRoom stores, StoreDesk desk, ShopDesk shop, 
     /// <summary>What is kept of it was tried and refused.</summary>
     public bool Facing { get; private set; }
 
+    /// <summary>What it costs as its field shows it: a pack, or where it is bought loose a unit.</summary>
+    public static string Shown(StoreItem item, double price) => Words.Plain(price * (item.Pack ?? 1));
+
     /// <inheritdoc />
     protected override async Task<bool> Before() => await stores.Show(SupplyId.Of(Id)) is { } item && (Item = item) is not null;
 
@@ -122,16 +125,18 @@ public sealed class ThingModel(StoreRoom stores, StoreDesk desk, ShopDesk shop, 
         Facing = true;
         Supply supply = Item.Supply;
         double? holds = Measure.ReadOrNull(pack, supply.Unit, supply.Name, "pack");
-        Grain? grain = string.IsNullOrWhiteSpace(grading) && string.IsNullOrWhiteSpace(grit) ? null : new Grain(form ?? AbrasiveForm.Sheet, grading ?? "", grit ?? "");
-        double? each = string.IsNullOrWhiteSpace(price) ? null : Typed.Price(price, "price") / (holds is > 0 ? holds.Value : 1);
+        Grain? grain = string.IsNullOrWhiteSpace(grading) && string.IsNullOrWhiteSpace(grit) ? null
+            : new Grain(form ?? AbrasiveForm.Sheet, grading ?? "", grit ?? "");
+        // A price that was not typed over stays, whatever a pack holds now.
+        string shown = Shown(Item, Item.PriceIn(await shop.Assumed()));
+        double? each = string.IsNullOrWhiteSpace(price) || price.Trim() == shown ? null : Typed.Price(price, "price") / (holds is > 0 ? holds.Value : 1);
         await stores.Keep(Item.Item, new StoreFacts
         {
-            Name = name ?? Item.Name, Class = Item.Class, Unit = Item.Unit, Price = Item.IsOwn ? each : null,
+            Name = name ?? Item.Name, Class = Item.Class, Unit = Item.Unit,
             Least = Measure.ReadOrNull(least, supply.Unit, supply.Name, "least"), Pack = holds, OpenedOn = opened, BestBefore = best, Place = place,
             Grain = grain == supply.Grain ? null : grain,
         });
-        // What was shown is rounded: only a price that was typed anew is another one.
-        if (!Item.IsOwn && each is double unit && Words.Plain(unit * (holds ?? 1)) != Words.Plain(Item.PriceIn(await shop.Assumed()) * (Item.Pack ?? 1)))
+        if (each is double unit)
         {
             await desk.Price(Item.Item, unit);
         }
