@@ -56,7 +56,8 @@ public sealed class TestShop : IDisposable
 
     public BathBook Baths(FoundlingDb db) => new(db, Time, Tags(db), Rods(db), Desk(db), Stores(db));
 
-    public StoreDesk StoreDesk(FoundlingDb db) => new(db, Time, Stores(db), new ShopBook(db), Desk(db), Tags(db), Baths(db));
+    public StoreDesk StoreDesk(FoundlingDb db) => new(db, Time, Stores(db), new ShopBook(db), Desk(db), Tags(db), Baths(db),
+        new PartsBox(db, Time));
 
     public ShopDesk Desk(FoundlingDb db) => new(new ShopBook(db), Stores(db));
 

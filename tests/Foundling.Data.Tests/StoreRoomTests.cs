@@ -31,12 +31,13 @@ public sealed class StoreRoomTests : IDisposable
         return (await _shop.Stores(db).Show(id))!;
     }
 
-    private async Task<Tag> Planned(FoundlingDb db)
+    private async Task<Tag> Planned(FoundlingDb db, params Found[] more)
     {
         int number = await _shop.BookIn(t => (t.Kind, t.Name) = (KindIds.MetalBenchPlane, "plane"));
         Tag tag = (await _shop.Tags(db).Find(number))!;
         tag.Findings.Add(Finding.Of(new Found(PartIds.Body, FindingKind.Rust, 2), _shop.Time.GetUtcNow()));
         tag.Findings.Add(Finding.Of(new Found(PartIds.Body, FindingKind.Sap, 2), _shop.Time.GetUtcNow()));
+        tag.Findings.AddRange(more.Select(f => Finding.Of(f, _shop.Time.GetUtcNow())));
         tag.Status = TagStatus.InHand;
         await _shop.Tags(db).Save(tag);
         await _shop.Rods(db).Aim(tag, AimKind.Work);
@@ -192,6 +193,21 @@ public sealed class StoreRoomTests : IDisposable
         StoreDesk.Text([line]).ShouldContain($"- {Core.Units.Sentences.Start(need.Name)}: ");
         await _shop.Rods(db).Skip(tag, step, "not this time");
         (await _shop.StoreDesk(db).List()).FirstOrDefault(l => l.Supply.Id == need.Item)?.Amount.ShouldNotBe(line.Amount, "what is left out asks for nothing");
+    }
+
+    [Fact]
+    public async Task A_part_that_lies_in_the_parts_box_is_tried_before_one_is_bought()
+    {
+        await using FoundlingDb db = _shop.Open();
+        Tag tag = await Planned(db, new Found(PartIds.Yoke, FindingKind.Missing, 1));
+        await _shop.Stores(db).Say(SupplyIds.ReplacementPart, Stock.None, null);
+        async Task<string> Why() => (await _shop.StoreDesk(db).List()).First(l => l.Supply.Id == SupplyIds.ReplacementPart).Why;
+        (await Why()).ShouldEndWith("(yoke).");
+        var box = new PartsBox(db, _shop.Time);
+        await box.Add(KindIds.BlockPlane.Value, PartIds.LeverCap.Value, "");
+        (await Why()).ShouldEndWith("(yoke).", customMessage: "another kind's part is no help");
+        await box.Add(KindIds.MetalBenchPlane.Value, PartIds.Yoke.Value, "off a wreck");
+        (await Why()).ShouldEndWith($"(yoke). Try the parts box first for {tag.Label}: yoke.");
     }
 
     [Fact]

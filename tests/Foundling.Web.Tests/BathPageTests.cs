@@ -73,7 +73,7 @@ public sealed class BathPageTests : IAsyncLifetime
         shown.QuerySelector("select[name=into] option[selected]")!.TextContent.ShouldContain("the green tub",
             customMessage: "what stands and fits is taken first");
         shown.QuerySelector("svg.bath [data-piece='28/frame']").ShouldNotBeNull("the part is drawn in it");
-        shown.Body!.TextContent.ShouldContain("Plate itself holds, but flakes where rust has crept under it");
+        shown.Body!.TextContent.ShouldContain("The plating itself holds, but flakes where rust has crept under it");
         IHtmlDocument bath = await Sent(visitor, await Load(visitor, "part=28/frame&kind=chelating&tub=storage tub&litres=12",
             new() { ["name"] = "a new one" }));
         bath.QuerySelector("h1")!.TextContent.ShouldBe("a new one");

@@ -1,3 +1,5 @@
+using Foundling.Core.Safety;
+
 namespace Foundling.Core.Baths;
 
 /// <summary>What baths are called.</summary>
@@ -15,4 +17,10 @@ public static class BathNames
 
     /// <summary>The same with its strength: "citric acid, 5 %".</summary>
     public static string Liquid(BathKind kind, double? percent) => Liquid(kind) + (percent is double strength ? $", {strength:0.#} %" : "");
+
+    /// <summary>What to mind of the liquid of a bath.</summary>
+    public static CautionId CautionOf(BathKind kind) => kind switch
+    {
+        BathKind.Electrolysis => CautionId.Electrolysis, BathKind.Chelating => CautionId.Bath, _ => CautionId.Acid,
+    };
 }

@@ -11,7 +11,8 @@ namespace Foundling.Core.Shelves;
 /// <param name="Amount">How much, in its unit; null for kit.</param>
 /// <param name="Gone">How much of that is gone afterwards, where the rest serves again; null for all of it.</param>
 /// <param name="For">Which part is meant, for a part that is replaced; empty otherwise.</param>
-public sealed record Asked(int Tag, SupplyId Item, double? Amount, double? Gone = null, string For = "");
+/// <param name="Boxed">Which of these parts lies in the parts box, off another tool of the kind; empty for none.</param>
+public sealed record Asked(int Tag, SupplyId Item, double? Amount, double? Gone = null, string For = "", string Boxed = "");
 
 /// <summary>A line of the shopping list.</summary>
 /// <param name="Supply">What.</param>
@@ -37,14 +38,17 @@ public static class Shopping
     /// <param name="steps">Its steps.</param>
     /// <param name="standing">Baths that stand and are not used up.</param>
     /// <param name="nameOf">Name of a part of the tool.</param>
-    public static IEnumerable<Asked> Of(int tag, IEnumerable<PlanStep> steps, IReadOnlySet<BathKind> standing, Func<PartId, string> nameOf) =>
+    /// <param name="boxed">Parts of its kind that lie in the parts box.</param>
+    public static IEnumerable<Asked> Of(int tag, IEnumerable<PlanStep> steps, IReadOnlySet<BathKind> standing, Func<PartId, string> nameOf,
+        IReadOnlySet<PartId> boxed) =>
         from step in steps
         where step.State == StepState.Open
         from need in step.Needs
         where !step.Without.Contains(need.Item)
         where step.Deed.Bath is not BathKind bath || !standing.Contains(bath) || !Ingredients.Are(bath, need.Item)
-        select new Asked(tag, need.Item, need.Kit ? null : need.Amount, need.UsedUp,
-            need.Item == SupplyIds.ReplacementPart ? Sentences.List([.. step.Parts.Select(nameOf)]) : "");
+        let replaced = need.Item == SupplyIds.ReplacementPart ? step.Parts : []
+        select new Asked(tag, need.Item, need.Kit ? null : need.Amount, need.UsedUp, Sentences.List([.. replaced.Select(nameOf)]),
+            Sentences.List([.. replaced.Where(boxed.Contains).Select(nameOf)]));
 
     /// <summary>The list: by class and name.</summary>
     /// <param name="kept">What the shop knows of its stores.</param>
@@ -103,8 +107,10 @@ public static class Shopping
         string least = item.Least is > 0 and double keep ? $", {Measure.Say(keep, item.Supply.Unit)} to keep" : "";
         string coming = item.Ordered is > 0 and double on ? $", {Measure.Say(on, item.Supply.Unit)} on order" : "";
         string meant = asked.Select(w => w.For).Where(f => f.Length > 0).Distinct().ToList() is { Count: > 0 } parts ? $" ({Sentences.List(parts)})" : "";
+        string boxed = string.Concat(asked.Where(w => w.Boxed.Length > 0)
+            .Select(w => $" Try the parts box first for {Tags.Tag.LabelOf(w.Tag)}: {w.Boxed}."));
         return Sentences.Start($"{here}{least}{coming}"
-            + $"{(tags.Count == 0 ? "" : $"; {Asks(tags)}{(need > 0 ? $" for {Measure.Say(need, item.Supply.Unit)}" : "")}{meant}")}.");
+            + $"{(tags.Count == 0 ? "" : $"; {Asks(tags)}{(need > 0 ? $" for {Measure.Say(need, item.Supply.Unit)}" : "")}{meant}")}.{boxed}");
     }
 
     private static string Asks(IReadOnlyList<int> tags) => tags.Count <= 3

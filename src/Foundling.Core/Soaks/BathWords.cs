@@ -60,22 +60,17 @@ public static class BathWords
             : "Leave it: it does what it should.";
     }
 
-    /// <summary>What to mind of the liquid of a bath.</summary>
-    public static CautionId CautionOf(BathKind kind) => kind switch
-    {
-        BathKind.Electrolysis => CautionId.Electrolysis, BathKind.Chelating => CautionId.Bath, _ => CautionId.Acid,
-    };
-
     /// <summary>What to mind at steps that are done in this bath, whichever they were planned for.</summary>
     /// <param name="planned">What the steps ask to be minded.</param>
     /// <param name="kind">The bath they are done in.</param>
     public static IReadOnlyList<CautionId> Minded(IEnumerable<CautionId> planned, BathKind kind) =>
-        [.. planned.Except(Enum.GetValues<BathKind>().Select(CautionOf)).Append(CautionOf(kind)).Distinct()];
+        [.. planned.Except(Enum.GetValues<BathKind>().Select(BathNames.CautionOf)).Append(BathNames.CautionOf(kind)).Distinct()];
 
     /// <summary>What is done between the bath and the oil, in order.</summary>
     /// <param name="bath">The bath.</param>
     public static IReadOnlyList<string> OutOf(StandingBath bath) =>
     [
+        .. bath.Kind == BathKind.Electrolysis ? ["Power off, and the leads off the work."] : Array.Empty<string>(),
         "Scrub off the black, along the length, under running water.",
         .. bath.IsAcid ? ["Soda water, a tablespoon to the litre, until no bubble rises; then rinse again."] : Array.Empty<string>(),
         "Dry: cloth first, then warm air into every hole.",

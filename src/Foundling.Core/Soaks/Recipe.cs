@@ -38,7 +38,7 @@ public sealed record Recipe(IReadOnlyList<RecipeLine> Lines, double WaterL, doub
             new RecipeLine(i.Item, i.Amount, i.Amount * a.PriceOf(Supplies.Find(i.Item)!)))];
         double free = BathState.Of(bath, a).Free(a).BicarbonateG;
         return new Recipe(lines, Ingredients.WaterL(bath.Kind, bath.Percent, bath.Litres, a), free,
-            Safety.Cautions.Of([BathWords.CautionOf(bath.Kind)]), bath.Kind switch
+            Safety.Cautions.Of([BathNames.CautionOf(bath.Kind)]), bath.Kind switch
         {
             BathKind.Electrolysis => "No stainless steel in it, as anode or as work, and no acid: soda and acid make nothing but foam.",
             BathKind.Chelating => "No bleach and no acid in it: they end it.",

@@ -30,6 +30,10 @@ public sealed class OrphanPart
 
     /// <summary>Tag it went to; null while it is in the box.</summary>
     public int? UsedOn { get; set; }
+
+    /// <summary>True for a part of another tool of the same kind.</summary>
+    /// <param name="tag">The tool it may go to.</param>
+    public bool Suits(Tag tag) => Kind == tag.Kind && FromTag != tag.Number;
 }
 
 /// <summary>The box of parts without a tool.</summary>
@@ -43,8 +47,8 @@ public sealed class PartsBox(FoundlingDb db, TimeProvider time)
     public async Task<IReadOnlyList<OrphanPart>> For(Tag tag, CancellationToken cancel = default)
     {
         PartId[] lacking = [.. tag.Standing().Where(f => f.Kind == FindingKind.Missing && f.Severity > 0).Select(f => f.Part)];
-        return lacking.Length == 0 ? [] : await db.OrphanParts.AsNoTracking().Where(p => p.UsedOn == null && p.Kind == tag.Kind && p.FromTag != tag.Number
-            && lacking.Contains(p.Part)).ToListAsync(cancel).ConfigureAwait(false);
+        return lacking.Length == 0 ? [] : [.. (await db.OrphanParts.AsNoTracking().Where(p => p.UsedOn == null && p.Kind == tag.Kind
+            && lacking.Contains(p.Part)).ToListAsync(cancel).ConfigureAwait(false)).Where(p => p.Suits(tag))];
     }
 
     /// <summary>Puts a part into the box.</summary>

@@ -15,7 +15,8 @@ using Foundling.Data.Tags;
 namespace Foundling.Data.Stores;
 
 /// <summary>What the stores have to do with the rest of the shop: what to buy for the tools in hand, what things cost, files in and out.</summary>
-public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom stores, ShopBook shop, ShopDesk desk, TagBook tags, BathBook baths)
+public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom stores, ShopBook shop, ShopDesk desk, TagBook tags, BathBook baths,
+    PartsBox box)
 {
     /// <summary>What to buy: what is low, and what the rods of the tools in hand ask for.</summary>
     public async Task<IReadOnlyList<ShoppingLine>> List(CancellationToken cancel = default)
@@ -33,7 +34,9 @@ public sealed class StoreDesk(FoundlingDb db, TimeProvider time, StoreRoom store
     {
         HashSet<BathKind> standing = [.. (await baths.Standing(cancel).ConfigureAwait(false)).Where(b => b.State.Spent(assumed) < 1).Select(b => b.Bath.Kind)];
         List<Tag> inHand = await tags.InHand(cancel).ConfigureAwait(false);
-        return [.. inHand.SelectMany(t => Shopping.Of(t.Number, t.Steps, standing, p => t.Tool().Part(p)?.Name ?? p.Value))];
+        List<OrphanPart> boxed = await box.InBox(cancel).ConfigureAwait(false);
+        return [.. inHand.SelectMany(t => Shopping.Of(t.Number, t.Steps, standing, p => t.Tool().Part(p)?.Name ?? p.Value,
+            boxed.Where(b => b.Suits(t)).Select(b => b.Part).ToHashSet()))];
     }
 
     private DateOnly Today => DateOnly.FromDateTime(time.GetLocalNow().DateTime);

@@ -3,7 +3,7 @@ using Foundling.Core.Baths;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Rust;
 using Foundling.Core.Rod.Ways;
-using Foundling.Core.Safety;
+using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
@@ -25,7 +25,7 @@ internal static class SoakRules
             [Soaks, If("something of it may not go in", q => KeptOut(q).Any())], q => new Deed(StepKey.KeepOut, Stage.Derust,
             $"Not for the bath: {q.Called(KeptOut(q))}", q.Minutes(StepKey.KeepOut))
         {
-            Parts = Ids(KeptOut(q)), How = "Set it aside, dry." + Instead(q), Reason = WhyOut(q),
+            Parts = Ids(KeptOut(q)), How = $"Set {(KeptOut(q).Count() == 1 ? "it" : "them")} aside, dry." + Instead(q), Reason = WhyOut(q),
             FinishTest = "Only iron and steel that may go in lies by the tub.",
         }, RustWays.Id),
         new("soak", "A bath reaches what no brush does.", [Soaks], q => q.RustPlan.Loads.SelectMany(l => Soaking(q, l)), RustWays.Id, 14),
@@ -65,10 +65,8 @@ internal static class SoakRules
             Kept(SurfaceWays.IsCoated) ? "the coating lifts" : "",
         ];
         string said = string.Join(", ", harms.Where(h => h.Length > 0));
-        return said.Length == 0 ? "The bath would harm it." : $"{Sentences.Start(said)}.";
+        return said.Length == 0 ? $"The bath would harm {(kept.Count == 1 ? "it" : "them")}." : $"{Sentences.Start(said)}.";
     }
-
-    private static CautionId Caution(BathMix mix) => mix.Kind == BathKind.Electrolysis ? CautionId.Electrolysis : mix.IsAcid ? CautionId.Acid : CautionId.Bath;
 
     /// <summary>The bath of the whole tool has the plain keys; another has that of its way behind them.</summary>
     private static string Of(PlanQuestion q, SoakLoad load) => q.RustPlan.Loads[0] == load ? "" : KeyText.Of(load.Way).Replace('-', '_');
@@ -94,8 +92,8 @@ internal static class SoakRules
         {
             Parts = Ids(load.In), Lag = time.Soaks > 1 ? between : lag,
             Needs = [.. Mixed(q, load), Need.Of(SupplyIds.BathTub)],
-            How = $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.{watch}{more}{out_}",
-            Reason = Why(q, load), FinishTest = "Rust wipes off as a black film.", Cautions = [Caution(load.Mix)],
+            How = $"Covered by {q.Shop.Assumptions.BathCoverMm:0.#} mm, nothing touching.{Wired(q, load)}{watch}{more}{out_}",
+            Reason = Why(q, load), FinishTest = "Rust wipes off as a black film.", Cautions = [BathNames.CautionOf(load.Mix.Kind)],
             Bath = load.Mix.Kind, Undoable = false, SurfaceLost = SurfaceId.Patina,
         };
         for (int round = 2; round <= time.Soaks; round++)
@@ -105,26 +103,35 @@ internal static class SoakRules
             {
                 Parts = Ids(load.Main), Lag = round < time.Soaks ? between : lag, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.BathTub)],
                 Since = [new Follows(Round(of, round - 1), "one soak after the other", between), .. FirstOut(of, load)],
-                How = "Scrub off the black under water. What is clean stays out, dried and oiled at once; the rest goes back.",
+                How = $"{Off(load)}Scrub off the black under water. What is clean stays out, {(load.Mix.IsAcid ? "through soda water, " : "")}dried and oiled at once; "
+                    + "the rest goes back.",
                 Reason = $"{Limited(load)} A scrub lets the bath at what is left.", FinishTest = "Less brown than before.",
-                Cautions = [Caution(load.Mix)], Bath = load.Mix.Kind,
+                Cautions = [BathNames.CautionOf(load.Mix.Kind)], Bath = load.Mix.Kind,
             };
         }
     }
+
+    private static string Off(SoakLoad load) => load.Mix.Kind == BathKind.Electrolysis ? "Power off first. " : "";
+
+    /// <summary>How a load is wired, with the current that its surface wants; what is not wired needs no word.</summary>
+    private static string Wired(PlanQuestion q, SoakLoad load) => load.Mix.Kind == BathKind.Electrolysis
+        ? " The negative lead on bare metal of each part, the plain iron round them on the positive; about "
+            + $"{q.Shop.Assumptions.ElectrolysisADm2 * q.Extents.Work(load.In).Dm2:0.#} A for all." : "";
 
     private static IEnumerable<Follows> FirstOut(string of, SoakLoad load) =>
         load.Early.Count > 0 ? [new Follows(new DeedId(StepKey.SoakEarly, of), "what must be out first is out first")] : [];
 
     private static string Limited(SoakLoad load) => load.Limit is { OutByHours: double limit, Reason: string reason }
-        ? $"Each at most {Typed.Hours(limit * MinutesAnHour)}: {Sentences.Middle(reason)}." : "";
+        ? $"{(load.Time!.Soaks > 1 ? "Each at" : "At")} most {Typed.Hours(limit * MinutesAnHour)}: {Sentences.Middle(reason)}." : "";
 
     private static string Why(PlanQuestion q, SoakLoad load)
     {
         SoakResult time = load.Time!;
-        string warm = load.Mix.WarmC is double warmC ? $"mixed at {warmC:0} °C and left to cool" : $"at {q.TemperatureC:0} °C";
+        string warm = load.Mix.Kind == BathKind.Electrolysis ? "" : load.Mix.WarmC is double warmC ? $" mixed at {warmC:0} °C and left to cool"
+            : $" at {q.TemperatureC:0} °C";
         string rust = BathNames.Rust(load.Rust);
         string about = Sentences.Start(Typed.Wait(time.SoakHours * MinutesAnHour)), all = time.Soaks > 1 ? $"{about} in all" : about;
-        string what = load.Mix.Share < 1 ? $"{all} {warm} loosen {rust}; the wheel takes what is left." : $"{all} {warm} for {rust}.";
+        string what = load.Mix.Share < 1 ? $"{all}{warm} loosen {rust}; the wheel takes what is left." : $"{all}{warm} for {rust}.";
         return $"{what} {Limited(load)}".TrimEnd();
     }
 
@@ -175,10 +182,10 @@ internal static class SoakRules
         {
             Parts = Ids(load.Early), Since = [new Follows(Round(of, 1), "it has had its time", Lag.Bath(at, most, null, StepKey.SoakEarly))],
             Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), q.On(SupplyIds.CleanCloth, load.Early), q.On(SupplyIds.LightOil, load.Early)],
-            How = $"Scrub, rinse{(load.Mix.IsAcid ? ", dip in soda water, rinse again" : "")}, dry and oil in one go, within {within:0} min.",
+            How = $"{Off(load)}Scrub, rinse{(load.Mix.IsAcid ? ", dip in soda water, rinse again" : "")}, dry and oil in one go, within {within:0} min.",
             Reason = $"Out by {Typed.Hours(most ?? at)}: {Sentences.Middle(load.EarlyLimit.Reason ?? "its time is up")}. Kept out, it would be about "
                 + $"{q.Minutes(StepKey.DerustRest, load.Early).Likely:0.#} min by hand.",
-            FinishTest = "Clean, dry and oiled; the rest still covered.", Cautions = [Caution(load.Mix)],
+            FinishTest = "Clean, dry and oiled; the rest still covered.", Cautions = [BathNames.CautionOf(load.Mix.Kind)],
         };
     }
 
@@ -192,9 +199,9 @@ internal static class SoakRules
         {
             Block = Block.OutOfTheBath, Parts = parts, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1)], Since = [new Follows(last, "the bath first"),
                 .. FirstOut(of, load)],
-            How = "Along the length, under running water, into every corner.",
+            How = $"{Off(load)}Along the length, under running water, into every corner.",
             Reason = $"From here on without a break: dry and oiled within {within:0} min.", FinishTest = "Rinse water runs clear.",
-            Cautions = [Caution(load.Mix)],
+            Cautions = [BathNames.CautionOf(load.Mix.Kind)],
         };
         if (load.Mix.IsAcid)
         {

@@ -133,12 +133,12 @@ public sealed record SoakLoad
     /// <summary>What a tub takes to cover what lies in it, L, to the next tenth.</summary>
     private static double LitresOf(BathVolumeInput tub, Assumptions a) => Math.Ceiling((BathVolume.Of(tub, a).LiquidMl / MlInL * 10) - Whole.Slack) / 10;
 
-    /// <summary>The first of parts that stay together which a bath would harm at all, and how.</summary>
     // The table says what a bath does to wood, and what to do where the wood comes off; here it does not.
     private static string Beside(PartDef harmed, string why) => harmed.Material == Material.Wood
         ? $"It cannot be parted from the {harmed.Name}, which {Sentences.Middle(why.Split(';')[0].TrimEnd('.'))}"
         : $"It cannot be parted from the {harmed.Name}. {why}";
 
+    /// <summary>The first of parts that stay together which a bath would harm at all, and how.</summary>
     private static (PartDef Part, string Why)? Harmed(PlanQuestion q, BathMix mix, IReadOnlyList<PartDef> together)
     {
         foreach (PartDef part in together)
