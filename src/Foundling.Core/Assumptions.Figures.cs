@@ -62,6 +62,14 @@ public sealed partial record Assumptions
     [Assumed("um", "P320 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP320Um { get; init; } = 2.2;
     [Assumed("um", "P400 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP400Um { get; init; } = 1.6;
 
+    [Assumed("", "depth of the scratch that a grain leaves, as a share of its size", Heading = "From grit to grit")] public double ScratchShare { get; init; } = 0.08;
+    [Assumed("times", "a scratch is rubbed out by taking off so many times its depth")] public double ScratchTimes { get; init; } = 1.2;
+    [Assumed("min", "changing to another abrasive")] public double GritChangeMin { get; init; } = 1.5;
+    [Assumed("min", "cleaning off the last grit")] public double GritCleanMin { get; init; } = 1;
+    [Assumed("times", "a step from grain to grain that is larger leaves scratches behind")] public double GritJumpTimes { get; init; } = 3.5;
+    [Assumed("", "a worn sheet counts as this share of its grain")] public double WornSheetShare { get; init; } = 0.6;
+    [Assumed("", "a stamp survives while no more than this share of its depth is taken off")] public double StampShare { get; init; } = 1 / 3.0;
+
     [Assumed("mm", "an iron nobody measured is so thick", Heading = "Sizes nobody measured")] public double UsualIronMm { get; init; } = 2.1;
     [Assumed("deg", "a bevel nobody measured")] public double UsualBevelDeg { get; init; } = 25;
     [Assumed("deg", "a secondary bevel nobody measured")] public double UsualSecondaryDeg { get; init; } = 30;

@@ -167,6 +167,8 @@ public sealed partial record Assumptions
     [Assumed("N/mm3", "stiffness of paper on fibreboard")] public double StiffnessMdf { get; init; } = 0.6;
     [Assumed("um", "wear that takes a mark away")] public double MarkGoneUm { get; init; } = 1.5;
     [Assumed("um", "wear that makes a mark faint")] public double MarkFaintUm { get; init; } = 0.3;
+    [Assumed("", "share of the fields that are misread when marks are looked at")] public double MarkMisread { get; init; } = 0.05;
+    [Assumed("", "chance of a shape from which on marks are believed")] public double MarksSureShare { get; init; } = 0.75;
     [Assumed("1/min", "strokes a minute")] public double StrokesPerMinute { get; init; } = 60;
     [Assumed("strokes", "a sheet of P80 or finer lasts")] public double StrokesPerFineSheet { get; init; } = 600;
     [Assumed("strokes", "a coarser sheet lasts")] public double StrokesPerCoarseSheet { get; init; } = 400;

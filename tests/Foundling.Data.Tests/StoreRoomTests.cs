@@ -1,10 +1,11 @@
-using Foundling.Core.Shelves;
 using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Grits;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
+using Foundling.Core.Shelves;
 using Foundling.Core.Soaks;
 using Foundling.Core.State;
 using Foundling.Core.Stores;

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
 using Foundling.Core.Edges;
+using Foundling.Core.Grits;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Proof;
@@ -13,8 +14,10 @@ namespace Foundling.Core.Gauges;
 /// <summary>What a gauge may use besides its input.</summary>
 /// <param name="Assumptions">The shop's assumptions.</param>
 /// <param name="Book">The shop's pattern book.</param>
+/// <param name="Grits">The table of grits; null where none is at hand.</param>
 /// <param name="Cancel">Stops a long run when nobody waits for it any more.</param>
-public sealed record GaugeContext(Assumptions Assumptions, Origin.PatternBook Book, CancellationToken Cancel = default);
+public sealed record GaugeContext(Assumptions Assumptions, Origin.PatternBook Book, GritTable? Grits = null,
+    CancellationToken Cancel = default);
 
 /// <summary>A calculation that works on its own, without a tag.</summary>
 /// <param name="File">The room it belongs to, for example <c>edges</c>.</param>
@@ -83,13 +86,23 @@ public static class GaugeCatalogue
         Of<GridSurveyInput, GridSurveyResult>("sole", "grid_survey", "Flatness and shape from a grid of heights.", (i, c) => GridSurvey.Read(i,
             c.Assumptions), AssumedBy.Survey),
         Of<LineSurveyInput, LineSurveyResult>("sole", "line_survey", "Heights from straightedge lines and feelers.", (i, _) => LineSurvey.Solve(i)),
-        Of<LappingInput, LappingResult>("sole", "lapping", "What lapping does to a sole, stroke by stroke.", (i, c) => Lapping.Simulate(i, c.Assumptions,
-            c.Cancel), AssumedBy.Lapping),
+        Of<LappingInput, LappingResult>("sole", "lapping", "What lapping does to a sole, stroke by stroke.", (i, c) => Lapping.Simulate(
+            i with { GritUm = Grain(i.Grit, i.GritUm, c) }, c.Assumptions, c.Cancel), AssumedBy.Lapping),
+        Of<MarksInput, MarksResult>("sole", "marks", "What the marks left on a sole say of its shape.", (i, c) => MarksReader.Read(
+            i with { GritUm = Grain(i.Grit, i.GritUm, c) }, c.Assumptions, c.Cancel), AssumedBy.Marks),
+        Of<PlateInput, PlateResult>("sole", "plate", "Whether a plate is flat and long enough.", (i, c) => PlateCheck.Of(i, c.Assumptions), AssumedBy.Plates),
+        Of<LadderInput, LadderResult>("grits", "ladder", "The quickest ladder of grits from a defect to a finish.", (i, c) => Ladder.Of(i, c.Assumptions),
+            AssumedBy.Ladders),
+        Of<GritConvertInput, GritConvertResult>("grits", "convert", "A grade in all grading systems.", (i, c) => GritConvert.Of(i, c.Grits!, c.Assumptions),
+            AssumedBy.Scratches),
         Of<WoodenSoleInput, WoodenSoleResult>("sole", "wooden_sole", "Wind, removal and mouth of a wooden sole.", (i, _) => WoodenSole.Of(i)),
         Of<ThicknessInput, ThicknessResult>("proof", "thickness", "Thickness readings against a target.", (i, _) => Thickness.Judge(i)),
         Of<TroubleInput, TroubleResult>("proof", "trouble", "Causes of a fault and what to check next.", (i, c) => Trouble.Find(i, c.Assumptions),
             AssumedBy.Troubles),
     ];
+
+    // A grade that is not among the listed is looked up in the table.
+    private static double? Grain(string grit, double? um, GaugeContext c) => um ?? (Removal.SizeOf(grit) is null ? c.Grits?.SizeOf(grit) : null);
 
     /// <summary>Finds a gauge by room and name.</summary>
     public static Gauge? Find(string file, string calculation) => All.FirstOrDefault(g => g.File == file && g.Calculation == calculation);

@@ -101,6 +101,21 @@ internal static class AssumedBy
         nameof(Assumptions.ZoneShare), nameof(Assumptions.MouthBandMm), nameof(Assumptions.LapSteelShare), nameof(Assumptions.LapBrassTimes),
     ];
 
+    public static readonly string[] Marks = [.. Lapping, nameof(Assumptions.MarkMisread), nameof(Assumptions.MarksSureShare)];
+
+    public static readonly string[] Plates = [nameof(Assumptions.PlateLengthFactor)];
+
+    public static readonly string[] Scratches = [nameof(Assumptions.ScratchShare)];
+
+    public static readonly string[] Ladders =
+    [
+        .. Scratches, nameof(Assumptions.ScratchTimes), nameof(Assumptions.GritChangeMin), nameof(Assumptions.GritCleanMin),
+        nameof(Assumptions.GritJumpTimes), nameof(Assumptions.WornSheetShare), nameof(Assumptions.StampShare), nameof(Assumptions.StrokesPerMinute),
+        nameof(Assumptions.LapP60Um), nameof(Assumptions.LapP80Um), nameof(Assumptions.LapP120Um), nameof(Assumptions.LapP180Um),
+        nameof(Assumptions.LapP240Um), nameof(Assumptions.LapP320Um), nameof(Assumptions.LapP400Um), nameof(Assumptions.LapSteelShare),
+        nameof(Assumptions.LapBrassTimes),
+    ];
+
     public static readonly string[] Troubles = [nameof(Assumptions.TroubleLeak)];
 }
 

@@ -23,12 +23,23 @@ public enum SolePurpose
 }
 
 /// <summary>Heights over a sole, mm: x from the toe, y from one long edge, z up with the sole facing up.</summary>
+/// <param name="LengthMm">Length of the sole, mm.</param>
+/// <param name="WidthMm">Its width, mm.</param>
+/// <param name="PointsMm">Readings [x, y, height], mm.</param>
+/// <param name="MouthFrontMm">Front of the mouth, mm from the toe; null where nobody said.</param>
+/// <param name="Purpose">What it is for; null for no particular purpose.</param>
+/// <param name="LeftOutMm">Readings over pits, a worn toe or damage: kept, drawn as such, and not reckoned with.</param>
+/// <param name="ReadingErrorMm">How far off a reading may be, mm (two standard deviations); null where nobody said.</param>
+/// <param name="PlateFlatnessMm">How far the plate or straightedge itself is out of flat, mm; null where nobody said.</param>
 public sealed record GridSurveyInput(
     double LengthMm,
     double WidthMm,
     IReadOnlyList<double[]> PointsMm,
     double? MouthFrontMm = null,
-    SolePurpose? Purpose = null)
+    SolePurpose? Purpose = null,
+    IReadOnlyList<double[]>? LeftOutMm = null,
+    double? ReadingErrorMm = null,
+    double? PlateFlatnessMm = null)
 {
     private const double LongMm = 300;
 
@@ -56,7 +67,33 @@ public sealed record GridSurveyResult(
     double? ThreeZoneErrorMm,
     bool? WholeWithin,
     bool? ThreeZoneWithin,
-    string? NoZonesBecause = null);
+    string? NoZonesBecause = null)
+{
+    /// <summary>How far off the figure of the whole sole may be, mm; null where no error was stated.</summary>
+    public double? WholeUncertaintyMm { get; init; }
+
+    /// <summary>How far off the figure of the three zones may be, mm; null where no error was stated.</summary>
+    public double? ThreeZoneUncertaintyMm { get; init; }
+
+    /// <summary>The whole sole against its tolerance: met, not met, or it cannot be told; null without a purpose.</summary>
+    public FlatVerdict? WholeVerdict { get; init; }
+
+    /// <summary>The three zones against theirs; null without a purpose or zones.</summary>
+    public FlatVerdict? ThreeZoneVerdict { get; init; }
+}
+
+/// <summary>A figure against its tolerance.</summary>
+public enum FlatVerdict
+{
+    /// <summary>Within it, the error of the reading counted in.</summary>
+    Met,
+
+    /// <summary>Outside it, whatever the error.</summary>
+    NotMet,
+
+    /// <summary>Nearer to it than the reading is sure.</summary>
+    CannotTell,
+}
 
 /// <summary>Flatness tolerances by purpose, whole sole (minimum zone) and three zones, mm.</summary>
 public static class SoleTolerance
@@ -79,14 +116,44 @@ public static class GridSurvey
     /// <summary>Most readings taken, and most mm of a sole's length or width.</summary>
     public const int MostReadings = 20_000, MostMm = 5000;
 
-    private const double MostHeightMm = 100;
+    private const double MostHeightMm = 100, MostErrorMm = 10;
 
     /// <summary>Planes, flatness, shape and the three zones of a sole.</summary>
     /// <exception cref="InputException">Too few readings, all on one line, or off the sole.</exception>
     public static GridSurveyResult Read(GridSurveyInput input, Assumptions assumptions)
     {
-        Check.Within(input.LengthMm, 1, MostMm);
-        Check.Within(input.WidthMm, 1, MostMm);
+        Checked(input);
+        GridSurveyResult read = Figures(input, assumptions);
+        return SurveyTrust.Judged(input, read, assumptions);
+    }
+
+    /// <summary>The figures of a survey that was looked at before, without a word on how sure they are.</summary>
+    internal static GridSurveyResult Figures(GridSurveyInput input, Assumptions assumptions)
+    {
+        Plane plane = Planes.LeastSquares(input.PointsMm);
+        double lsq = Planes.Range(input.PointsMm, plane);
+        double zone = Math.Min(lsq, Planes.MinimumZone(input.PointsMm).HeightMm);
+        double[]? shape = Shape(input);
+        (ZoneHeights? zones, double? error, string? whyNot) = Zones(input, assumptions);
+        double? rSquared = shape is null ? null : RSquared(input, plane, shape);
+        (double WholeMm, double ThreeZoneMm)? wanted = input.Purpose is SolePurpose purpose ? SoleTolerance.For(purpose, assumptions) : null;
+        return new GridSurveyResult(
+            plane.A, plane.B, plane.C, lsq, zone, shape?[3], shape?[5], shape is null ? null : 4 * shape[4], rSquared,
+            shape is null ? null : shape[3] > 1e-9 ? "hollow_lengthwise" : shape[3] < -1e-9 ? "round_lengthwise" : "straight_lengthwise",
+            zones, error,
+            wanted is null ? null : zone <= wanted.Value.WholeMm + Whole.Slack,
+            wanted is null || error is null ? null : error <= wanted.Value.ThreeZoneMm + Whole.Slack,
+            whyNot);
+    }
+
+    /// <summary>A survey, its readings looked at.</summary>
+    /// <exception cref="InputException">Too few readings, or one that is off the sole or no reading.</exception>
+    public static GridSurveyInput Checked(GridSurveyInput input)
+    {
+        Check.Within(input.LengthMm, 1, MostMm, "length_mm");
+        Check.Within(input.WidthMm, 1, MostMm, "width_mm");
+        Check.Within(input.ReadingErrorMm ?? 0, 0, MostErrorMm, "reading_error_mm");
+        Check.Within(input.PlateFlatnessMm ?? 0, 0, MostErrorMm, "plate_flatness_mm");
         if (input.PointsMm.Count is < 3 or > MostReadings)
         {
             throw new InputException(input.PointsMm.Count < 3 ? "points_on_one_line" : "too_many_readings", "points_mm", input.PointsMm.Count,
@@ -95,7 +162,12 @@ public static class GridSurvey
                     ? $"{(input.PointsMm.Count == 1 ? "1 reading" : $"{input.PointsMm.Count} readings")} cannot show a plane. Take three rows along the sole."
                     : $"{input.PointsMm.Count:#,0} readings are more than a sole needs; {MostReadings:#,0} are the most.");
         }
-        foreach (double[] p in input.PointsMm)
+        if (input.LeftOutMm is { Count: > MostReadings })
+        {
+            throw new InputException("too_many_readings", "left_out_mm", input.LeftOutMm.Count, $"at most {MostReadings:#,0}",
+                $"{input.LeftOutMm.Count:#,0} readings are more than a sole needs; {MostReadings:#,0} are the most.");
+        }
+        foreach (double[] p in input.PointsMm.Concat(input.LeftOutMm ?? []))
         {
             if (p.Length != 3 || p.Any(v => !double.IsFinite(v)))
             {
@@ -118,20 +190,7 @@ public static class GridSurvey
         {
             Check.Between(mouth, 0, input.LengthMm, "mouth_front_mm");
         }
-        Plane plane = Planes.LeastSquares(input.PointsMm);
-        double lsq = Planes.Range(input.PointsMm, plane);
-        double zone = Math.Min(lsq, Planes.MinimumZone(input.PointsMm).HeightMm);
-        double[]? shape = Shape(input);
-        (ZoneHeights? zones, double? error, string? whyNot) = Zones(input, assumptions);
-        double? rSquared = shape is null ? null : RSquared(input, plane, shape);
-        (double WholeMm, double ThreeZoneMm)? wanted = input.Purpose is SolePurpose purpose ? SoleTolerance.For(purpose, assumptions) : null;
-        return new GridSurveyResult(
-            plane.A, plane.B, plane.C, lsq, zone, shape?[3], shape?[5], shape is null ? null : 4 * shape[4], rSquared,
-            shape is null ? null : shape[3] > 1e-9 ? "hollow_lengthwise" : shape[3] < -1e-9 ? "round_lengthwise" : "straight_lengthwise",
-            zones, error,
-            wanted is null ? null : zone <= wanted.Value.WholeMm + Whole.Slack,
-            wanted is null || error is null ? null : error <= wanted.Value.ThreeZoneMm + Whole.Slack,
-            whyNot);
+        return input;
     }
 
     /// <summary>
@@ -169,7 +228,8 @@ public static class GridSurvey
         return planeSs / input.PointsMm.Count <= 1e-18 ? null : 1 - (shapeSs / planeSs);
     }
 
-    private static (ZoneHeights?, double?, string?) Zones(GridSurveyInput input, Assumptions a)
+    /// <summary>Toe, mouth and heel of a survey, over the plane of the three.</summary>
+    internal static (ZoneHeights?, double?, string?) Zones(GridSurveyInput input, Assumptions a)
     {
         if (input.MouthFrontMm is not double front)
         {

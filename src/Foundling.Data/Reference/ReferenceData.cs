@@ -1,8 +1,8 @@
-using Foundling.Core.Shelves;
 using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
 using Foundling.Core.Baths;
+using Foundling.Core.Grits;
 using Foundling.Core.Keys;
 using Foundling.Core.Marks;
 using Foundling.Core.Origin;

@@ -6,6 +6,7 @@ using Foundling.Core.Origin;
 using Foundling.Core.Shop;
 using Foundling.Data.Judgements;
 using Foundling.Data.Origin;
+using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Web.Door;
 
@@ -53,7 +54,7 @@ internal static class GaugeApi
         try
         {
             using JsonDocument document = await JsonDocument.ParseAsync(request.Body, cancellationToken: gone);
-            var context = new GaugeContext(await shop.Assumed(gone), await patterns.Read(gone), gone);
+            var context = new GaugeContext(await shop.Assumed(gone), await patterns.Read(gone), ReferenceData.Grits, gone);
             // Off the request's own thread, so that long sums keep nobody else waiting.
             object result = await Task.Run(() => GaugeCatalogue.Run(gauge, document.RootElement, context), gone);
             return Results.Json(result, OpenJson.Options);

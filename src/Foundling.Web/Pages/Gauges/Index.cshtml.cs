@@ -4,6 +4,7 @@ using Foundling.Core.Gauges;
 using Foundling.Core.Keys;
 using Foundling.Core.Units;
 using Foundling.Data.Origin;
+using Foundling.Data.Reference;
 using Foundling.Data.Shop;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -60,7 +61,7 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
         try
         {
             object result = GaugeCatalogue.Run(Chosen, GaugeForm.Read(fields, Typed), new GaugeContext(await shop.Assumed(cancel), await patterns.Read(cancel),
-                cancel));
+                ReferenceData.Grits, cancel));
             Result = JsonSerializer.SerializeToElement(result, Chosen.Output, OpenJson.Options);
         }
         catch (InputException fault)

@@ -2,7 +2,7 @@ using System.Globalization;
 using Foundling.Core.Stores;
 using Foundling.Core.Units;
 
-namespace Foundling.Core.Shelves;
+namespace Foundling.Core.Grits;
 
 /// <summary>A grade of the table of grits.</summary>
 /// <param name="System">The grading system.</param>
@@ -32,15 +32,25 @@ public sealed class GritTable(IReadOnlyList<GritSize> sizes)
     /// <exception cref="InputException">No such grading system, or no such grade in it.</exception>
     public Grain Checked(Grain grain)
     {
-        string system = Systems.FirstOrDefault(s => string.Equals(s, grain.System.Trim(), StringComparison.OrdinalIgnoreCase))
-            ?? throw new InputException("unknown_grading", "system", grain.System, string.Join(", ", Systems),
-                $"\"{Shorten.To(grain.System, 40)}\" is no grading system of the table: {string.Join(", ", Systems)}.");
-        GritSize size = Find(system, grain.Grit) ?? throw new InputException("unknown_grit", "grit", grain.Grit,
-            string.Join(", ", Sizes.Where(s => s.System == system).Select(s => s.Grit)),
-            $"{system} has no grade \"{Shorten.To(grain.Grit, 20)}\": from {Sizes.First(s => s.System == system).Grit} to "
-                + $"{Sizes.Last(s => s.System == system).Grit}.");
-        return grain with { System = system, Grit = size.Grit };
+        GritSize size = Of(grain.System, grain.Grit);
+        return grain with { System = size.System, Grit = size.Grit };
     }
+
+    /// <summary>A grade of the table.</summary>
+    /// <exception cref="InputException">No such grading system, or no such grade in it.</exception>
+    public GritSize Of(string asked, string grit)
+    {
+        string system = Systems.FirstOrDefault(s => string.Equals(s, asked.Trim(), StringComparison.OrdinalIgnoreCase))
+            ?? throw new InputException("unknown_grading", "system", asked, string.Join(", ", Systems),
+                $"\"{Shorten.To(asked, 40)}\" is no grading system of the table: {string.Join(", ", Systems)}.");
+        return Find(system, grit) ?? throw new InputException("unknown_grit", "grit", grit,
+            string.Join(", ", Sizes.Where(s => s.System == system).Select(s => s.Grit)),
+            $"{system} has no grade \"{Shorten.To(grit, 20)}\": from {Sizes.First(s => s.System == system).Grit} to "
+                + $"{Sizes.Last(s => s.System == system).Grit}.");
+    }
+
+    /// <summary>Mean particle size of a grade named without its system, as "P80" is, µm; null for none of the table.</summary>
+    public double? SizeOf(string grit) => Sizes.FirstOrDefault(s => string.Equals(s.Grit, grit.Trim(), StringComparison.OrdinalIgnoreCase))?.Um;
 
     private static string Plain(string text) => text.Replace(" ", "", StringComparison.Ordinal).ToLower(CultureInfo.InvariantCulture);
 }
