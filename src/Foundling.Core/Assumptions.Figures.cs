@@ -83,6 +83,7 @@ public sealed partial record Assumptions
 
     [Assumed("", "a toe or heel is this share of the length of a sole", Heading = "Zones of a sole")] public double ZoneShare { get; init; } = 0.15;
     [Assumed("mm", "the zone in front of the mouth is so long")] public double MouthBandMm { get; init; } = 10;
+    [Assumed("mm", "the slot of a mouth nobody measured is so long")] public double MouthSlotMm { get; init; } = 6;
     [Assumed("", "a mouth nobody measured is at this share of a short sole")] public double UsualMouthShareShort { get; init; } = 0.31;
     [Assumed("", "a mouth nobody measured is at this share of a long sole")] public double UsualMouthShareLong { get; init; } = 0.32;
     [Assumed("", "paper takes hardened steel off at this share of cast iron")] public double LapSteelShare { get; init; } = 0.3;

@@ -59,6 +59,8 @@ public sealed class IncomingTests : IDisposable
             Proofs = [new ProofRecord { Id = Guid.NewGuid(), At = at, ReadingsMm = [0.03, 0.031, 0.029], TargetMm = 0.05 }],
             Surveys = [new SoleRecord { Id = Guid.NewGuid(), At = at, Source = "x", Input = new Core.Soles.GridSurveyInput(245, 60,
                 [[1, 1, 0], [200, 1, 0], [100, 50, 0]]) }],
+            Rubs = [new RubRecord { Id = Guid.NewGuid(), At = at, Grit = "P120", Anew = true, Likely = Core.Soles.SoleForm.HollowLengthwise, Chance = 0.9,
+                StrokesLeft = 300, Seen = new Core.Soles.MarksSeen(30, [[Core.Soles.MarkLeft.Gone, Core.Soles.MarkLeft.Left, Core.Soles.MarkLeft.Gone]]) }],
         };
         return JsonNode.Parse(BundleDesk.Document(tag, ReferenceData.Book))!.AsObject();
     }

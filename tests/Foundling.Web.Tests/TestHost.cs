@@ -176,11 +176,19 @@ public sealed partial class Visitor(TestServer server)
     }
 
     public async Task<HttpResponseMessage> Submit(IHtmlFormElement form, IHtmlDocument page, Dictionary<string, string> values, params (string Field,
+        string Name, HttpContent Content)[] files) => await Submit(form, [.. values], files);
+
+    /// <summary>Sends a form in which fields of one name stand several times.</summary>
+    public async Task<HttpResponseMessage> SubmitMany(IHtmlDocument page, string formSelector, IEnumerable<(string Name, string Value)> values) =>
+        await Submit((IHtmlFormElement)(page.QuerySelector(formSelector) ?? throw new InvalidOperationException($"no form {formSelector}")),
+            [.. values.Select(v => KeyValuePair.Create(v.Name, v.Value))]);
+
+    private async Task<HttpResponseMessage> Submit(IHtmlFormElement form, List<KeyValuePair<string, string>> values, params (string Field,
         string Name, HttpContent Content)[] files)
     {
         var fields = new List<KeyValuePair<string, string>>();
         foreach (IHtmlInputElement input in form.QuerySelectorAll<IHtmlInputElement>("input[type=hidden], input[type=checkbox]").Where(i =>
-            i.Name is { Length: > 0 } && !values.ContainsKey(i.Name) && (i.Type != "checkbox" || i.IsChecked)))
+            i.Name is { Length: > 0 } && values.TrueForAll(v => v.Key != i.Name) && (i.Type != "checkbox" || i.IsChecked)))
         {
             fields.Add(new(input.Name!, input.Value));
         }

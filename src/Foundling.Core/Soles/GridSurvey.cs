@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Foundling.Core.Soles;
 
 /// <summary>What a sole is for, which decides how flat it must be.</summary>
@@ -49,7 +51,12 @@ public sealed record GridSurveyInput(
 }
 
 /// <summary>Highest reading of each zone over the three-zone plane, mm.</summary>
-public sealed record ZoneHeights(double Toe, double Mouth, double Heel);
+public sealed record ZoneHeights(double Toe, double Mouth, double Heel)
+{
+    /// <summary>How far the worst zone hangs off the plate, mm.</summary>
+    [JsonIgnore]
+    public double ErrorMm => Math.Max(Toe, Math.Max(Mouth, Heel)) - Math.Min(Toe, Math.Min(Mouth, Heel));
+}
 
 /// <summary>What a survey shows, mm.</summary>
 public sealed record GridSurveyResult(
@@ -247,15 +254,20 @@ public static class GridSurvey
         {
             return (null, null, $"there is no reading at the {(toe.Count == 0 ? "toe" : mouth.Count == 0 ? "mouth" : "heel")}");
         }
+        return Over(toe, mouth, heel) is { } heights ? (heights, heights.ErrorMm, null)
+            : (null, null, "the readings at toe, mouth and heel lie on one line");
+    }
+
+    /// <summary>How high three zones stand over the plane of the three; null where they lie on one line, or one has no place.</summary>
+    internal static ZoneHeights? Over(IReadOnlyList<double[]> toe, IReadOnlyList<double[]> mouth, IReadOnlyList<double[]> heel)
+    {
         List<double[]> three = [.. toe, .. mouth, .. heel];
-        if (!Planes.AreSpread(three))
+        if (toe.Count == 0 || mouth.Count == 0 || heel.Count == 0 || !Planes.AreSpread(three))
         {
-            return (null, null, "the readings at toe, mouth and heel lie on one line");
+            return null;
         }
         Plane plane = Planes.LeastSquares(three);
-        double High(List<double[]> zone) => zone.Max(p => p[2] - plane.At(p[0], p[1]));
-        var heights = new ZoneHeights(High(toe), High(mouth), High(heel));
-        double[] all = [heights.Toe, heights.Mouth, heights.Heel];
-        return (heights, all.Max() - all.Min(), null);
+        double High(IReadOnlyList<double[]> zone) => zone.Max(p => p[2] - plane.At(p[0], p[1]));
+        return new ZoneHeights(High(toe), High(mouth), High(heel));
     }
 }

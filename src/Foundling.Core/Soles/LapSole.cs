@@ -15,15 +15,15 @@ public sealed class LapSole
     public LapSole(LappingInput input, Assumptions a)
     {
         double l = Check.Within(input.LengthMm, 1, MostMm, "length_mm"), w = Check.Within(input.WidthMm, 1, MostMm, "width_mm"),
-            cell = Check.Within(input.CellMm, 1, 50, "cell_mm");
-        if (l / cell * (w / cell) > MostCells)
+            cell = Check.Within(input.CellMm, 1, 50, "cell_mm"), across = Check.Within(input.CellAcrossMm ?? cell, 0.5, 50, "cell_across_mm");
+        if (l / cell * (w / across) > MostCells)
         {
             double least = Math.Ceiling(Math.Sqrt(l * w / MostCells) * 10) / 10;
             throw new InputException("too_many_cells", "cell_mm", cell, $"{least:0.#} or more",
                 $"Cells of {cell:0.##} mm are too small for a sole of {l:0.##} by {w:0.##} mm; take {least:0.#} mm or more.");
         }
         (LengthMm, WidthMm) = (l, w);
-        (Nx, Ny) = (Math.Max(1, (int)Math.Round(l / cell)), Math.Max(1, (int)Math.Round(w / cell)));
+        (Nx, Ny) = (Math.Max(1, (int)Math.Round(l / cell)), Math.Max(1, (int)Math.Round(w / across)));
         AreaMm2 = l / Nx * (w / Ny);
         Index = [.. Enumerable.Range(0, Nx * Ny).Where(c => !Open(input, CentreX(c), CentreY(c)))];
         if (Index.Count == 0)
@@ -81,6 +81,16 @@ public sealed class LapSole
 
     /// <summary>Cells of the heel.</summary>
     public IReadOnlyList<int> Heel { get; }
+
+    /// <summary>How flat it is after some wear: the whole of it, and how far its worst zone hangs off the plate; null without three zones, mm.</summary>
+    /// <param name="wearMm">Metal gone from each cell, mm.</param>
+    public (double WholeMm, double? ThreeZoneMm) Flatness(IReadOnlyList<double> wearMm)
+    {
+        double[] At(int i) => [X[i], Y[i], Z[i] - wearMm[i]];
+        List<double[]> counted = [.. Enumerable.Range(0, Index.Count).Where(i => Counts[i]).Select(At)];
+        ZoneHeights? zones = GridSurvey.Over([.. Toe.Select(At)], [.. Mouth.Select(At)], [.. Heel.Select(At)]);
+        return (Planes.AreSpread(counted) ? Planes.MinimumZone(counted).HeightMm : 0, zones?.ErrorMm);
+    }
 
     private double CentreX(int cell) => ((cell / Ny) + 0.5) * LengthMm / Nx;
 

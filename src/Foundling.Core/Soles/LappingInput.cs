@@ -79,6 +79,7 @@ public sealed record LapPress(double FromStroke, double XMm, double? YMm = null,
 /// <param name="LeftOutMm">Readings of pits and of a worn toe: as they are, but no mark need go there.</param>
 /// <param name="Presses">Where the hands go later.</param>
 /// <param name="GritUm">Mean size of the grain where the grade is none of the listed, µm.</param>
+/// <param name="CellAcrossMm">Size of the cells across, mm; null for as along it. Grooves want narrow ones.</param>
 public sealed record LappingInput(
     double LengthMm,
     double WidthMm,
@@ -98,7 +99,8 @@ public sealed record LappingInput(
     IReadOnlyList<double[]>? PointsMm = null,
     IReadOnlyList<double[]>? LeftOutMm = null,
     IReadOnlyList<LapPress>? Presses = null,
-    double? GritUm = null);
+    double? GritUm = null,
+    double? CellAcrossMm = null);
 
 /// <summary>Share of each zone's cells whose marks are gone.</summary>
 public sealed record ZoneShares(double? Toe, double? Mouth, double? Heel);

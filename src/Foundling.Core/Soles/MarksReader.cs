@@ -84,6 +84,13 @@ public sealed record FormChance(SoleForm Form, double Chance, double AmountMm, S
 /// <param name="Says">What to do next, in a sentence.</param>
 public sealed record MarksResult(SoleForm Likely, double Chance, IReadOnlyList<FormChance> Ranked, double? StrokesThreeZones, string Says);
 
+/// <summary>What the marks on a sole told last.</summary>
+/// <param name="Likely">The form.</param>
+/// <param name="Chance">How sure, 0 to 1.</param>
+/// <param name="StrokesLeft">Strokes that were left to toe, mouth and heel; null where it would never come in.</param>
+/// <param name="Grit">On which paper.</param>
+public sealed record MarkedSole(SoleForm Likely, double Chance, double? StrokesLeft, string Grit);
+
 /// <summary>
 /// Reads a sole from its marks: shapes of every form and size are lapped in the same way, and each is as likely as the marks it
 /// would have left agree with those that were seen. Readings add up.
@@ -92,6 +99,9 @@ public static class MarksReader
 {
     /// <summary>Most readings, and most fields along and across.</summary>
     public const int MostSeen = 20, MostAlong = 40, MostAcross = 12;
+
+    /// <summary>Fields along and across that a sole is usually read in.</summary>
+    public const int Along = 12, Across = 5;
 
     private const double MostStrokes = 5000, UmInMm = 1000;
 
@@ -128,25 +138,30 @@ public static class MarksReader
             throw new InputException("nothing_seen", "seen", input.Seen.Count, $"1 to {MostSeen} readings",
                 input.Seen.Count == 0 ? "Say what is left of the marks." : $"At most {MostSeen} readings are taken together.");
         }
-        (int rows, int columns) = (input.Seen[0].Cells.Count, input.Seen[0].Cells.Count == 0 ? 0 : input.Seen[0].Cells[0].Count);
-        if (rows is < 1 or > MostAcross || columns is < 3 or > MostAlong)
-        {
-            throw new InputException("not_a_field", "cells", $"{columns} by {rows}", $"3 to {MostAlong} along and 1 to {MostAcross} across",
-                $"The sole is read in 3 to {MostAlong} fields along and 1 to {MostAcross} across.");
-        }
-        if (input.Seen.Any(s => s.Cells.Count != rows || s.Cells.Any(r => r.Count != columns)))
+        input.Seen.ToList().ForEach(Fits);
+        (int rows, int columns) = (input.Seen[0].Cells.Count, input.Seen[0].Cells[0].Count);
+        if (input.Seen.Any(s => s.Cells.Count != rows || s.Cells[0].Count != columns))
         {
             throw new InputException("not_a_field", "cells", null, $"{columns} by {rows} each time",
                 "Every row has as many fields, and every reading as many rows.");
-        }
-        foreach (MarksSeen seen in input.Seen)
-        {
-            Check.Within(seen.Strokes, 1, MostStrokes, "strokes");
         }
         if (input.Seen.All(s => s.Cells.All(r => r.All(c => c == MarkLeft.Unseen))))
         {
             throw new InputException("nothing_seen", "cells", null, "fields that are gone, faint or left", "Tap the fields: gone, faint, or left.");
         }
+    }
+
+    /// <summary>Looks at one reading by itself.</summary>
+    /// <exception cref="InputException">Too many or uneven fields, or strokes as nobody takes them.</exception>
+    public static void Fits(MarksSeen seen)
+    {
+        (int rows, int columns) = (seen.Cells.Count, seen.Cells.Count == 0 ? 0 : seen.Cells[0].Count);
+        if (rows is < 1 or > MostAcross || columns is < 3 or > MostAlong || seen.Cells.Any(r => r.Count != columns))
+        {
+            throw new InputException("not_a_field", "cells", $"{columns} by {rows}", $"3 to {MostAlong} along and 1 to {MostAcross} across",
+                $"The sole is read in 3 to {MostAlong} fields along and 1 to {MostAcross} across, every row alike.");
+        }
+        Check.Within(seen.Strokes, 1, MostStrokes, "strokes");
     }
 
     private static IEnumerable<Candidate> Candidates(MarksInput input)
@@ -174,7 +189,9 @@ public static class MarksReader
 
     private static LappingInput Lapped(MarksInput input, SoleShape shape, double cellMm, int strokes) => new(input.LengthMm, input.WidthMm, input.Grit, shape,
         cellMm, input.Plate, input.ForceN, input.ForceXMm, null, input.MouthFrontMm, input.MouthOpening, input.Grooves, input.Metal,
-        MaxStrokes: strokes, GritUm: input.GritUm);
+        MaxStrokes: strokes, GritUm: input.GritUm,
+        // Grooves are narrower than fields: cells that are to tell them from lands must be narrower still.
+        CellAcrossMm: input.Grooves is { Count: > 0 } grooves ? Math.Clamp((grooves[0].ToMm - grooves[0].FromMm) / 2, 1, MostCellMm) : null);
 
     /// <summary>How far the marks that a shape would have left agree with those seen, as the logarithm of their chance.</summary>
     private static double Agreement(MarksInput input, SoleShape shape, Assumptions a)
@@ -269,6 +286,11 @@ public static class MarksReader
             _ => $"The ends are worn down. They need not come in: where they carry nothing, leave them out.{on}",
         };
     }
+
+    /// <summary>How sure, in words: fields side by side tell less than fields apart would, so nothing is said to be certain.</summary>
+    public static string Sure(double chance) => chance > MostSaid ? "almost sure" : $"{Math.Round(chance * Percent):0} % sure";
+
+    private const double MostSaid = 0.985, Percent = 100;
 
     /// <summary>A form in words: "hollow along its length".</summary>
     public static string Words(SoleForm form) => form switch

@@ -57,6 +57,9 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
     /// <summary>Surveys of its sole, the latest last.</summary>
     public IReadOnlyList<GridSurveyInput> Surveys { get; init; } = [];
 
+    /// <summary>What the marks on its sole told last; null where nobody read any since the last survey.</summary>
+    public MarkedSole? Marked { get; init; }
+
     /// <summary>What its looks and marks say of its origin.</summary>
     public IReadOnlyList<Observation> Looks { get; init; } = [];
 

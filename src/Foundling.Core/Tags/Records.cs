@@ -22,6 +22,40 @@ public sealed class SoleRecord
     public string Said => $"{Sentences.Count(Input.PointsMm.Count, "reading")}, {Source}";
 }
 
+/// <summary>A rub of the marked sole, and what was left of the marks.</summary>
+public sealed class RubRecord
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>When somebody looked.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>What was seen, after how many strokes.</summary>
+    public required MarksSeen Seen { get; set; }
+
+    /// <summary>The grade of the paper.</summary>
+    public string Grit { get; set; } = "";
+
+    /// <summary>What lay under it.</summary>
+    public LappingPlate Plate { get; set; }
+
+    /// <summary>True for the first look of its kind: what was seen before it belongs to another paper, or to another day.</summary>
+    public bool Anew { get; set; }
+
+    /// <summary>The form the marks told of by then.</summary>
+    public SoleForm Likely { get; set; }
+
+    /// <summary>How sure that was, 0 to 1.</summary>
+    public double Chance { get; set; }
+
+    /// <summary>Strokes that were left to toe, mouth and heel; null where it would never come in.</summary>
+    public double? StrokesLeft { get; set; }
+
+    /// <summary>What it is, in a few words.</summary>
+    public string Said => $"{Seen.Strokes:0} strokes on {Grit}, likely {MarksReader.Words(Likely)}";
+}
+
 /// <summary>Proof readings as they were taken.</summary>
 public sealed class ProofRecord
 {

@@ -183,6 +183,12 @@ public sealed class Tag
     /// <summary>Sole surveys.</summary>
     public List<SoleRecord> Surveys { get; set; } = [];
 
+    /// <summary>Rubs of the marked sole.</summary>
+    public List<RubRecord> Rubs { get; set; } = [];
+
+    /// <summary>Rubs that add up to what is known now, in order.</summary>
+    public IEnumerable<RubRecord> RubsNow => Rubs.Skip(Math.Max(0, Rubs.FindLastIndex(r => r.Anew)));
+
     /// <summary>Proof readings.</summary>
     public List<ProofRecord> Proofs { get; set; } = [];
 
@@ -281,6 +287,15 @@ public sealed class Tag
         Measured(survey.At, $"Sole survey: {survey.Said}");
     }
 
+    /// <summary>Keeps what a rub left of the marks, and the log says so.</summary>
+    public void Take(RubRecord rub)
+    {
+        // Looks follow one another, even within a tick of the clock.
+        rub.At = Rubs is [.., var last] && rub.At <= last.At ? last.At.AddMilliseconds(1) : rub.At;
+        Rubs.Add(rub);
+        Measured(rub.At, $"Marks on the sole: {rub.Said}");
+    }
+
     /// <summary>Keeps proof readings, and the log says so.</summary>
     public void Take(ProofRecord proof)
     {
@@ -318,6 +333,8 @@ public sealed class Tag
         Build = new Build(LengthMm, IronWidthMm, SoleWidthMm, MouthFrontMm, Purpose, Hand),
         Readings = [.. Measurements.Where(m => tool.Made(m.Part)).Select(m => m.Fact()).OfType<Reading>()],
         Surveys = [.. Surveys.Select(s => s.Input)],
+        Marked = Rubs.Count > 0 && (Surveys.Count == 0 || Rubs[^1].At > Surveys[^1].At)
+            ? new MarkedSole(Rubs[^1].Likely, Rubs[^1].Chance, Rubs[^1].StrokesLeft, Rubs[^1].Grit) : null,
         Looks = [.. Looks.Select(l => l.ToObservation())],
         Kinship = tool.Made(PartIds.Wedge) ? Kinship() : null,
         Tried = Tried,

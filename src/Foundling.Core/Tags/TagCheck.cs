@@ -27,7 +27,7 @@ public static class TagCheck
     {
         [nameof(Tag.Looks)] = 400, [nameof(Tag.Aside)] = 400, [nameof(Tag.Findings)] = 1000, [nameof(Tag.Measurements)] = 2000, [nameof(Tag.Counts)] = 200,
             [nameof(Tag.Pictures)] = 400,
-        ["Deeds"] = 400, [nameof(Tag.Marks)] = 800, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60,
+        ["Deeds"] = 400, [nameof(Tag.Marks)] = 800, [nameof(Tag.Log)] = 25_000, [nameof(Tag.Waits)] = 500, [nameof(Tag.Surveys)] = 60, [nameof(Tag.Rubs)] = 400,
             [nameof(Tag.Proofs)] = 400,
     };
 
@@ -116,6 +116,15 @@ public static class TagCheck
             Line("source", s.Source);
             InputGuard.Check(s.Input);
             GridSurvey.Read(s.Input, assumptions);
+        });
+        Each(nameof(Tag.Rubs), tag.Rubs, r => r.Id.ToString(), r =>
+        {
+            Line("grit", r.Grit);
+            InputGuard.Check(r.Seen);
+            MarksReader.Fits(r.Seen);
+            Range("chance", r.Chance, 0, 1);
+            Range("strokes_left", r.StrokesLeft ?? 0, 0, 1_000_000);
+            Day("at", r.At);
         });
         Each(nameof(Tag.Proofs), tag.Proofs, p => p.Id.ToString(), p =>
         {

@@ -152,6 +152,8 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
         tag.HasMany(t => t.Proofs).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Waits).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.HasMany(t => t.Surveys).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.HasMany(t => t.Rubs).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
+        tag.Ignore(t => t.RubsNow);
         tag.HasMany(t => t.Marks).WithOne().HasForeignKey("TagNumber").OnDelete(DeleteBehavior.Cascade);
         tag.Ignore(t => t.Plan);
         // A tool just as its kind is keeps nothing, so a shop from before needs no filling in.
@@ -167,7 +169,8 @@ internal sealed class TagMapping : IEntityTypeConfiguration<Tag>
 internal sealed class ChildMapping :
     IEntityTypeConfiguration<Look>, IEntityTypeConfiguration<LookAside>, IEntityTypeConfiguration<CountRecord>, IEntityTypeConfiguration<Measurement>,
         IEntityTypeConfiguration<Finding>, IEntityTypeConfiguration<Picture>, IEntityTypeConfiguration<BenchEvent>,
-    IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>
+    IEntityTypeConfiguration<ProofRecord>, IEntityTypeConfiguration<Wait>, IEntityTypeConfiguration<SoleRecord>,
+    IEntityTypeConfiguration<RubRecord>
 {
     public void Configure(EntityTypeBuilder<Look> child) => Map(child, "Looks");
 
@@ -211,6 +214,16 @@ internal sealed class ChildMapping :
         child.Property(s => s.Input).HasConversion(
             v => JsonSerializer.Serialize(v, OpenJson.Options),
             v => JsonSerializer.Deserialize<GridSurveyInput>(v, OpenJson.Options)!);
+    }
+
+    public void Configure(EntityTypeBuilder<RubRecord> child)
+    {
+        Map(child, "Rubs");
+        child.Property(r => r.Plate).HasConversion<string>();
+        child.Property(r => r.Likely).HasConversion<string>();
+        child.Property(r => r.Seen).HasConversion(
+            v => JsonSerializer.Serialize(v, OpenJson.Options),
+            v => JsonSerializer.Deserialize<MarksSeen>(v, OpenJson.Options)!);
     }
 
     private static readonly System.Linq.Expressions.Expression<Func<List<double[]>, string>> ToJson = v => JsonSerializer.Serialize(v, OpenJson.Options);

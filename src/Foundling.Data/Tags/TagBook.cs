@@ -63,6 +63,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         tags = If(TagParts.Rod, t => t.Marks);
         tags = If(TagParts.Waits, t => t.Waits);
         tags = If(TagParts.Surveys, t => t.Surveys);
+        tags = If(TagParts.Surveys, t => t.Rubs);
         return If(TagParts.Proofs, t => t.Proofs);
     }
 
@@ -261,7 +262,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
     /// <summary>Children of a tag that are added and never say anything against one another.</summary>
     private static readonly HashSet<Type> OnlyAdds =
         [typeof(BenchEvent), typeof(Picture), typeof(Measurement), typeof(ProofRecord), typeof(SoleRecord), typeof(CountRecord), typeof(Wait),
-            typeof(StepMark)];
+            typeof(StepMark), typeof(RubRecord)];
 
     /// <summary>Takes over what someone else changed on the tag itself at the same moment, where it is not what is changed here.</summary>
     private async Task Join(Tag tag, CancellationToken cancel)
@@ -321,6 +322,7 @@ public sealed class TagBook(FoundlingDb db, TimeProvider time, PatternShelf patt
         tag.Log.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Waits.Sort((a, b) => (a.StartedAt, a.Id).CompareTo((b.StartedAt, b.Id)));
         tag.Surveys.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
+        tag.Rubs.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
         tag.Proofs.Sort((a, b) => (a.At, a.Id).CompareTo((b.At, b.Id)));
     }
 }

@@ -31,7 +31,7 @@ public enum TagParts
     /// <summary>What stands and waits.</summary>
     Waits = 128,
 
-    /// <summary>Surveys of its sole.</summary>
+    /// <summary>Surveys of its sole, and the marks that were read on it.</summary>
     Surveys = 256,
 
     /// <summary>Proofs.</summary>

@@ -132,6 +132,37 @@ public sealed record SurveyItem : Item
     public required GridSurveyInput Input { get; init; }
 }
 
+/// <summary>A rub of the marked sole, and what was left of the marks.</summary>
+public sealed record RubItem : Item
+{
+    /// <summary>Key.</summary>
+    public Guid Id { get; init; }
+
+    /// <summary>When somebody looked.</summary>
+    public DateTimeOffset At { get; init; }
+
+    /// <summary>What was seen, after how many strokes.</summary>
+    public required MarksSeen Seen { get; init; }
+
+    /// <summary>The grade of the paper.</summary>
+    public string Grit { get; init; } = "";
+
+    /// <summary>What lay under it.</summary>
+    public LappingPlate Plate { get; init; }
+
+    /// <summary>True for the first look of its kind.</summary>
+    public bool Anew { get; init; }
+
+    /// <summary>The form the marks told of by then.</summary>
+    public SoleForm Likely { get; init; }
+
+    /// <summary>How sure that was, 0 to 1.</summary>
+    public double Chance { get; init; }
+
+    /// <summary>Strokes that were left to toe, mouth and heel; null where it would never come in.</summary>
+    public double? StrokesLeft { get; init; }
+}
+
 /// <summary>A proof.</summary>
 public sealed record ProofItem : Item
 {

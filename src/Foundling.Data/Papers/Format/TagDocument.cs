@@ -175,6 +175,9 @@ public sealed record TagBody : Item
     /// <summary>Sole surveys.</summary>
     public IReadOnlyList<SurveyItem> Surveys { get; init; } = [];
 
+    /// <summary>Rubs of the marked sole.</summary>
+    public IReadOnlyList<RubItem> Rubs { get; init; } = [];
+
     /// <summary>Proof readings.</summary>
     public IReadOnlyList<ProofItem> Proofs { get; init; } = [];
 }

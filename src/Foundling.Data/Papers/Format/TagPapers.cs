@@ -123,6 +123,18 @@ public static class TagPapers
         Id = x.Id, At = x.At, Source = x.Source, Input = x.Input,
     };
 
+    private static RubItem Of(RubRecord x) => new()
+    {
+        Id = x.Id, At = x.At, Seen = x.Seen, Grit = x.Grit, Plate = x.Plate, Anew = x.Anew, Likely = x.Likely, Chance = x.Chance,
+        StrokesLeft = x.StrokesLeft,
+    };
+
+    private static RubRecord From(RubItem x) => new()
+    {
+        Id = x.Id, At = x.At, Seen = x.Seen, Grit = x.Grit, Plate = x.Plate, Anew = x.Anew, Likely = x.Likely, Chance = x.Chance,
+        StrokesLeft = x.StrokesLeft,
+    };
+
     private static ProofItem Of(ProofRecord x) => new()
     {
         Id = x.Id, At = x.At, AsFound = x.AsFound, Conditions = x.Conditions, Kind = x.Kind, Degree = x.Degree, Seen = x.Seen,
@@ -163,6 +175,7 @@ public static class TagPapers
             Log = [.. x.Log.Select(i => Of(i) with { More = more.At("log", i.Id) })],
             Waits = [.. x.Waits.Select(i => Of(i) with { More = more.At("waits", i.Id) })],
             Surveys = [.. x.Surveys.Select(i => Of(i) with { More = more.At("surveys", i.Id) })],
+            Rubs = [.. x.Rubs.Select(i => Of(i) with { More = more.At("rubs", i.Id) })],
             Proofs = [.. x.Proofs.Select(i => Of(i) with { More = more.At("proofs", i.Id) })],
             More = more.At("", ""),
         };
@@ -181,7 +194,7 @@ public static class TagPapers
         KinFit = x.KinFit, Findings = [.. x.Findings.Select(From)], Measurements = [.. x.Measurements.Select(From)], Tried = x.Tried,
         TriedNote = x.TriedNote, Decision = x.Decision, DecisionReason = x.DecisionReason, Counts = [.. x.Counts.Select(From)],
         Pictures = [.. x.Pictures.Select(From)], Plan = x.Plan, Marks = [.. x.Marks.Select(From)], Log = [.. x.Log.Select(From)],
-        Waits = [.. x.Waits.Select(From)], Surveys = [.. x.Surveys.Select(From)], Proofs = [.. x.Proofs.Select(From)],
+        Waits = [.. x.Waits.Select(From)], Surveys = [.. x.Surveys.Select(From)], Rubs = [.. x.Rubs.Select(From)], Proofs = [.. x.Proofs.Select(From)],
         Unread = Unread.Gather(x),
     };
 }

@@ -715,6 +715,49 @@ namespace Foundling.Data.Store.Migrations
                     b.ToTable("Proofs", (string)null);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.RubRecord", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Anew")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("Chance")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Grit")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Likely")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Plate")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Seen")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("StrokesLeft")
+                        .HasColumnType("REAL");
+
+                    b.Property<int?>("TagNumber")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TagNumber");
+
+                    b.ToTable("Rubs", (string)null);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.SoleRecord", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1205,6 +1248,14 @@ namespace Foundling.Data.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade);
                 });
 
+            modelBuilder.Entity("Foundling.Core.Tags.RubRecord", b =>
+                {
+                    b.HasOne("Foundling.Core.Tags.Tag", null)
+                        .WithMany("Rubs")
+                        .HasForeignKey("TagNumber")
+                        .OnDelete(DeleteBehavior.Cascade);
+                });
+
             modelBuilder.Entity("Foundling.Core.Tags.SoleRecord", b =>
                 {
                     b.HasOne("Foundling.Core.Tags.Tag", null)
@@ -1254,6 +1305,8 @@ namespace Foundling.Data.Store.Migrations
                     b.Navigation("Pictures");
 
                     b.Navigation("Proofs");
+
+                    b.Navigation("Rubs");
 
                     b.Navigation("Surveys");
 

@@ -52,6 +52,7 @@ public sealed class TagModel(TagBook tags, BundlesIn bundles, ShopDesk shop) : S
             nameof(Tag.Marks) => Tool.Marks.RemoveAll(x => x.Deed.ToString() == key),
             nameof(Tag.Waits) => Tool.Waits.RemoveAll(x => x.Id.ToString() == key),
             nameof(Tag.Surveys) => Tool.Surveys.RemoveAll(x => x.Id.ToString() == key),
+            nameof(Tag.Rubs) => Tool.Rubs.RemoveAll(x => x.Id.ToString() == key),
             nameof(Tag.Proofs) => Tool.Proofs.RemoveAll(x => x.Id.ToString() == key),
             _ => 0,
         };

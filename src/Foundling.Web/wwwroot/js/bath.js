@@ -2,41 +2,12 @@
  * A bath being put together: whatever is changed is worked out anew by the server and shown at once; parts are moved by dragging, or by
  * the arrow keys, and turned by r. Without this the button does the same.
  */
-const STEP = 10, BIG = 50;
+import { ask } from './ask.js';
+
+const STEP = 10, BIG = 50, WHOLE = 'form[data-bath-form]', SHOWN = '[data-bath-shown]';
 
 /** @param {Element | null} inside @returns {HTMLFormElement | null} */
 const formOf = (inside) => /** @type {HTMLFormElement | null} */ (inside?.closest('form[data-bath-form]') ?? null);
-
-/** @type {AbortController | null} */
-let asking = null;
-
-/** Asks for the page as the form has it now and exchanges what follows from it. @param {HTMLFormElement} form @param {boolean} whole */
-async function ask(form, whole) {
-  asking?.abort();
-  asking = new AbortController();
-  const query = new URLSearchParams();
-  for (const [key, value] of new FormData(form)) if (!key.startsWith('_') && value !== '') query.append(key, String(value));
-  const held = document.activeElement instanceof Element ? document.activeElement.closest('[data-piece]')?.getAttribute('data-piece') : null;
-  try {
-    const answer = await fetch(`${location.pathname}?${query}`, { signal: asking.signal });
-    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-    const part = whole ? 'form[data-bath-form]' : '[data-bath-shown]';
-    const fresh = page.querySelector(part), old = document.querySelector(part);
-    // What is being typed while the answer comes stays as it is typed.
-    const active = document.activeElement, typing = active instanceof HTMLInputElement && active.type === 'text' ? active.value : null;
-    if (!fresh || !old) return;
-    old.replaceWith(fresh);
-    history.replaceState(null, '', `${location.pathname}?${query}`);
-    if (whole && active?.id) {
-      const same = document.getElementById(active.id);
-      same?.focus();
-      if (typing !== null && same instanceof HTMLInputElement) same.value = typing;
-    }
-    if (held) /** @type {SVGElement | null} */ (document.querySelector(`[data-piece="${CSS.escape(held)}"]`))?.focus();
-  } catch (fault) {
-    if (!(fault instanceof DOMException && fault.name === 'AbortError')) throw fault;
-  }
-}
 
 /** Says where a part is wanted. @param {SVGElement} piece @param {number} x @param {number} y @param {string} lay */
 function want(piece, x, y, lay) {
@@ -48,7 +19,7 @@ function want(piece, x, y, lay) {
   input.name = 'at';
   input.value = [key, x.toFixed(1), y.toFixed(1), lay].join('|');
   form.append(input);
-  ask(form, false);
+  ask(form, SHOWN);
 }
 
 /** @param {SVGElement} piece */
@@ -102,6 +73,6 @@ export function start() {
   });
   document.addEventListener('change', (event) => {
     const form = event.target instanceof Element ? formOf(event.target) : null;
-    if (form) ask(form, true);
+    if (form) ask(form, WHOLE);
   });
 }

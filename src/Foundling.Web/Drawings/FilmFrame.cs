@@ -1,0 +1,59 @@
+using Foundling.Core;
+using Foundling.Core.Soles;
+
+namespace Foundling.Web.Drawings;
+
+/// <summary>A frame of the film of a sole being lapped, as it is sent to the page.</summary>
+/// <param name="N">Strokes so far.</param>
+/// <param name="C">A sign for each cell that bears: 0 gone, 1 faint, 2 left; 3 more where it touches now.</param>
+/// <param name="H">Height along the middle, µm below the highest cell.</param>
+/// <param name="Said">What is gone by then, and how flat it would be if one stopped there.</param>
+/// <param name="End">True for the last frame.</param>
+public sealed record FilmFrame(double N, string C, IReadOnlyList<int> H, string Said, bool End)
+{
+    private const double UmInMm = 1000, Percent = 100;
+
+    /// <summary>A frame as it is sent.</summary>
+    /// <param name="sole">The cells.</param>
+    /// <param name="frame">The frame.</param>
+    /// <param name="snapshot">What is gone by then.</param>
+    /// <param name="end">The result, with the last frame.</param>
+    /// <param name="a">When a mark is gone.</param>
+    /// <param name="length">How a length is written.</param>
+    public static FilmFrame Of(LapSole sole, LapFrame frame, LappingSnapshot snapshot, LappingResult? end, Assumptions a,
+        Func<double, string> length)
+    {
+        double[] z = [.. sole.Z.Zip(frame.WearMm, (h, w) => h - w)];
+        double top = z.Max();
+        int[] middle = new int[sole.Nx];
+        double[] off = new double[sole.Nx];
+        Array.Fill(off, double.PositiveInfinity);
+        for (int i = 0; i < z.Length; i++)
+        {
+            // The cell of each column that lies nearest to the middle line.
+            (int column, double away) = (sole.Index[i] / sole.Ny, Math.Abs(sole.Y[i]));
+            if (away < off[column])
+            {
+                (off[column], middle[column]) = (away, (int)Math.Round((top - z[i]) * UmInMm));
+            }
+        }
+        return new FilmFrame(Math.Round(frame.Strokes), Signs(frame, a), middle, Told(sole, frame, snapshot, length), end is not null);
+    }
+
+    private static string Told(LapSole sole, LapFrame frame, LappingSnapshot snapshot, Func<double, string> length)
+    {
+        (double whole, double? zones) = sole.Flatness(frame.WearMm);
+        string gone = snapshot.ZoneCleanedFraction is { Toe: double toe, Mouth: double mouth, Heel: double heel }
+            ? $"gone: toe {toe * Percent:0} %, mouth {mouth * Percent:0} %, heel {heel * Percent:0} %" : $"{snapshot.CleanedFraction * Percent:0} % gone";
+        return $"after {frame.Strokes:0} strokes · {gone} · if you stop now: whole sole within {length(whole)}"
+            + (zones is double three ? $", toe, mouth and heel within {length(three)}" : "");
+    }
+
+    private static string Signs(LapFrame frame, Assumptions a) => string.Create(frame.WearMm.Count, frame, (signs, f) =>
+    {
+        for (int i = 0; i < signs.Length; i++)
+        {
+            signs[i] = (char)('0' + (int)MarksView.Remains(f.WearMm[i], a) + (f.SinkMm[i] > 0 ? 3 : 0));
+        }
+    });
+}

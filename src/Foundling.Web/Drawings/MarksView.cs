@@ -1,0 +1,59 @@
+using System.Globalization;
+using System.Text;
+using Foundling.Core;
+using Foundling.Core.Soles;
+
+namespace Foundling.Web.Drawings;
+
+/// <summary>The marks on a sole after some strokes, in small.</summary>
+/// <param name="Strokes">How many strokes.</param>
+/// <param name="Cleaned">Share of the marks that is gone.</param>
+/// <param name="Left">Strokes of the marker that are all there.</param>
+/// <param name="Faint">Those that are faint.</param>
+/// <param name="Height">Height of the drawing.</param>
+public sealed record MarksView(double Strokes, double Cleaned, string Left, string Faint, double Height)
+{
+    /// <summary>Width of the drawing.</summary>
+    public const double Width = 134;
+
+    private const double LeastHeight = 22, UmInMm = 1000;
+    private const int Columns = 30, Rows = 3;
+
+    // How much of the marks is gone where the picture is taken; the last is the end.
+    private static readonly double[] Shares = [0, 0.25, 0.5, 0.75];
+
+    /// <summary>What is left of a mark: 0 gone, 1 faint, 2 all of it.</summary>
+    public static int Remains(double wearMm, Assumptions a) => wearMm * UmInMm >= a.MarkGoneUm ? 0 : wearMm * UmInMm >= a.MarkFaintUm ? 1 : 2;
+
+    /// <summary>A few frames of a run, from the first to the last.</summary>
+    public static IReadOnlyList<MarksView> Of(LapSole sole, IReadOnlyList<(LapFrame Frame, LappingSnapshot Snapshot)> frames, Assumptions a)
+    {
+        List<int> at = [.. Shares.Select(s => frames.ToList().FindIndex(f => f.Snapshot.CleanedFraction >= s - Whole.Slack)).Where(i => i >= 0),
+            frames.Count - 1];
+        return [.. at.Distinct().Order().Select(i => One(sole, frames[i].Frame, frames[i].Snapshot, a))];
+    }
+
+    private static MarksView One(LapSole sole, LapFrame frame, LappingSnapshot snapshot, Assumptions a)
+    {
+        double height = Math.Max(LeastHeight, sole.WidthMm / sole.LengthMm * Width);
+        int[,] worst = new int[Columns, Rows], cells = new int[Columns, Rows];
+        for (int i = 0; i < sole.Index.Count; i++)
+        {
+            (int c, int r) = (sole.Index[i] / sole.Ny * Columns / sole.Nx, sole.Index[i] % sole.Ny * Rows / sole.Ny);
+            worst[c, r] += Remains(frame.WearMm[i], a);
+            cells[c, r]++;
+        }
+        StringBuilder left = new(), faint = new();
+        for (int c = 0; c < Columns; c++)
+        {
+            for (int r = 0; r < Rows; r++)
+            {
+                double mean = cells[c, r] == 0 ? 0 : worst[c, r] / (double)cells[c, r];
+                (double x, double y, double w, double h) = (c * Width / Columns, r * height / Rows, Width / Columns, height / Rows);
+                StringBuilder? to = mean > 1.5 ? left : mean > 0.5 ? faint : null;
+                to?.Append(CultureInfo.InvariantCulture, $"M{x:0.#} {y + h:0.#}L{x + w:0.#} {y:0.#}");
+            }
+        }
+        return new MarksView(frame.Strokes, snapshot.CleanedFraction, left.ToString(), faint.ToString(), height);
+    }
+}

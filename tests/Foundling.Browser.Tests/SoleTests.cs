@@ -1,0 +1,82 @@
+using System.Globalization;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+
+namespace Foundling.Browser.Tests;
+
+/// <summary>Lapping is foreseen and steered by mouse and by keyboard; marks are painted with a thumb on the phone.</summary>
+public sealed class SoleTests(DemoShop demo) : IClassFixture<DemoShop>
+{
+    private const string Hands = "[data-lap-hands]";
+
+    private readonly Browser _b = demo.Browser;
+
+    private string At(string page) => demo.Shop.Address + page;
+
+    private double X => double.Parse(_b.Find(Hands).GetAttribute("data-x")!, CultureInfo.InvariantCulture);
+
+    private string Said => _b.Text("[data-lap-said]");
+
+    private void Rolled() => _b.Until(() => _b.Has("[data-film][data-rolled]"), "the film is there");
+
+    [Fact]
+    public void The_film_is_played_and_the_hands_are_moved_by_keyboard_and_by_mouse()
+    {
+        _b.Size(1280, 1000);
+        _b.Go(At("/tag/31/sole/lap"));
+        Rolled();
+        Said.ShouldStartWith("after 0 strokes");
+        _b.Click("[data-lap-play]");
+        _b.Until(() => !Said.StartsWith("after 0 strokes", StringComparison.Ordinal), "it plays");
+        _b.Click("[data-lap-play]");
+        string stopped = Said;
+        _b.Text("[data-lap-play]").ShouldBe("Play");
+        double before = X;
+        _b.Driver.ExecuteScript($"document.querySelector('{Hands}').focus()");
+        new Actions(_b.Driver).KeyDown(Keys.Shift).SendKeys(Keys.ArrowLeft).KeyUp(Keys.Shift).Perform();
+        _b.Until(() => X == before - 25, "the hands go towards the toe");
+        _b.Until(() => _b.Driver.Url.Contains("move=", StringComparison.Ordinal), "what was chosen stands in the address");
+        _b.Until(() => Said.Split(" · ")[0] == stopped.Split(" · ")[0], "the stroke that was shown is shown again");
+        before = X;
+        new Actions(_b.Driver).MoveToElement(_b.Find($"{Hands} .press")).ClickAndHold().MoveByOffset(80, 0).Release().Perform();
+        _b.Until(() => X > before + 10, "they are where they were dropped");
+        _b.Until(() => _b.Find("[data-lap-again]").Displayed, "there is a way back");
+        _b.Click("[data-lap-again]");
+        _b.Until(() => !_b.Driver.Url.Contains("move=", StringComparison.Ordinal), "and it leads to the first place");
+    }
+
+    [Fact]
+    public void Marks_are_painted_by_touch_on_the_phone_and_read()
+    {
+        _b.Size(390, 844);
+        _b.Go(At("/tag/20/sole/marks"));
+        _b.Until(() => _b.Has(".fieldgrid i.m-l"), "the pad stands there, all marks left");
+        _b.Driver.ExecuteScript("document.querySelector('[data-marks-pad]').scrollIntoView({ block: 'center' })");
+        IWebElement Field(int row, int column) => _b.Find($".fieldgrid i[data-row='{row}'][data-column='{column}']");
+        var thumb = new PointerInputDevice(PointerKind.Touch, "thumb");
+        void Paint(int column)
+        {
+            var stroke = new ActionSequence(thumb);
+            stroke.AddAction(thumb.CreatePointerMove(Field(0, column), 0, 0, TimeSpan.Zero));
+            stroke.AddAction(thumb.CreatePointerDown(MouseButton.Touch));
+            foreach (int row in Enumerable.Range(1, 4))
+            {
+                stroke.AddAction(thumb.CreatePointerMove(Field(row, column), 0, 0, TimeSpan.FromMilliseconds(40)));
+            }
+            stroke.AddAction(thumb.CreatePointerUp(MouseButton.Touch));
+            _b.Driver.PerformActions([stroke]);
+        }
+        Paint(0);
+        Paint(1);
+        Paint(10);
+        Paint(11);
+        _b.Driver.FindElements(By.CssSelector(".fieldgrid i.m-g")).Count.ShouldBe(20);
+        _b.Click("[data-brush='f']");
+        Paint(2);
+        Paint(9);
+        _b.Driver.FindElements(By.CssSelector(".fieldgrid i.m-f")).Count.ShouldBe(10);
+        _b.Click("form[data-module='marks'] .btn.do");
+        _b.Until(() => _b.Has("[data-marks-says]"), "it is read");
+        _b.Text("[data-marks-says]").ShouldContain("Hollow along its length");
+    }
+}
