@@ -83,6 +83,9 @@ public sealed partial record Assumptions
 
     [Assumed("", "a toe or heel is this share of the length of a sole", Heading = "Zones of a sole")] public double ZoneShare { get; init; } = 0.15;
     [Assumed("mm", "the zone in front of the mouth is so long")] public double MouthBandMm { get; init; } = 10;
+    [Assumed("mm", "a reading with a bench indicator may be off by")] public double SurveyErrorMm { get; init; } = 0.004;
+    [Assumed("mm", "a plate nobody checked may be out of flat by")] public double SurveyPlateMm { get; init; } = 0.005;
+    [Assumed("mm", "a sole that is more out of flat than this is asked about")] public double SurveyAskMm { get; init; } = 3;
     [Assumed("mm", "the slot of a mouth nobody measured is so long")] public double MouthSlotMm { get; init; } = 6;
     [Assumed("", "a mouth nobody measured is at this share of a short sole")] public double UsualMouthShareShort { get; init; } = 0.31;
     [Assumed("", "a mouth nobody measured is at this share of a long sole")] public double UsualMouthShareLong { get; init; } = 0.32;

@@ -178,8 +178,7 @@ public sealed partial record Assumptions
     [Assumed("", "share of the strokes that are on the coarse paper")] public double LapCoarseShare { get; init; } = 0.6;
     [Assumed("", "share of the strokes that are on the middle paper")] public double LapMiddleShare { get; init; } = 0.25;
     [Assumed("", "share of a zone's marks that must go")] public double ZoneCleanShare { get; init; } = 0.8;
-    [Assumed("", "share of the usual lapping that a surveyed sole takes at least")] public double LapLeastShare { get; init; } = 0.5;
-    [Assumed("times", "a surveyed sole takes at most so many times the usual lapping")] public double LapMostTimes { get; init; } = 5;
+    [Assumed("times", "a sole that never quite comes in is given so many times the usual lapping")] public double LapMostTimes { get; init; } = 5;
     [Assumed("", "share of hand sanding that is strokes, not wiping and looking")] public double SandingStrokesShare { get; init; } = 0.67;
     [Assumed("", "share of the strokes of hand sanding that is the coarser paper's")] public double SandingCoarseShare { get; init; } = 0.5;
     [Assumed("mm", "how much a sole that was not surveyed is usually out of flat")] public double UsualHollowMm { get; init; } = 0.1;

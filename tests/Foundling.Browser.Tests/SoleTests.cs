@@ -46,6 +46,24 @@ public sealed class SoleTests(DemoShop demo) : IClassFixture<DemoShop>
     }
 
     [Fact]
+    public void Sections_are_cut_by_keyboard_and_by_mouse()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/tag/31/sole"));
+        string Cut(string name) => _b.Find($"[data-section='{name}']").GetAttribute("d") ?? "";
+        _b.Until(() => Cut("along").Length > 0 && Cut("across").Length > 0, "both sections are drawn");
+        string along = Cut("along"), across = Cut("across");
+        _b.Driver.ExecuteScript("document.querySelector('[data-cut=along]').focus()");
+        new Actions(_b.Driver).SendKeys(Keys.ArrowDown + Keys.ArrowDown).Perform();
+        _b.Until(() => Cut("along") != along, "it follows the keys");
+        Cut("across").ShouldBe(across);
+        new Actions(_b.Driver).MoveToElement(_b.Find("[data-cut=across] .hitline"), 0, 40).ClickAndHold().MoveByOffset(-90, 0).Release().Perform();
+        _b.Until(() => Cut("across") != across, "and the mouse");
+        _b.Click("#numbers");
+        _b.Find(".map .numbers").Displayed.ShouldBeTrue();
+    }
+
+    [Fact]
     public void Marks_are_painted_by_touch_on_the_phone_and_read()
     {
         _b.Size(390, 844);

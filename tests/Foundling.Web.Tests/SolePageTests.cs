@@ -84,6 +84,82 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelector<IHtmlInputElement>("[data-marks-rows] input")!.Value.ShouldBe(row);
     }
 
+    private static Task<HttpResponseMessage> Import(Visitor visitor, IHtmlDocument page, string text, params (string Name, string Value)[] more) =>
+        visitor.SubmitMany(page, "form[action*='handler=Import']", [("text", text), .. more]);
+
+    private static string Faults(IHtmlDocument page) => string.Join(' ', page.QuerySelectorAll(".fault").Select(f => f.TextContent));
+
+    private static string Bowl(double mm) => string.Join('\n', from x in Enumerable.Range(0, 9) from y in new[] { 3, 25, 45 } let u = (x - 4) / 4.0
+        select string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{x * 18},{y},{mm * u * u:0.####}"));
+
+    [Fact]
+    public async Task Heights_that_are_micrometres_are_asked_about_and_taken_as_such()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await Visitor.Read(await Import(visitor, await visitor.Page("/tag/20/sole"), Bowl(40)));
+        Faults(page).ShouldContain("40 mm apart, and no sole is");
+        page.QuerySelector("#file-error").ShouldNotBeNull();
+        page.QuerySelector("[name='said.Sure']").ShouldNotBeNull("it can be so all the same");
+        (await Import(visitor, page, Bowl(40), ("said.Heights", "Micrometres"), ("said.Error", "0.003"), ("said.Plate", "0.004"),
+            ("said.State", "bare body"))).StatusCode.ShouldBe(HttpStatusCode.Found);
+        page = await visitor.Page("/tag/20/sole");
+        page.QuerySelector("[data-flatness]")!.TextContent.ShouldStartWith("0.040 mm ± 0.00");
+        page.Body!.TextContent.ShouldContain("bare body");
+        page.QuerySelectorAll("path.contour").Length.ShouldBeGreaterThan(2);
+    }
+
+    [Fact]
+    public async Task A_survey_goes_on_tomorrow_leaves_out_what_is_ticked_and_goes_out_as_it_came()
+    {
+        Visitor visitor = host.Visit();
+        (await Import(visitor, await visitor.Page("/tag/17/sole"), Bowl(0.05))).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await Import(visitor, await visitor.Page("/tag/17/sole"), "90,10,-0.6\n0,3,0.05", ("said.More", "true"))).StatusCode.ShouldBe(HttpStatusCode.Found);
+        IHtmlDocument page = await visitor.Page("/tag/17/sole");
+        page.QuerySelector(".lead span")!.TextContent.ShouldContain("28 readings");
+        int pit = page.QuerySelectorAll("input[name=left]").Length - 2;
+        (await visitor.SubmitMany(page, "form[action*='handler=LeaveOut']", [("left", $"{pit}")])).StatusCode.ShouldBe(HttpStatusCode.Found);
+        page = await visitor.Page("/tag/17/sole");
+        page.QuerySelector(".lead span")!.TextContent.ShouldContain("1 left out");
+        page.QuerySelectorAll("path.leftout").Length.ShouldBe(1);
+        string csv = await (await visitor.Get("/tag/17/sole?handler=Csv")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        csv.Split('\n', StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(28, "a heading and the readings that count");
+        string svg = await (await visitor.Get("/tag/17/sole?handler=Svg")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        System.Xml.Linq.XDocument.Parse(svg).Root!.Name.LocalName.ShouldBe("svg");
+        page = await Visitor.Read(await visitor.SubmitMany(page, "form[action*='handler=LeaveOut']", Enumerable.Range(0, 28).Select(i => ("left", $"{i}"))));
+        Faults(page).ShouldContain("cannot show a plane");
+    }
+
+    [Fact]
+    public async Task A_survey_changes_the_minutes_of_the_plan()
+    {
+        Visitor visitor = host.Visit();
+        async Task<string> Lapping() => (await visitor.Page("/tag/19/rod")).QuerySelector("#step-sole-lap")!.TextContent;
+        (await Lapping()).ShouldNotContain("strokes on P80");
+        string bowl = string.Join('\n', from x in Enumerable.Range(0, 12) from y in new[] { 3, 35, 66 } let u = (x - 5.5) / 5.5
+            select string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{x * 50},{y},{0.25 * u * u:0.####}"));
+        (await Import(visitor, await visitor.Page("/tag/19/sole"), bowl)).StatusCode.ShouldBe(HttpStatusCode.Found);
+        IHtmlDocument rod = await visitor.Page("/tag/19/rod");
+        rod.QuerySelector(".notice")!.TextContent.ShouldContain("What was measured changed since this was planned");
+        (await visitor.Submit(rod, ".notice form[action*='handler=Replan']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await Lapping()).ShouldContain("strokes on P80, then finer");
+    }
+
+    [Fact]
+    public async Task Grits_are_laddered_looked_up_and_plates_are_read()
+    {
+        IHtmlDocument page = await host.Visit().Page("/grits?area=1.47&defect=0.1&finish=FEPA-P|P400");
+        page.QuerySelectorAll("svg.gritrule circle.used").Length.ShouldBeGreaterThan(1);
+        page.Body!.TextContent.ShouldContain("Left out, because changing costs more than it saves");
+        page.Body!.TextContent.ShouldContain("would save most");
+        (await host.Visit().Page("/grits?area=1.47&defect=0.1&stamp=0.05")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("No ladder spares the stamp");
+        (await host.Visit().Page("/grits?area=none")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("is not a number");
+        (await host.Visit().Page("/grits?system=JIS&grit=1000")).QuerySelector("#convert")!.TextContent.ShouldContain("11.5 µm");
+        (await host.Visit().Page("/grits?system=JIS&grit=7")).QuerySelector("#convert .fault")!.TextContent.ShouldContain("has no grade");
+        (await host.Visit().Page("/grits?gap=0.1&gap=0.2&gap=0.1")).QuerySelector("#plate")!.TextContent.ShouldContain("Bows: a 0.10 mm");
+        (await host.Visit().Page("/grits?long=200&sole=245")).QuerySelector("#plate .bad")!.TextContent.ShouldContain("too short");
+        (await host.Visit().Page("/grits?gap=0.1")).QuerySelector("#plate .fault")!.TextContent.ShouldContain("all three pairs");
+    }
+
     [Fact]
     public async Task A_tool_without_a_metal_sole_has_no_such_leaf()
     {

@@ -43,7 +43,13 @@ public sealed record GridSurveyInput(
     double? ReadingErrorMm = null,
     double? PlateFlatnessMm = null)
 {
-    private const double LongMm = 300;
+    private const double LongMm = 300, SamePlaceMm = 0.5;
+
+    /// <summary>Readings that come to those of an earlier survey: a place that was read again counts as it was read last.</summary>
+    /// <param name="before">The earlier readings, mm.</param>
+    /// <param name="more">The later ones, mm.</param>
+    public static IReadOnlyList<double[]> Together(IReadOnlyList<double[]> before, IReadOnlyList<double[]> more) =>
+        [.. before.Where(p => !more.Any(q => Math.Abs(p[0] - q[0]) < SamePlaceMm && Math.Abs(p[1] - q[1]) < SamePlaceMm)), .. more];
 
     /// <summary>Where the mouth of a metal plane of this length usually begins, mm from the toe.</summary>
     public static double UsualMouthFrontMm(double lengthMm, Assumptions assumptions) =>

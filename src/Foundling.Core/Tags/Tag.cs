@@ -283,15 +283,18 @@ public sealed class Tag
     /// <summary>Keeps a survey of the sole, and the log says so.</summary>
     public void Take(SoleRecord survey)
     {
+        survey.At = After(survey.At, Surveys.LastOrDefault()?.At);
         Surveys.Add(survey);
         Measured(survey.At, $"Sole survey: {survey.Said}");
     }
 
+    // What is taken one after the other stays so, even within a tick of the clock.
+    private static DateTimeOffset After(DateTimeOffset at, DateTimeOffset? last) => at <= last ? last.Value.AddMilliseconds(1) : at;
+
     /// <summary>Keeps what a rub left of the marks, and the log says so.</summary>
     public void Take(RubRecord rub)
     {
-        // Looks follow one another, even within a tick of the clock.
-        rub.At = Rubs is [.., var last] && rub.At <= last.At ? last.At.AddMilliseconds(1) : rub.At;
+        rub.At = After(rub.At, Rubs.LastOrDefault()?.At);
         Rubs.Add(rub);
         Measured(rub.At, $"Marks on the sole: {rub.Said}");
     }

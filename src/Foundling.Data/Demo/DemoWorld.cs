@@ -138,14 +138,14 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
         {
             tag.Proofs.Add(Proof(demo.AsFoundMm, true, Next(20)));
         }
-        if (demo.Aim is AimKind aim)
-        {
-            Work(tag, demo, RodDesk.Ask(tag, aim, here, book), now, time.LocalTimeZone);
-        }
         if (demo.Surveyed)
         {
             tag.Surveys.Add(new SoleRecord { Id = Guid.CreateVersion7(now), At = now.AddDays(-2), Source = "bench indicator, mounted and under tension",
                 Input = SampleSole(tag) });
+        }
+        if (demo.Aim is AimKind aim)
+        {
+            Work(tag, demo, RodDesk.Ask(tag, aim, here, book), now, time.LocalTimeZone);
         }
         if (demo.ProvedMm.Length > 0)
         {
@@ -242,6 +242,7 @@ public sealed class DemoWorld(FoundlingDb db, PictureStore pictures, ShopBook sh
                 points.Add([x, y, Math.Round(z, 3)]);
             }
         }
-        return new GridSurveyInput(length, width, points, tag.MouthFrontMm ?? 80, tag.Purpose ?? SolePurpose.Smoothing);
+        return new GridSurveyInput(length, width, points, tag.MouthFrontMm ?? 80, tag.Purpose ?? SolePurpose.Smoothing,
+            ReadingErrorMm: 0.004, PlateFlatnessMm: 0.005);
     }
 }

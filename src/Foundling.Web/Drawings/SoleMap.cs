@@ -8,7 +8,8 @@ namespace Foundling.Web.Drawings;
 /// <summary>A sole map as it is drawn for a tool.</summary>
 /// <param name="Map">The map.</param>
 /// <param name="Grooved">The sole has grooves along it.</param>
-public sealed record SoleDrawing(SoleMapView Map, bool Grooved)
+/// <param name="Cut">Sections can be cut through it.</param>
+public sealed record SoleDrawing(SoleMapView Map, bool Grooved, bool Cut = false)
 {
     private const int GroovesAcross = 9;
     private const double Rim = 0.05, FromEdge = 0.12, RoundTheMouth = 0.045;
@@ -72,6 +73,80 @@ public sealed class SoleMapView
         double span = Math.Max(0.02, Math.Max(Math.Abs(low), Math.Abs(high)));
         Span = span;
         Lines = [.. new[] { 0.05, 0.5, 0.95 }.Select(v => Line(spline, v * input.WidthMm, input.LengthMm, span))];
+        LeftOut = [.. (input.LeftOutMm ?? []).Take(MostDrawn).Select(p => (p[0] * scale, p[1] * sy))];
+        Numbers = input.PointsMm.Count > MostNumbers ? [] : [.. off.Select(p => (p[0] * scale, p[1] * sy, p[2]))];
+        (LengthMm, WidthMm) = (input.LengthMm, input.WidthMm);
+        double[,] grid = new double[GridAlong, GridAcross];
+        for (int i = 0; i < GridAlong; i++)
+        {
+            for (int j = 0; j < GridAcross; j++)
+            {
+                grid[i, j] = spline.At(i * input.LengthMm / (GridAlong - 1), j * input.WidthMm / (GridAcross - 1));
+            }
+        }
+        Heights = string.Join(',', grid.Cast<double>().Select(z => Math.Round(z * UmInMm)));
+        ContourMm = Core.Soles.Contours.Step(range, ContourLines);
+        Contours = [.. Enumerable.Range((int)Math.Ceiling(low / ContourMm), (int)Math.Floor(range / ContourMm) + 1)
+            .Select(k => Contour(grid, k * ContourMm)).Where(p => p.Length > 0)];
+    }
+
+    /// <summary>Columns and rows of the grid that sections are cut from.</summary>
+    public const int GridAlong = 49, GridAcross = 13;
+
+    private const int MostNumbers = 90, ContourLines = 5;
+    private const double UmInMm = 1000;
+
+    /// <summary>Length and width of the sole, mm.</summary>
+    public double LengthMm { get; }
+
+    /// <summary>Width of the sole, mm.</summary>
+    public double WidthMm { get; }
+
+    /// <summary>Readings that were left out.</summary>
+    public IReadOnlyList<(double X, double Y)> LeftOut { get; }
+
+    /// <summary>Readings with their height over the best plane, mm; none where they would cover one another.</summary>
+    public IReadOnlyList<(double X, double Y, double Mm)> Numbers { get; }
+
+    /// <summary>Heights over the best plane on a grid, µm, column by column from the toe.</summary>
+    public string Heights { get; }
+
+    /// <summary>From one contour to the next, mm.</summary>
+    public double ContourMm { get; }
+
+    /// <summary>Contours.</summary>
+    public IReadOnlyList<string> Contours { get; }
+
+    /// <summary>The map as a drawing by itself, with a heading.</summary>
+    public string Svg(string heading)
+    {
+        string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
+        string outline = $"<rect width=\"760\" height=\"{N(Height)}\" rx=\"20\"";
+        var svg = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" font-family=\"sans-serif\" font-size=\"12\" "
+            + $"viewBox=\"-8 -26 776 {N(Height + 40)}\"><text x=\"0\" y=\"-10\">{System.Net.WebUtility.HtmlEncode(heading)}</text>"
+            + $"<clipPath id=\"s\">{outline}/></clipPath><g clip-path=\"url(#s)\"><rect width=\"760\" height=\"{N(Height)}\" fill=\"#ccd0cc\"/>");
+        foreach ((double x, double y, double w, double h, double blue) in Cells)
+        {
+            svg.Append($"<rect x=\"{N(x)}\" y=\"{N(y)}\" width=\"{N(w + 0.4)}\" height=\"{N(h + 0.4)}\" fill=\"#1a4c8b\" fill-opacity=\"{N(blue)}\"/>");
+        }
+        Contours.ToList().ForEach(c => svg.Append($"<path d=\"{c}\" fill=\"none\" stroke=\"#1b1b1b\" stroke-opacity=\".55\"/>"));
+        svg.Append("</g>");
+        foreach ((double x, double y) in Readings)
+        {
+            svg.Append($"<circle cx=\"{N(x)}\" cy=\"{N(y)}\" r=\"1.5\"/>");
+        }
+        return svg.Append($"{outline} fill=\"none\" stroke=\"#1b1b1b\"/></svg>").ToString();
+    }
+
+    private string Contour(double[,] grid, double at)
+    {
+        var path = new StringBuilder();
+        double w = DrawnWidth / (GridAlong - 1), h = Height / (GridAcross - 1);
+        foreach (((double X, double Y) a, (double X, double Y) b) in Core.Soles.Contours.Of(grid, at))
+        {
+            path.Append(CultureInfo.InvariantCulture, $"M{a.X * w:0.#} {a.Y * h:0.#}L{b.X * w:0.#} {b.Y * h:0.#}");
+        }
+        return path.ToString();
     }
 
     /// <summary>What the survey shows.</summary>

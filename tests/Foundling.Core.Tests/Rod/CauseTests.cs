@@ -49,6 +49,36 @@ public sealed class CauseTests
     }
 
     [Fact]
+    public void Minutes_strokes_and_sheets_of_lapping_come_from_the_survey()
+    {
+        static double Sheets(Deed lap) => lap.Needs.Single(n => n.Item == SupplyIds.P80Sheet).Amount!.Value;
+        Deed little = Step(Surveyed(0.04, AimKind.Work), StepKey.SoleLap)!, much = Step(Surveyed(0.3, AimKind.Work), StepKey.SoleLap)!;
+        Assumptions a = Assumptions.Standard;
+        GridSurveyInput survey = Surveyed(0.3, AimKind.Work).Facts.Surveys[0];
+        LappingResult run = LapAdvice.Best(LapAdvice.Hands(SoleLayout.Of(Surveyed(0.3, AimKind.Work).Facts, a).Lapped(survey, "P80", a), a))!.Result;
+        much.Minutes.Likely.ShouldBe(run.StrokesThreeZones!.Value / a.StrokesPerMinute / a.LapCoarseShare, 0.06 * much.Minutes.Likely);
+        much.Minutes.Likely.ShouldBeGreaterThan(2 * little.Minutes.Likely);
+        Sheets(much).ShouldBe(Math.Ceiling(run.StrokesThreeZones.Value / a.StrokesPerFineSheet), 1);
+        much.Reason.ShouldContain("strokes on P80, then finer");
+        much.How.ShouldContain("look after 100 strokes");
+        Deed whole = Step(Surveyed(0.3, AimKind.Show), StepKey.SoleLap)!;
+        whole.Minutes.Likely.ShouldBeGreaterThan(much.Minutes.Likely, "nine tenths take longer than three zones");
+    }
+
+    [Fact]
+    public void Marks_that_were_read_since_decide_too()
+    {
+        PlanQuestion Marked(SoleForm form, double chance, double? left) => Surveyed(0.3, AimKind.Work) is var q
+            ? q with { Facts = q.Facts with { Marked = new MarkedSole(form, chance, left, "P120") } } : q;
+        Step(Marked(SoleForm.Flat, 0.95, 0), StepKey.SoleLap).ShouldBeNull("the marks say that it is in");
+        Step(Marked(SoleForm.Flat, 0.5, 0), StepKey.SoleLap)!.Reason.ShouldContain("by its survey");
+        Deed hollow = Step(Marked(SoleForm.HollowLengthwise, 0.95, 600), StepKey.SoleLap)!;
+        hollow.Reason.ShouldStartWith("Its marks tell of a sole that is hollow along its length. About 400 strokes on P80");
+        hollow.Minutes.Likely.ShouldBe(400 / 60.0 / 0.6, 0.6);
+        Step(Marked(SoleForm.Dip, 0.9, null), StepKey.SoleLap)!.Reason.ShouldContain("It will hardly come in");
+    }
+
+    [Fact]
     public void What_was_seen_is_the_reason_in_its_own_words_and_nothing_else_is_touched()
     {
         PlanQuestion q = Asking.Ask(AimKind.Work, Asking.F(PartIds.Frog, FindingKind.OutOfFlat, 2));

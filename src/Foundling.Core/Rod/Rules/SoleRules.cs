@@ -41,6 +41,10 @@ internal static class SoleRules
     // A survey says whether a sole is flat enough for its work, whatever else is known.
     private static string? Uneven(PlanQuestion q)
     {
+        if (q.Facts.Marked is { } marks && marks.Chance >= q.Shop.Assumptions.MarksSureShare)
+        {
+            return marks.Likely == SoleForm.Flat ? null : $"Its marks tell of a sole that is {MarksReader.Words(marks.Likely)}.";
+        }
         if (Survey(q) is not { } read)
         {
             // A toe that is worn low bears nothing: it is left out, unless the whole sole is wanted.
@@ -51,12 +55,23 @@ internal static class SoleRules
             : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
     }
 
-    /// <summary>How many times as much there is to lap off as is usual, by the survey; 1 where none was made.</summary>
-    private static double ByError(PlanQuestion q) => Survey(q) is not { } read ? 1
-        : Math.Clamp((q.Way(ChoiceId.Flat) == WayId.Whole ? read.FlatnessMinimumZoneMm : read.ThreeZoneErrorMm ?? read.FlatnessMinimumZoneMm)
-            / Math.Max(q.Shop.Assumptions.UsualHollowMm, Whole.Slack), q.Shop.Assumptions.LapLeastShare, q.Shop.Assumptions.LapMostTimes);
+    /// <summary>How many times as long as is usual it takes, by what the survey or the marks foretell; 1 where there are none.</summary>
+    private static double ByForecast(PlanQuestion q) => LapForecast.Of(q) is not { } forecast ? 1
+        : forecast.Strokes is double strokes ? Math.Max(strokes, forecast.FirstLook) / q.Shop.Assumptions.StrokesPerMinute
+            / q.Shop.Assumptions.LapCoarseShare / Math.Max(ByFlat(q).Likely, Whole.Slack)
+        : q.Shop.Assumptions.LapMostTimes;
 
-    private static Aim.ThreePoint Lapping(PlanQuestion q) => (ByFlat(q) * ByError(q) * (FaceWays.LapsPits(q) ? q.Shop.Assumptions.PitLapTimes : 1)
+    /// <summary>What is foretold, in a sentence; empty where nothing is.</summary>
+    private static string Foretold(PlanQuestion q) => LapForecast.Of(q) is not { } forecast ? ""
+        : forecast.Strokes is double strokes ? $" About {Math.Max(Math.Round(strokes / 10) * 10, forecast.FirstLook):0} strokes on {LapForecast.Coarse}, then finer."
+        : " It will hardly come in: look, and leave it where it does not.";
+
+    private static string Pressed(PlanQuestion q) => LapForecast.Of(q)?.Press ?? (q.Tool.HasBed ? "over the mouth" : "over the middle");
+
+    private static string Looks(PlanQuestion q) => LapForecast.Of(q) is { } forecast
+        ? $"look after {forecast.FirstLook:0} strokes, and again and again" : $"look every {q.Shop.Assumptions.LookStrokesMost:0} strokes";
+
+    private static Aim.ThreePoint Lapping(PlanQuestion q) => (ByFlat(q) * ByForecast(q) * (FaceWays.LapsPits(q) ? q.Shop.Assumptions.PitLapTimes : 1)
         * (SoleWays.IsTwice(q) ? q.Shop.Assumptions.AfterRoughShare : 1)).Halves();
 
     private static Aim.ThreePoint ByFlat(PlanQuestion q) =>
@@ -145,13 +160,12 @@ internal static class SoleRules
         {
             Parts = [PartIds.Body],
             Needs = [.. Sheets(q), Need.Of(SupplyIds.Marker), Need.Of(SupplyIds.FlatPlate), .. Wetted(q)],
-            How = $"Marks at {q.Tool.Manner.Sole}; look every hundred strokes; "
-                + (q.Tool.HasBed ? "press over the mouth. " : "press over the middle. ")
+            How = $"Marks at {q.Tool.Manner.Sole}; {Looks(q)}; press {Pressed(q)}. "
                 + (FaceWays.LapsPits(q) ? "On until the pits are gone, and no further than the mouth allows."
                     : q.Tool.HasBed ? "Leave out pits and a worn toe." : "Leave out pits.")
                 + Lubricant(q) + (q.Tool.Is(FormIds.Corrugated) ? " Only the lands between the grooves bear and count; brush the grooves out at each look."
                     : ""),
-            Reason = $"{Uneven(q)} Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
+            Reason = $"{Uneven(q)}{Foretold(q)} Only where the readings say so, and no further than it cuts. Leaving it is an answer.",
             FinishTest = q.Way(ChoiceId.Flat) switch { WayId.Whole => "Marks gone on nine tenths of the sole.", WayId.Cuts =>
                 "A full-width shaving at the thickness wanted.",
                 _ => $"Marks gone at {q.Tool.Manner.Sole}." }, Cautions = [.. Heavy(q), .. q.Way(ChoiceId.Lubricant) == WayId.Spirit ? [CautionId.Solvent]

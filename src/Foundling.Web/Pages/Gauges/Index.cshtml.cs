@@ -72,7 +72,8 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
     }
 
     /// <summary>Where a gauge is worked that has a room of its own; null for one that is worked here.</summary>
-    public static string? PageOf(Gauge gauge) => gauge.File != "baths" ? null : gauge.Calculation switch
+    public static string? PageOf(Gauge gauge) => gauge is { File: "grits" } or { File: "sole", Calculation: "plate" } ? "/grits"
+        : gauge.File != "baths" ? null : gauge.Calculation switch
     {
         "blasting" => "/baths/blasting",
         "spent_and_neutralise" => "/baths",

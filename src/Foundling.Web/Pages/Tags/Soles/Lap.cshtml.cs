@@ -177,8 +177,8 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
     /// <summary>Sheets the shop has, and the listed grades.</summary>
     private async Task<IReadOnlyList<(string Grit, bool Owned)>> Papers(CancellationToken cancel)
     {
-        HashSet<string> owned = [.. (await stores.Shelves(cancel)).Where(s => s.Stock != Stock.None && (s.Grain ?? s.Supply.Grain) is { Form: AbrasiveForm.Sheet })
-            .Select(s => (s.Grain ?? s.Supply.Grain)!.Grit)];
+        HashSet<string> owned = [.. (await stores.Shelves(cancel)).Where(s => s.Stock != Stock.None).Select(s => s.Grain ?? s.Supply.Grain)
+            .OfType<Grain>().Where(g => g.Form == AbrasiveForm.Sheet).Select(g => g.Grit)];
         return [.. Removal.Grades.Concat(owned).Distinct().Select(g => (Grit: g, Um: Removal.SizeOf(g) ?? ReferenceData.Grits.SizeOf(g)))
             .Where(g => g.Um is not null).OrderByDescending(g => g.Um).Select(g => (g.Grit, owned.Contains(g.Grit)))];
     }

@@ -8,6 +8,7 @@ using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Tags;
 
@@ -38,6 +39,15 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
     /// <summary>Heights typed into the grid, row by row.</summary>
     public IReadOnlyList<string?> Cells { get; private set; } = new string?[GridColumns * 3];
 
+    /// <summary>The map of the survey before it; null where there is none.</summary>
+    public SoleMapView? Before { get; private set; }
+
+    /// <summary>What was said of the readings, kept when they are refused.</summary>
+    public SurveySaid Said { get; private set; } = new();
+
+    /// <summary>True once readings were so far apart that it has to be asked what they are.</summary>
+    public bool Asks { get; private set; }
+
     /// <summary>Length of the sole, mm.</summary>
     public double LengthMm => KnownFacts.LengthMm;
 
@@ -56,16 +66,15 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
     public void OnGet() => Draw();
 
     /// <summary>Imports readings from a file or pasted text.</summary>
-    public async Task<IActionResult> OnPostImport(IFormFile? file, string? text)
+    public async Task<IActionResult> OnPostImport(IFormFile? file, string? text, [FromForm] SurveySaid said)
     {
+        Said = said;
         string source = "pasted readings";
         if (file is { Length: > 0 })
         {
             if (file.Length > MostFileBytes)
             {
-                ModelState.AddModelError("Import", $"\"{file.FileName}\" is larger than 2 MB; a survey is a few kilobytes.");
-                Draw();
-                return Page();
+                return Refused("Import", $"\"{file.FileName}\" is larger than 2 MB; a survey is a few kilobytes.");
             }
             using var reader = new StreamReader(file.OpenReadStream());
             text = await reader.ReadToEndAsync();
@@ -78,30 +87,33 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
             {
                 throw new InputException("no_readings", "readings", null, "a file or pasted lines", "Choose a file of readings, or paste its lines.");
             }
-            ReadingsResult read = ReadingsFile.Read(text);
+            ReadingsResult read = ReadingsFile.Read(text, said.Heights);
             Faults = read.Faults;
             if (Faults.Count > 0)
             {
-                ModelState.AddModelError("Import", $"{Words.Count(Faults.Count, "line")} cannot be read. Put {(Faults.Count == 1 ? "it" : "them")} right "
+                return Refused("Import", $"{Words.Count(Faults.Count, "line")} cannot be read. Put {(Faults.Count == 1 ? "it" : "them")} right "
                     + "below and import again; nothing was kept yet.");
             }
-            else
-            {
-                await Keep(read.Points, source);
-                return LocalRedirect($"/tag/{Tool.Number}/sole");
-            }
+            await Keep(read.Points, source);
+            return LocalRedirect($"/tag/{Tool.Number}/sole");
         }
         catch (InputException fault)
         {
-            ModelState.AddModelError("Import", fault.Sentence);
+            return Refused("Import", fault.Sentence);
         }
+    }
+
+    private PageResult Refused(string form, string sentence)
+    {
+        ModelState.AddModelError(form, sentence);
         Draw();
         return Page();
     }
 
     /// <summary>Keeps readings typed into the grid.</summary>
-    public async Task<IActionResult> OnPostGrid(string?[]? cell)
+    public async Task<IActionResult> OnPostGrid(string?[]? cell, [FromForm] SurveySaid said)
     {
+        Said = said;
         Cells = [.. (cell ?? []).Concat(new string?[GridColumns * 3]).Take(GridColumns * 3)];
         var points = new List<double[]>();
         for (int i = 0; i < Cells.Count; i++)
@@ -135,20 +147,79 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
 
     private async Task Keep(IReadOnlyList<double[]> points, string source)
     {
-        double length = Tool.LengthMm ?? points.Select(p => p[0]).DefaultIfEmpty(LengthMm).Max();
-        double width = Tool.SoleWidthMm ?? Math.Max(10, points.Select(p => p[1]).DefaultIfEmpty(WidthMm).Max());
+        GridSurveyInput? last = Said.More ? Tool.Surveys.LastOrDefault()?.Input : null;
+        IReadOnlyList<double[]> all = GridSurveyInput.Together(last?.PointsMm ?? [], points);
+        double length = Tool.LengthMm ?? last?.LengthMm ?? all.Select(p => p[0]).DefaultIfEmpty(LengthMm).Max();
+        double width = Tool.SoleWidthMm ?? last?.WidthMm ?? Math.Max(10, all.Select(p => p[1]).DefaultIfEmpty(WidthMm).Max());
         double mouth = Tool.MouthFrontMm is double m && m < length ? m : GridSurveyInput.UsualMouthFrontMm(length, Shop.Assumptions);
-        var input = new GridSurveyInput(length, width, points, mouth, Tool.Purpose ?? SolePurpose.Smoothing);
-        GridSurvey.Read(input, Shop.Assumptions);
+        var input = new GridSurveyInput(length, width, all, mouth, Tool.Purpose ?? SolePurpose.Smoothing, last?.LeftOutMm,
+            Given(Said.Error, "reading_error_mm"), Given(Said.Plate, "plate_flatness_mm"));
+        GridSurveyResult read = GridSurvey.Read(input, Shop.Assumptions);
+        if (!Said.Sure && read.FlatnessLsqMm > Shop.Assumptions.SurveyAskMm)
+        {
+            Asks = true;
+            throw new InputException("so_far_out", "points_mm", read.FlatnessLsqMm, $"at most {Shop.Assumptions.SurveyAskMm:0.#} mm",
+                $"These readings are {units.Show(read.FlatnessLsqMm)} apart, and no sole is. Were the heights thousandths of a millimetre? "
+                    + "Choose it below; or tick that it is really so.");
+        }
+        await Keep(input, source.Length > 0 && Said.State.Length > 0 ? $"{source}, {Said.State}" : source);
+    }
+
+    private async Task Keep(GridSurveyInput input, string source)
+    {
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = source, Input = input });
+        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = Shorten.To(source, 200), Input = input });
         await Book.Save(Tool);
     }
 
-    private void Draw() => Map = Tool.Surveys.Count > 0 ? maps.Of(Tool.Surveys[^1], Shop.Assumptions) : null;
+    private double? Given(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, field, units.Units);
+
+    private void Draw()
+    {
+        Map = Tool.Surveys.Count > 0 ? maps.Of(Tool.Surveys[^1], Shop.Assumptions) : null;
+        Before = Tool.Surveys.Count > 1 ? maps.Of(Tool.Surveys[^2], Shop.Assumptions) : null;
+    }
 
     /// <summary>What an earlier survey shows.</summary>
     public GridSurveyResult Read(SoleRecord survey) => maps.Read(survey, Shop.Assumptions);
+
+    /// <summary>Leaves readings of the last survey out, and takes others in again: pits, a worn toe, damage.</summary>
+    public async Task<IActionResult> OnPostLeaveOut(int[]? left)
+    {
+        if (Tool.Surveys is not [.., var last])
+        {
+            return LocalRedirect($"/tag/{Tool.Number}/sole");
+        }
+        List<double[]> all = [.. last.Input.PointsMm, .. last.Input.LeftOutMm ?? []];
+        HashSet<int> gone = [.. left ?? []];
+        GridSurveyInput input = last.Input with
+        {
+            PointsMm = [.. all.Where((_, i) => !gone.Contains(i))], LeftOutMm = [.. all.Where((_, i) => gone.Contains(i))],
+        };
+        try
+        {
+            GridSurvey.Read(input, Shop.Assumptions);
+            Tool.Surveys.Remove(last);
+            await Keep(input, last.Source);
+            return LocalRedirect($"/tag/{Tool.Number}/sole");
+        }
+        catch (InputException fault)
+        {
+            return Refused("Left", fault.Sentence);
+        }
+    }
+
+    /// <summary>The readings as CSV.</summary>
+    public IActionResult OnGetCsv() => Tool.Surveys is not [.., var last] ? NotFound()
+        : File(System.Text.Encoding.UTF8.GetBytes(ReadingsFile.Write(last.Input)), "text/csv", $"{Tool.Label}-sole.csv");
+
+    /// <summary>The map as a drawing by itself.</summary>
+    public IActionResult OnGetSvg()
+    {
+        Draw();
+        return Map is null ? NotFound() : File(System.Text.Encoding.UTF8.GetBytes(Map.Svg($"{Tool.Label} {Tool.Title}")), "image/svg+xml",
+            $"{Tool.Label}-sole.svg");
+    }
 
     /// <summary>Takes a survey back; the log says so.</summary>
     public async Task<IActionResult> OnPostForget(Guid id)
@@ -162,4 +233,26 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
         }
         return LocalRedirect($"/tag/{Tool.Number}/sole");
     }
+}
+
+/// <summary>What is said of the readings of a survey beside their heights.</summary>
+public sealed record SurveySaid
+{
+    /// <summary>What a bare height is.</summary>
+    public HeightUnit Heights { get; init; }
+
+    /// <summary>How far off a reading may be.</summary>
+    public string? Error { get; init; }
+
+    /// <summary>How far the plate is out of flat.</summary>
+    public string? Plate { get; init; }
+
+    /// <summary>How the tool stood: mounted and under tension, or bare.</summary>
+    public string State { get; init; } = "";
+
+    /// <summary>The readings come to those of the last survey.</summary>
+    public bool More { get; init; }
+
+    /// <summary>It is really so far out of flat.</summary>
+    public bool Sure { get; init; }
 }
