@@ -74,6 +74,10 @@ public sealed partial record Assumptions
     [Assumed("deg", "a bevel nobody measured")] public double UsualBevelDeg { get; init; } = 25;
     [Assumed("deg", "a secondary bevel nobody measured")] public double UsualSecondaryDeg { get; init; } = 30;
     [Assumed("mm", "a mouth nobody measured")] public double UsualMouthMm { get; init; } = 1;
+    [Assumed("mm", "mouth of a wooden smoothing plane, at most")] public double MouthSmoothingMm { get; init; } = 1.5;
+    [Assumed("mm", "mouth of a wooden try plane, at most")] public double MouthTryMm { get; init; } = 2.5;
+    [Assumed("mm", "mouth of a wooden jack plane, at most")] public double MouthJackMm { get; init; } = 6;
+    [Assumed("mm", "mouth of another wooden plane, at most")] public double MouthOtherMm { get; init; } = 3;
     [Assumed("deg", "wear of a wooden mouth")] public double MouthWearDeg { get; init; } = 70;
     [Assumed("mm", "length of winding sticks")] public double UsualStickMm { get; init; } = 450;
     [Assumed("mm", "an iron nobody measured is so wide")] public double UsualIronWidthMm { get; init; } = 50;

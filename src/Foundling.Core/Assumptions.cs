@@ -165,6 +165,10 @@ public sealed partial record Assumptions
     [Assumed("days", "wood with live worm stays frozen")] public double WormFreezeDays { get; init; } = 14;
     [Assumed("N/mm3", "stiffness of paper on glass")] public double StiffnessGlass { get; init; } = 2;
     [Assumed("N/mm3", "stiffness of paper on fibreboard")] public double StiffnessMdf { get; init; } = 0.6;
+    [Assumed("lines", "an instrument stands still when so many of its lines agree")] public int IndicatorSteadyLines { get; init; } = 5;
+    [Assumed("mm", "and agree within")] public double IndicatorSteadyMm { get; init; } = 0.002;
+    [Assumed("mm", "it was moved to another place when its lines differ by more than")] public double IndicatorMovedMm { get; init; } = 0.02;
+    [Assumed("mm", "a reading so far from the others is none of this sole")] public double IndicatorWildMm { get; init; } = 3;
     [Assumed("um", "wear that takes a mark away")] public double MarkGoneUm { get; init; } = 1.5;
     [Assumed("um", "wear that makes a mark faint")] public double MarkFaintUm { get; init; } = 0.3;
     [Assumed("", "share of the fields that are misread when marks are looked at")] public double MarkMisread { get; init; } = 0.05;

@@ -46,6 +46,31 @@ public sealed class SoleTests(DemoShop demo) : IClassFixture<DemoShop>
     }
 
     [Fact]
+    public void A_survey_is_taken_from_the_instrument_from_the_first_place_to_the_last()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/tag/36/sole"));
+        _b.Driver.ExecuteScript("document.querySelector('#kind').closest('details').open = true");
+        _b.Choose("#kind", "simulated");
+        _b.Click("form[action*='handler=Indicator'] .btn");
+        _b.Until(() => _b.Has("[data-listen]"), "the stand-in can be listened to");
+        _b.Driver.FindElements(By.CssSelector(".places circle.lit")).Count.ShouldBe(1, "the first place is lit");
+        _b.Click("[data-listen]");
+        List<string> said = [];
+        _b.Until(() =>
+        {
+            said.Add(_b.Text("[data-live-said]"));
+            return said[^1].StartsWith("All places are read", StringComparison.Ordinal);
+        }, "it is led from the first place to the last");
+        said.ShouldContain(s => s.Contains("no reading of this sole", StringComparison.Ordinal), "the wild one was refused");
+        _b.Driver.FindElements(By.CssSelector(".places circle.read")).Count.ShouldBe(24);
+        _b.Click("form[data-module='survey'] button:not([type=button])");
+        _b.Until(() => _b.Has("[data-flatness]"), "the map is drawn");
+        _b.Text("[data-flatness]").ShouldStartWith("0.1");
+        _b.Text("main").ShouldContain("Hollow along the length");
+    }
+
+    [Fact]
     public void Sections_are_cut_by_keyboard_and_by_mouse()
     {
         _b.Size(1280, 900);

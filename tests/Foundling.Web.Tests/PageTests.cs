@@ -132,11 +132,21 @@ public sealed class PageTests(DemoHost host) : IClassFixture<DemoHost>
         (await visitor.Page("/tag/40/rod")).QuerySelector("#step-photos")!.ClassList.Contains("gone").ShouldBeFalse();
     }
 
-    [Fact]
-    public void Scripts_stay_light()
+    private static readonly string Js = Tree.Path("src", "Foundling.Web", "wwwroot", "js");
+
+    /// <summary>A module with all it fetches.</summary>
+    private static IEnumerable<string> Fetched(string module) => File.Exists(Path.Combine(Js, module))
+        ? System.Text.RegularExpressions.Regex.Matches(File.ReadAllText(Path.Combine(Js, module)), @"from '\./([a-z]+\.js)'")
+            .SelectMany(m => Fetched(m.Groups[1].Value)).Prepend(module)
+        : throw new InvalidOperationException($"no module {module}");
+
+    [Theory]
+    [MemberData(nameof(Pages))]
+    public async Task Scripts_stay_light(string path)
     {
-        string[] scripts = Directory.GetFiles(Tree.Path("src", "Foundling.Web", "wwwroot", "js"));
-        scripts.Length.ShouldBeGreaterThan(3);
-        scripts.Sum(f => new FileInfo(f).Length).ShouldBeLessThan(80_000);
+        IHtmlDocument page = await host.Visit().Page(path);
+        HashSet<string> fetched = [.. page.QuerySelectorAll("[data-module]").SelectMany(e => e.GetAttribute("data-module")!.Split(' '))
+            .Select(m => $"{m}.js").Prepend("main.js").SelectMany(Fetched)];
+        fetched.Sum(f => new FileInfo(Path.Combine(Js, f)).Length).ShouldBeInRange(10_000, 60_000, string.Join(", ", fetched));
     }
 }

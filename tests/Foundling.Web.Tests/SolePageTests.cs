@@ -1,4 +1,6 @@
 using System.Net;
+using System.Net.Sockets;
+using System.Text;
 using System.Text.Json;
 using AngleSharp.Html.Dom;
 
@@ -18,7 +20,6 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelectorAll(".markstrip figure").Length.ShouldBeGreaterThan(3);
         page.QuerySelectorAll("button[name=x]").Length.ShouldBe(4);
         text.ShouldContain("it brings the sole in with the least metal off its deepest spot");
-        (await host.Visit().Page("/tag/19/sole/lap")).Body!.TextContent.ShouldContain("nobody surveyed this sole");
         (await host.Visit().Page("/tag/31/sole/lap?long=200")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("too short");
     }
 
@@ -100,7 +101,8 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         Faults(page).ShouldContain("40 mm apart, and no sole is");
         page.QuerySelector("#file-error").ShouldNotBeNull();
         page.QuerySelector("[name='said.Sure']").ShouldNotBeNull("it can be so all the same");
-        (await Import(visitor, page, Bowl(40), ("said.Heights", "Micrometres"), ("said.Error", "0.003"), ("said.Plate", "0.004"),
+        (await Import(visitor, page, Bowl(40), ("said.Heights", "Micrometres"), ("said.State", ""))).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await Import(visitor, await visitor.Page("/tag/20/sole"), Bowl(40), ("said.Heights", "Micrometres"), ("said.Error", "0.003"), ("said.Plate", "0.004"),
             ("said.State", "bare body"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         page = await visitor.Page("/tag/20/sole");
         page.QuerySelector("[data-flatness]")!.TextContent.ShouldStartWith("0.040 mm ± 0.00");
@@ -135,6 +137,7 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         Visitor visitor = host.Visit();
         async Task<string> Lapping() => (await visitor.Page("/tag/19/rod")).QuerySelector("#step-sole-lap")!.TextContent;
         (await Lapping()).ShouldNotContain("strokes on P80");
+        (await visitor.Page("/tag/19/sole/lap")).Body!.TextContent.ShouldContain("nobody surveyed this sole");
         string bowl = string.Join('\n', from x in Enumerable.Range(0, 12) from y in new[] { 3, 35, 66 } let u = (x - 5.5) / 5.5
             select string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{x * 50},{y},{0.25 * u * u:0.####}"));
         (await Import(visitor, await visitor.Page("/tag/19/sole"), bowl)).StatusCode.ShouldBe(HttpStatusCode.Found);
@@ -142,6 +145,34 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         rod.QuerySelector(".notice")!.TextContent.ShouldContain("What was measured changed since this was planned");
         (await visitor.Submit(rod, ".notice form[action*='handler=Replan']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await Lapping()).ShouldContain("strokes on P80, then finer");
+    }
+
+    [Fact]
+    public async Task An_indicator_is_heard_line_by_line_and_what_is_no_reading_is_said()
+    {
+        using var port = new TcpListener(IPAddress.Loopback, 0);
+        port.Start();
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await Visitor.Read(await visitor.Submit(await visitor.Page("/tag/36/sole"), "form[action*='handler=Indicator']",
+            new() { ["kind"] = "device", ["address"] = "/etc/passwd", ["unit"] = "Millimetres" }));
+        Faults(page).ShouldContain("is no device");
+        (await visitor.Submit(page, "form[action*='handler=Indicator']", new()
+        {
+            ["kind"] = "device", ["address"] = $"127.0.0.1:{((IPEndPoint)port.LocalEndpoint).Port}", ["unit"] = "Micrometres",
+        })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        Task<HttpResponseMessage> heard = visitor.Get("/tag/36/sole?handler=Live");
+        using var patience = new CancellationTokenSource(TimeSpan.FromSeconds(30));
+        using (TcpClient device = await port.AcceptTcpClientAsync(patience.Token))
+        {
+            string lines = string.Join('\n', ["900", "12", "12", "oops", "12", "13", "12", "12", "900", "-30", "-30", "-30", "-30", "-30", ""]);
+            await device.GetStream().WriteAsync(Encoding.ASCII.GetBytes(lines), patience.Token);
+        }
+        List<JsonElement> said = [.. (await (await heard).Content.ReadAsStringAsync(patience.Token)).Split('\n', StringSplitOptions.RemoveEmptyEntries)
+            .Select(l => JsonSerializer.Deserialize<JsonElement>(l))];
+        static string? Of(JsonElement line, string name) => line.TryGetProperty(name, out JsonElement value) ? value.ToString() : null;
+        said.Select(l => Of(l, "steady")).Where(s => s is { Length: > 0 }).ShouldBe(["0.012 mm", "-0.03 mm"]);
+        said.Count(l => Of(l, "over") is null && Of(l, "shown") is null or "").ShouldBe(1, "one line was no reading");
+        Of(said[^1], "over")!.ShouldContain("said its last");
     }
 
     [Fact]
@@ -158,6 +189,22 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         (await host.Visit().Page("/grits?gap=0.1&gap=0.2&gap=0.1")).QuerySelector("#plate")!.TextContent.ShouldContain("Bows: a 0.10 mm");
         (await host.Visit().Page("/grits?long=200&sole=245")).QuerySelector("#plate .bad")!.TextContent.ShouldContain("too short");
         (await host.Visit().Page("/grits?gap=0.1")).QuerySelector("#plate .fault")!.TextContent.ShouldContain("all three pairs");
+    }
+
+    [Fact]
+    public async Task A_wooden_sole_is_read_by_sticks_and_what_is_kept_is_planned_with()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/tag/40/sole/wood?sticks=1.1&long=400&mouth=2.4");
+        page.QuerySelectorAll(".woodsole path.off").Length.ShouldBe(2, "two corners across from one another");
+        page.QuerySelector(".woodsole title")!.TextContent.ShouldContain("toe, near");
+        (await visitor.Page("/tag/40/sole/wood?sticks=-1.1&long=400")).QuerySelector(".woodsole title")!.TextContent.ShouldContain("toe, far");
+        (await visitor.Page("/tag/40/sole/wood?sticks=0.1&hollow=0.6")).QuerySelectorAll(".woodsole path.off").Length.ShouldBe(4);
+        (await visitor.Page("/tag/40/sole/wood?sticks=0.1&mouth=12")).Body!.TextContent.ShouldContain("let a piece into the sole");
+        Faults(await visitor.Page("/tag/40/sole/wood?sticks=wide")).ShouldContain("not a length");
+        (await visitor.Submit(page, "form[action*='handler=Keep']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Page("/tag/40/sole/wood")).QuerySelector<IHtmlInputElement>("#sticks")!.Value.ShouldBe("1.1");
+        (await visitor.Get("/tag/31/sole/wood")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     [Fact]

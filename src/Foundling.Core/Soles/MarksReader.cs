@@ -127,8 +127,9 @@ public static class MarksReader
         List<FormChance> ranked = [.. all.Zip(chance, (c, p) => (Of: c, Chance: p / sum)).GroupBy(c => c.Of.Form)
             .Select(g => (Best: g.MaxBy(c => c.Chance).Of, Chance: g.Sum(c => c.Chance)))
             .Select(f => new FormChance(f.Best.Form, f.Chance, f.Best.AmountMm, f.Best.Shape)).OrderByDescending(f => f.Chance)];
-        double? strokes = Remaining(input, ranked[0].Shape, a, cancel);
-        return new MarksResult(ranked[0].Form, ranked[0].Chance, ranked, strokes, Says(ranked, strokes, a.MarksSureShare));
+        HandsTried? onward = Onward(input, ranked[0].Shape, a, cancel);
+        double? strokes = onward?.Strokes is double total ? Math.Max(0, total - input.Seen.Sum(s => s.Strokes)) : null;
+        return new MarksResult(ranked[0].Form, ranked[0].Chance, ranked, strokes, Says(ranked, strokes, onward?.Where ?? "over the middle", a.MarksSureShare));
     }
 
     private static void Checked(MarksInput input)
@@ -257,17 +258,13 @@ public static class MarksReader
 
     private const int FineWithin = 4;
 
-    private static double? Remaining(MarksInput input, SoleShape shape, Assumptions a, CancellationToken cancel)
-    {
-        double so = input.Seen.Sum(s => s.Strokes);
-        double cell = Math.Clamp(input.LengthMm / MostAlong, 1, MostCellMm);
-        LappingResult run = Lapping.Simulate(Lapped(input, shape, cell, MostForeseen), a, cancel);
-        return run.StrokesThreeZones is double at ? Math.Max(0, at - so) : null;
-    }
+    /// <summary>The same sole lapped on: where to press, and strokes from the first on; null where it never comes in.</summary>
+    private static HandsTried? Onward(MarksInput input, SoleShape shape, Assumptions a, CancellationToken cancel) =>
+        LapAdvice.Best(LapAdvice.Hands(Lapped(input, shape, Math.Clamp(input.LengthMm / MostAlong, 1, MostCellMm), MostForeseen), a, cancel));
 
     private const int MostForeseen = 20_000;
 
-    private static string Says(List<FormChance> ranked, double? strokes, double sure)
+    private static string Says(List<FormChance> ranked, double? strokes, string press, double sure)
     {
         if (ranked[0].Chance < sure)
         {
@@ -277,11 +274,11 @@ public static class MarksReader
         return ranked[0].Form switch
         {
             SoleForm.Flat => "Flat, as far as these marks can tell. Try it: leaving it is an answer.",
-            SoleForm.HollowLengthwise => $"Hollow: press over the mouth; it is in when the marks before the mouth go.{on}",
-            SoleForm.RoundLengthwise => $"Round: press over the middle with one hand, lightly, and never at the ends, or it rocks and gets rounder.{on}",
-            SoleForm.HollowCrosswise => $"Hollow across: the edges go first. Keep on, turning end for end.{on}",
+            SoleForm.HollowLengthwise => $"Hollow: press {press}; it is in when the marks before the mouth go.{on}",
+            SoleForm.RoundLengthwise => $"Round: press {press}, lightly and evenly: a sole that is let rock only gets rounder.{on}",
+            SoleForm.HollowCrosswise => $"Hollow across: the edges go first. Press {press}, and turn it end for end now and then.{on}",
             SoleForm.RoundCrosswise => $"Round across: do not lean to either side; short strokes, both hands on the middle line.{on}",
-            SoleForm.Twisted => $"In wind: two corners touch. Press over the middle and never over a corner that still has its marks.{on}",
+            SoleForm.Twisted => $"In wind: two corners touch. Press {press}, and never lean on a corner that still has its marks.{on}",
             SoleForm.Dip => $"A dip, the rest bears. Before the mouth it has to come in; anywhere else it may stay.{on}",
             _ => $"The ends are worn down. They need not come in: where they carry nothing, leave them out.{on}",
         };

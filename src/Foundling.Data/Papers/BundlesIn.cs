@@ -284,7 +284,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
             cancel).ConfigureAwait(false)
         || await Known<BenchEvent>(tag.Log.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<Wait>(tag.Waits.Select(x => x.Id),
             cancel).ConfigureAwait(false)
-        || await Known<RubRecord>(tag.Rubs.Select(x => x.Id), cancel).ConfigureAwait(false)
+        || await Known<RubRecord>((tag.Rubs ?? []).Select(x => x.Id), cancel).ConfigureAwait(false)
         || await Known<SoleRecord>(tag.Surveys.Select(x => x.Id), cancel).ConfigureAwait(false) || await Known<ProofRecord>(tag.Proofs.Select(x => x.Id),
             cancel).ConfigureAwait(false);
 
@@ -314,7 +314,7 @@ public sealed partial class BundlesIn(TagBook tags, PictureStore pictures, Patte
             Log = [.. tag.Log.Select(x => x with { Id = events[x.Id], Corrects = Now(events, x.Corrects) })],
             Waits = [.. tag.Waits.Select(x => x with { Id = Guid.CreateVersion7() })],
             Surveys = [.. tag.Surveys.Select(x => x with { Id = Guid.CreateVersion7() })],
-            Rubs = [.. tag.Rubs.Select(x => x with { Id = Guid.CreateVersion7() })],
+            Rubs = tag.Rubs is null ? null : [.. tag.Rubs.Select(x => x with { Id = Guid.CreateVersion7() })],
             Proofs = [.. tag.Proofs.Select(x => x with { Id = Guid.CreateVersion7() })],
         };
     }

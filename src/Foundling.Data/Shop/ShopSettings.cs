@@ -32,6 +32,15 @@ public sealed class ShopSettings
 
     /// <summary>Where the thermometer of the shop is heard, as <see cref="Devices.LineSources"/> writes it; empty for read by hand.</summary>
     public string Thermometer { get; set; } = "";
+
+    /// <summary>Where the bench indicator is heard, written in the same way; empty for none.</summary>
+    public string Indicator { get; set; } = "";
+
+    /// <summary>What a bare number of it is.</summary>
+    public Core.Soles.IndicatorUnit IndicatorUnit { get; set; }
+
+    /// <summary>True where it counts up when its tip goes down.</summary>
+    public bool IndicatorTurned { get; set; }
 }
 
 /// <summary>The one clock that may run.</summary>

@@ -127,8 +127,9 @@ public sealed class CauseTests
         PlanQuestion jack = Read(Asking.Ask(KindIds.WoodenBenchPlane, AimKind.Work, Asking.F(PartIds.Body, FindingKind.Wind, 2)), PartIds.Body,
             MeasureIds.Wind, 1.6);
         Deed plane = Step(jack, StepKey.SoleWood)!;
-        plane.How.ShouldContain("The sticks read 1.6 mm: 0.8 mm off each of the two high corners first");
-        plane.MetalRemovedMm.ShouldBeGreaterThanOrEqualTo(0.8);
+        plane.How.ShouldStartWith("The sticks read 1.6 mm at 450 mm, which is 0.2");
+        plane.How.ShouldContain("mm over its width: 0.1");
+        plane.MetalRemovedMm.ShouldBe(0.12, 0.03, "half the wind over its width, not half of what long sticks show");
     }
 
     [Fact]

@@ -88,11 +88,18 @@ internal static class SoleRules
             q.Sheets(SupplyIds.P180Sheet, minutes, 1 - a.LapCoarseShare - a.LapMiddleShare)];
     }
 
-    // Half of what the sticks read at each of the two high corners.
-    private static double? Sticks(PlanQuestion q) => q.Measured(MeasureIds.Wind, PartIds.Body);
+    /// <summary>What the sticks say of the sole: they are longer than it is wide, so they show more than its wind; null where none were laid on.</summary>
+    private static WoodenSoleResult? Sticks(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        return q.Measured(MeasureIds.Wind, PartIds.Body) is > 0 and double read ? WoodenSole.Of(new WoodenSoleInput(read, a.UsualStickMm,
+            q.Facts.SoleWidthMm(a), q.Tool.BedDeg, a.MouthWearDeg, q.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm)) : null;
+    }
 
-    private static string Corners(PlanQuestion q) => Sticks(q) is > 0 and double wind
-        ? $"The sticks read {wind:0.0#} mm: {wind / 2:0.0#} mm off each of the two high corners first, across from one another."
+    private static string Corners(PlanQuestion q) => Sticks(q) is { } sole
+        ? $"The sticks read {q.Measured(MeasureIds.Wind, PartIds.Body):0.0#} mm at {q.Shop.Assumptions.UsualStickMm:0} mm, which is {sole.WindMm:0.00} mm over "
+            + $"its width: {sole.RemovalAtHighCornersMm:0.00} mm off each of the two high corners first, across from one another. That opens the mouth "
+            + $"by {sole.MouthOpensMm:0.00} mm."
         : "High corners first, half the wind at each.";
 
     private static IReadOnlyList<CautionId> Lapped(PlanQuestion q) => q.Way(ChoiceId.Lubricant) == WayId.Spirit ? [.. Heavy(q), CautionId.Solvent] : Heavy(q);
@@ -220,7 +227,7 @@ internal static class SoleRules
             How = Corners(q) + " Then whole strokes. Wipe damp, let the fuzz rise, last light pass, then finish the bare sole "
                 + "as the rest. Mind the mouth.",
             Reason = "Each shaving off the sole opens the mouth.", FinishTest = "Sticks in line, no light under a straightedge at toe, mouth and heel.",
-            Undoable = false, MetalRemovedMm = Sticks(q) is double wind ? Math.Max(wind / 2, q.Metal(StepKey.SoleWood)) : q.Metal(StepKey.SoleWood),
+            Undoable = false, MetalRemovedMm = Sticks(q)?.RemovalAtHighCornersMm ?? q.Metal(StepKey.SoleWood),
             SurfaceLost = SurfaceId.WornSole, Cautions = [CautionId.WoodDust],
         }, buys: 14),
         PlanRule.One("check the mouth", "A worn mouth is patched, not wished away.", [NotKeep, Wooden], q =>

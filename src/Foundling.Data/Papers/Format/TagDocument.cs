@@ -175,8 +175,8 @@ public sealed record TagBody : Item
     /// <summary>Sole surveys.</summary>
     public IReadOnlyList<SurveyItem> Surveys { get; init; } = [];
 
-    /// <summary>Rubs of the marked sole.</summary>
-    public IReadOnlyList<RubItem> Rubs { get; init; } = [];
+    /// <summary>Rubs of the marked sole; null for none, as papers from before them have it.</summary>
+    public IReadOnlyList<RubItem>? Rubs { get; init; }
 
     /// <summary>Proof readings.</summary>
     public IReadOnlyList<ProofItem> Proofs { get; init; } = [];

@@ -175,7 +175,7 @@ public static class TagPapers
             Log = [.. x.Log.Select(i => Of(i) with { More = more.At("log", i.Id) })],
             Waits = [.. x.Waits.Select(i => Of(i) with { More = more.At("waits", i.Id) })],
             Surveys = [.. x.Surveys.Select(i => Of(i) with { More = more.At("surveys", i.Id) })],
-            Rubs = [.. x.Rubs.Select(i => Of(i) with { More = more.At("rubs", i.Id) })],
+            Rubs = x.Rubs.Count == 0 ? null : [.. x.Rubs.Select(i => Of(i) with { More = more.At("rubs", i.Id) })],
             Proofs = [.. x.Proofs.Select(i => Of(i) with { More = more.At("proofs", i.Id) })],
             More = more.At("", ""),
         };
@@ -194,7 +194,7 @@ public static class TagPapers
         KinFit = x.KinFit, Findings = [.. x.Findings.Select(From)], Measurements = [.. x.Measurements.Select(From)], Tried = x.Tried,
         TriedNote = x.TriedNote, Decision = x.Decision, DecisionReason = x.DecisionReason, Counts = [.. x.Counts.Select(From)],
         Pictures = [.. x.Pictures.Select(From)], Plan = x.Plan, Marks = [.. x.Marks.Select(From)], Log = [.. x.Log.Select(From)],
-        Waits = [.. x.Waits.Select(From)], Surveys = [.. x.Surveys.Select(From)], Rubs = [.. x.Rubs.Select(From)], Proofs = [.. x.Proofs.Select(From)],
+        Waits = [.. x.Waits.Select(From)], Surveys = [.. x.Surveys.Select(From)], Rubs = [.. (x.Rubs ?? []).Select(From)], Proofs = [.. x.Proofs.Select(From)],
         Unread = Unread.Gather(x),
     };
 }

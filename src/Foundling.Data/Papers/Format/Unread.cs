@@ -64,7 +64,7 @@ internal sealed class Unread
         .. tag.Log.Select(x => ($"log/{x.Id}", (Item)x)),
         .. tag.Waits.Select(x => ($"waits/{x.Id}", (Item)x)),
         .. tag.Surveys.Select(x => ($"surveys/{x.Id}", (Item)x)),
-        .. tag.Rubs.Select(x => ($"rubs/{x.Id}", (Item)x)),
+        .. (tag.Rubs ?? []).Select(x => ($"rubs/{x.Id}", (Item)x)),
         .. tag.Proofs.Select(x => ($"proofs/{x.Id}", (Item)x)),
     ];
 }

@@ -1027,6 +1027,23 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<double>("HumidityPercent")
                         .HasColumnType("REAL");
 
+                    b.Property<string>("Indicator")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("''");
+
+                    b.Property<bool>("IndicatorTurned")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(false);
+
+                    b.Property<string>("IndicatorUnit")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("'Millimetres'");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT");

@@ -1,25 +1,31 @@
+using System.Globalization;
+using System.Text.Json;
 using Foundling.Core;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
+using Foundling.Data.Devices;
+using Foundling.Data.Shop;
 using Foundling.Data.Soles;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.Filters;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The sole: readings in, map out.</summary>
 [RequestSizeLimit(2 * MostFileBytes)]
-public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, TimeProvider time) : TagPageModel(tags)
+public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, ShopBook shop, TimeProvider time) : TagPageModel(tags)
 {
     /// <summary>Largest readings file taken, bytes.</summary>
     public const long MostFileBytes = 2 * 1024 * 1024;
 
-    private const int GridColumns = 8;
+    private const int GridColumns = 8, MostWords = 60;
 
     /// <inheritdoc />
     public override string Here => "state";
@@ -62,8 +68,71 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
 
     private SurveyGrid Grid => SurveyGrid.Of(LengthMm, WidthMm, GridColumns);
 
+    /// <summary>Where the indicator of the shop is heard, and how it is read.</summary>
+    public ShopSettings Settings { get; private set; } = new();
+
+    /// <inheritdoc />
+    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    {
+        Settings = await shop.Read(HttpContext.RequestAborted);
+        await base.OnPageHandlerExecutionAsync(context, next);
+    }
+
     /// <summary>Shows the last survey.</summary>
     public void OnGet() => Draw();
+
+    /// <summary>What the indicator says, a line for each of its lines, for as long as somebody listens.</summary>
+    public async Task<IActionResult> OnGetLive(CancellationToken cancel)
+    {
+        Response.ContentType = "application/x-ndjson; charset=utf-8";
+        var watch = new IndicatorWatch(new IndicatorSetup(Settings.IndicatorUnit, Settings.IndicatorTurned), Shop.Assumptions);
+        try
+        {
+            ILineSource source = LineSources.Open(Settings.Indicator, () => new SimulatedIndicator(Grid, LengthMm, WidthMm, time));
+            await foreach (string line in source.Lines(cancel))
+            {
+                IndicatorSaid said = watch.Hear(line);
+                await Say(new { shown = said.Mm is double mm ? units.Show(mm) : null, steady = said.Steady is double z ? Height(z) : null, wild = said.Wild },
+                    cancel);
+            }
+            await Say(new { over = "The instrument has said its last." }, cancel);
+        }
+        catch (InputException fault)
+        {
+            await Say(new { over = fault.Sentence }, cancel);
+        }
+        catch (Exception fault) when (fault is IOException or System.Net.Sockets.SocketException or UnauthorizedAccessException)
+        {
+            await Say(new { over = "The instrument cannot be heard. Is it on, and is its address right?" }, cancel);
+        }
+        return new EmptyResult();
+    }
+
+    private async Task Say(object what, CancellationToken cancel)
+    {
+        await Response.WriteAsync(JsonSerializer.Serialize(what, OpenJson.Options) + "\n", cancel);
+        await Response.Body.FlushAsync(cancel);
+    }
+
+    // As it is typed into a field, with its unit, so that nothing is lost on the way back.
+    private static string Height(double mm) => string.Create(CultureInfo.InvariantCulture, $"{mm:0.####} mm");
+
+    /// <summary>Says where the indicator is heard, and how it is read.</summary>
+    public async Task<IActionResult> OnPostIndicator(string? kind, string? address, IndicatorUnit unit, bool turned)
+    {
+        try
+        {
+            string heard = kind == LineSources.Simulated ? kind : kind == "device" ? LineSources.Checked(address) : "";
+            ShopSettings settings = await shop.ForChange();
+            (settings.Indicator, settings.IndicatorUnit, settings.IndicatorTurned) = (heard, unit, turned);
+            await shop.Save(settings);
+            return LocalRedirect($"/tag/{Tool.Number}/sole#grid");
+        }
+        catch (InputException fault)
+        {
+            return Refused("Indicator", fault.Sentence);
+        }
+    }
 
     /// <summary>Imports readings from a file or pasted text.</summary>
     public async Task<IActionResult> OnPostImport(IFormFile? file, string? text, [FromForm] SurveySaid said)
@@ -162,7 +231,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Time
                 $"These readings are {units.Show(read.FlatnessLsqMm)} apart, and no sole is. Were the heights thousandths of a millimetre? "
                     + "Choose it below; or tick that it is really so.");
         }
-        await Keep(input, source.Length > 0 && Said.State.Length > 0 ? $"{source}, {Said.State}" : source);
+        await Keep(input, string.IsNullOrWhiteSpace(Said.State) ? source : $"{source}, {Shorten.To(Said.State, MostWords)}");
     }
 
     private async Task Keep(GridSurveyInput input, string source)
@@ -248,7 +317,7 @@ public sealed record SurveySaid
     public string? Plate { get; init; }
 
     /// <summary>How the tool stood: mounted and under tension, or bare.</summary>
-    public string State { get; init; } = "";
+    public string? State { get; init; }
 
     /// <summary>The readings come to those of the last survey.</summary>
     public bool More { get; init; }
