@@ -139,6 +139,25 @@ namespace Foundling.Benchmarks
         [Benchmark]
         public GridSurveyResult Survey() => GridSurvey.Read(_sole, Assumptions.Standard);
 
+        private readonly List<double[]> _cloud = [.. Enumerable.Range(0, 10_000).Select(i => new[] { i * 37 % 245.0, i * 11 % 60.0,
+            Math.Sin(i * 0.7) * 0.05 })];
+
+        /// <summary>Least squares and minimum zone of 10,000 readings.</summary>
+        [Benchmark]
+        public double ManyReadings() => Planes.Range(_cloud, Planes.LeastSquares(_cloud)) + Planes.MinimumZone(_cloud).HeightMm;
+
+        /// <summary>A sole of 60 by 12 cells lapped as a film.</summary>
+        [Benchmark]
+        public int Film() => Lapping.Film(new LappingInput(300, _sole.WidthMm, "P80", new SoleShape(0.1, 0, 0.02), MouthFrontMm: 80),
+            Assumptions.Standard).Frames.Count();
+
+        private static readonly MarkLeft[][] Ends = [.. Enumerable.Range(0, MarksReader.Across).Select(_ => Enumerable.Range(0, MarksReader.Along)
+            .Select(i => i is < 2 or > 9 ? MarkLeft.Gone : MarkLeft.Left).ToArray())];
+
+        /// <summary>Marks read once.</summary>
+        [Benchmark]
+        public MarksResult Marks() => MarksReader.Read(new MarksInput(_sole.LengthMm, 60, [new MarksSeen(30, Ends)], MouthFrontMm: 80), Assumptions.Standard);
+
         [Benchmark]
         public ThinPlate Map() => new(_sole.PointsMm);
 

@@ -212,6 +212,12 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         (await host.Visit().Get("/tag/24/sole/lap")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await host.Visit().Get("/tag/24/sole/marks")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        Visitor visitor = host.Visit();
+        IHtmlDocument other = await visitor.Page("/tag/31/sole/marks");
+        var form = (IHtmlFormElement)other.QuerySelector("form[action*='handler=Look']")!;
+        form.Action = "/tag/24/sole/marks?handler=Look";
+        (await Visitor.Read(await visitor.Submit(form, other, new() { ["strokes"] = "30" }))).Title.ShouldBe("This page cannot be shown · Foundling");
+        (await visitor.Page("/tag/24/log")).Body!.TextContent.ShouldNotContain("Marks on the sole");
         (await host.Visit().Get("/tag/24/sole/lap?handler=film")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 }

@@ -68,6 +68,10 @@ public sealed class MarksModel(TagBook tags, TimeProvider time) : TagPageModel(t
     /// <summary>Keeps what was seen.</summary>
     public async Task<IActionResult> OnPostLook(string? strokes, string?[]? row, string? grit, LappingPlate plate, bool remarked, bool anew)
     {
+        if (!KnownFacts.Tool.HasMetalSole)
+        {
+            return NotFound();
+        }
         (Strokes, Grit, Plate, Remarked) = (strokes ?? "", grit ?? Grit, plate, remarked);
         Rows = [.. (row ?? []).Select(r => r ?? "").Concat(Enumerable.Repeat("", MarksReader.Across)).Take(MarksReader.Across)];
         try

@@ -84,6 +84,10 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     /// <summary>What the indicator says, a line for each of its lines, for as long as somebody listens.</summary>
     public async Task<IActionResult> OnGetLive(CancellationToken cancel)
     {
+        if (Settings.Indicator.Length == 0)
+        {
+            return NotFound();
+        }
         Response.ContentType = "application/x-ndjson; charset=utf-8";
         var watch = new IndicatorWatch(new IndicatorSetup(Settings.IndicatorUnit, Settings.IndicatorTurned), Shop.Assumptions);
         try
