@@ -62,7 +62,9 @@ public sealed partial record Assumptions
     [Assumed("um", "P320 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP320Um { get; init; } = 2.2;
     [Assumed("um", "P400 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP400Um { get; init; } = 1.6;
 
-    [Assumed("", "depth of the scratch that a grain leaves, as a share of its size", Heading = "From grit to grit")] public double ScratchShare { get; init; } = 0.08;
+    [Assumed("", "depth of the scratch that a grain leaves, as a share of its size",
+        Heading = "From grit to grit")] public double ScratchShare { get; init; } = 0.08;
+    [Assumed("um", "grain of the coarsest sheet that one laps on")] public double CoarsestSheetUm { get; init; } = 340;
     [Assumed("times", "a scratch is rubbed out by taking off so many times its depth")] public double ScratchTimes { get; init; } = 1.2;
     [Assumed("min", "changing to another abrasive")] public double GritChangeMin { get; init; } = 1.5;
     [Assumed("min", "cleaning off the last grit")] public double GritCleanMin { get; init; } = 1;

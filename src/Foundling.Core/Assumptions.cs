@@ -173,7 +173,8 @@ public sealed partial record Assumptions
     [Assumed("um", "wear that makes a mark faint")] public double MarkFaintUm { get; init; } = 0.3;
     [Assumed("", "share of the fields that are misread when marks are looked at")] public double MarkMisread { get; init; } = 0.05;
     [Assumed("", "chance of a shape from which on marks are believed")] public double MarksSureShare { get; init; } = 0.75;
-    [Assumed("strokes", "the first look at the marks comes after at least")] public double LookStrokesLeast { get; init; } = 20;
+    [Assumed("strokes", "marks on a sole nobody knows are first looked at after")] public double LookStrokesFirst { get; init; } = 30;
+    [Assumed("strokes", "a look at the marks comes after at least")] public double LookStrokesLeast { get; init; } = 20;
     [Assumed("strokes", "and after at most")] public double LookStrokesMost { get; init; } = 100;
     [Assumed("", "share of the strokes still wanted until the next look")] public double LookStrokesShare { get; init; } = 0.25;
     [Assumed("1/min", "strokes a minute")] public double StrokesPerMinute { get; init; } = 60;

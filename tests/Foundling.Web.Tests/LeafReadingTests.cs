@@ -27,7 +27,8 @@ public sealed class WideHost : TestHost
 public sealed partial class LeafReadingTests(WideHost host) : IClassFixture<WideHost>
 {
     private static readonly string[] Leaves =
-        ["origin", "state", "aim", "rod", "log", "proof", "papers", "ways", "rules", "needs", "sole", "sole/lap", "sole/marks", "sole/wood", "book", "condition"];
+        ["origin", "state", "aim", "rod", "log", "proof", "papers", "ways", "rules", "needs", "sole", "sole/lap", "sole/marks", "sole/wood", "book",
+            "condition"];
 
     [Fact]
     public async Task Every_leaf_of_every_tag_says_the_same_as_with_everything_read()

@@ -34,8 +34,9 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
                 .Select(l => JsonSerializer.Deserialize<JsonElement>(l))];
         }
         List<JsonElement> film = await Film("");
-        int cells = film[0].GetProperty("cells").GetArrayLength();
-        film.Skip(1).ShouldAllBe(f => f.GetProperty("c").GetString()!.Length == cells);
+        int fields = film[0].GetProperty("columns").GetInt32() * film[0].GetProperty("rows").GetInt32();
+        film.Skip(1).ShouldAllBe(f => f.GetProperty("marks").GetString()!.Length == fields && f.GetProperty("touch").GetString()!.Length == fields);
+        film[1].GetProperty("marks").GetString()!.Count(m => m == 'l').ShouldBeGreaterThan(fields / 2, "all marks are there at first");
         film[^1].GetProperty("end").GetBoolean().ShouldBeTrue();
         film[1].GetProperty("said").GetString()!.ShouldStartWith("after 0 strokes");
         (await Film("&move=50|40|30"))[^1].GetProperty("n").GetDouble().ShouldNotBe(film[^1].GetProperty("n").GetDouble());
@@ -118,11 +119,13 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         (await Import(visitor, await visitor.Page("/tag/17/sole"), "90,10,-0.6\n0,3,0.05", ("said.More", "true"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         IHtmlDocument page = await visitor.Page("/tag/17/sole");
         page.QuerySelector(".lead span")!.TextContent.ShouldContain("28 readings");
+        page.QuerySelectorAll("form[action*='handler=Forget']").Length.ShouldBe(1, "it goes on with the one of yesterday, and stands for it");
         int pit = page.QuerySelectorAll("input[name=left]").Length - 2;
         (await visitor.SubmitMany(page, "form[action*='handler=LeaveOut']", [("left", $"{pit}")])).StatusCode.ShouldBe(HttpStatusCode.Found);
         page = await visitor.Page("/tag/17/sole");
         page.QuerySelector(".lead span")!.TextContent.ShouldContain("1 left out");
         page.QuerySelectorAll("path.leftout").Length.ShouldBe(1);
+        (await visitor.Page("/tag/17/log")).Body!.TextContent.ShouldContain("1 reading left out of the sole survey: 27 readings");
         string csv = await (await visitor.Get("/tag/17/sole?handler=Csv")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
         csv.Split('\n', StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(28, "a heading and the readings that count");
         string svg = await (await visitor.Get("/tag/17/sole?handler=Svg")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
@@ -202,8 +205,13 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         (await visitor.Page("/tag/40/sole/wood?sticks=0.1&hollow=0.6")).QuerySelectorAll(".woodsole path.off").Length.ShouldBe(4);
         (await visitor.Page("/tag/40/sole/wood?sticks=0.1&mouth=12")).Body!.TextContent.ShouldContain("let a piece into the sole");
         Faults(await visitor.Page("/tag/40/sole/wood?sticks=wide")).ShouldContain("not a length");
-        (await visitor.Submit(page, "form[action*='handler=Keep']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
-        (await visitor.Page("/tag/40/sole/wood")).QuerySelector<IHtmlInputElement>("#sticks")!.Value.ShouldBe("1.1");
+        page = await visitor.Page("/tag/40/sole/wood?sticks=-1.1&long=400&mouth=2.4");
+        HttpResponseMessage kept = await visitor.Submit(page, "form[action*='handler=Keep']", []);
+        (await visitor.Page(kept.Headers.Location!.ToString())).QuerySelector(".woodsole title")!.TextContent.ShouldContain("toe, far", Case.Insensitive,
+            "what was said stays in the address");
+        page = await visitor.Page("/tag/40/sole/wood");
+        page.QuerySelector<IHtmlInputElement>("#sticks")!.Value.ShouldBe("1.1");
+        page.QuerySelectorAll(".woodsole path.off").ShouldBeEmpty("how much was kept, not which way");
         (await visitor.Get("/tag/31/sole/wood")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 

@@ -195,6 +195,12 @@ public sealed class Ladder
         { Stages = stages };
     }
 
+    /// <summary>Sheets that can be had, as coarse as one laps on.</summary>
+    /// <param name="table">The table of grits.</param>
+    /// <param name="a">How coarse that is.</param>
+    public static IEnumerable<LadderAbrasive> Market(GritTable table, Assumptions a) => table.Sizes
+        .Where(s => s.Flat && s.System == GritFinish.Papers && s.Um <= a.CoarsestSheetUm).Select(s => new LadderAbrasive($"{s.Grit} sheet", s.Um));
+
     /// <summary>The one abrasive, of those that can be had, that would save most time; null where none saves any.</summary>
     /// <param name="input">The face and what is owned.</param>
     /// <param name="market">What can be had.</param>

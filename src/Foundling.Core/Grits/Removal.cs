@@ -69,5 +69,5 @@ public static class Removal
 
     /// <summary>Sheets that so many strokes use up.</summary>
     public static int Sheets(double sizeUm, double strokes, Assumptions a) =>
-        Whole.Ceiling(strokes / (sizeUm <= SizeOf("P80") ? a.StrokesPerFineSheet : a.StrokesPerCoarseSheet));
+        Whole.Ceiling(strokes / Math.Max(1, sizeUm <= SizeOf("P80") ? a.StrokesPerFineSheet : a.StrokesPerCoarseSheet));
 }

@@ -1,3 +1,4 @@
+using Foundling.Core.Grits;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
@@ -25,7 +26,8 @@ public static class Amounts
     public static Need Sheets(this PlanQuestion q, SupplyId item, double minutes, double share)
     {
         Assumptions a = q.Shop.Assumptions;
-        return Need.Of(item, Math.Max(1, Whole.Ceiling(minutes * a.StrokesPerMinute / Math.Max(1, a.StrokesPerFineSheet) * Math.Max(0, share))));
+        double um = Removal.SizeOf(Supplies.Find(item)!.Grain!.Grit)!.Value;
+        return Need.Of(item, Math.Max(1, Removal.Sheets(um, minutes * a.StrokesPerMinute * Math.Max(0, share), a)));
     }
 
     /// <summary>What a square decimetre takes of a material, in the unit of the material.</summary>

@@ -60,6 +60,9 @@ public sealed class StoreItem
         Class = Class, Grain = Grain,
     };
 
+    /// <summary>How coarse it is: as the shop says, else as the book does; null for what is no abrasive.</summary>
+    public Grain? Coarseness => Grain ?? Supply.Grain;
+
     /// <summary>True for something of the shop's own.</summary>
     public bool IsOwn => Supplies.Find(Item) is null;
 
@@ -119,7 +122,7 @@ public sealed class StoreItem
 
     /// <summary>The same in two or three words, and whether it is past its day.</summary>
     public string Brief(DateOnly today) => IsPast(today) ? "past its day" : Amount <= 0 && Stock == Stock.Low ? "look: used up?"
-        : Amount is null && Supply.Kit && (Grain ?? Supply.Grain) is { } grain ? $"{grain.System} {grain.Grit}" : Standing;
+        : Amount is null && Supply.Kit && Coarseness is { } grain ? $"{grain.System} {grain.Grit}" : Standing;
 
     /// <summary>True for what somebody should see to.</summary>
     public bool IsWanting(DateOnly today) => Stock != Stock.Have || Wants(today) is not null;

@@ -43,7 +43,7 @@ public static class Vessels
     public static Vessel Of(StoreItem item)
     {
         Supply supply = item.Supply;
-        AbrasiveForm? form = (item.Grain ?? supply.Grain)?.Form;
+        AbrasiveForm? form = item.Coarseness?.Form;
         return form is AbrasiveForm.Stone or AbrasiveForm.Plate ? Vessel.Slab
             : form == AbrasiveForm.Belt ? Vessel.Belt
             : form == AbrasiveForm.Wheel || supply.Id == SupplyIds.WireWheel || supply.Id == SupplyIds.BuffingWheel ? Vessel.Wheel

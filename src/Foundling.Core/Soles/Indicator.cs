@@ -1,48 +1,22 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Soles;
-
-/// <summary>What a bare number of an instrument is.</summary>
-public enum IndicatorUnit
-{
-    /// <summary>Millimetres.</summary>
-    Millimetres,
-
-    /// <summary>Thousandths of a millimetre.</summary>
-    Micrometres,
-
-    /// <summary>Inches.</summary>
-    Inches,
-}
 
 /// <summary>How the lines of an instrument are read; set once.</summary>
 /// <param name="Unit">What a bare number is.</param>
 /// <param name="Turned">True where it counts up when the tip goes down.</param>
-public sealed partial record IndicatorSetup(IndicatorUnit Unit = IndicatorUnit.Millimetres, bool Turned = false)
+public sealed partial record IndicatorSetup(BareUnit Unit = BareUnit.Millimetres, bool Turned = false)
 {
-    private const double UmInMm = 1000, MmAnInch = 25.4, MostMm = 200;
+    private const double MostMm = 200;
 
     /// <summary>The height a line says, mm, up positive; null for a line that is no reading.</summary>
     /// <param name="line">A line of the instrument: "0.012", "+12 um", "Z=-0.0004 in".</param>
-    public double? Read(string line)
-    {
-        Match said = Line().Match(line);
-        if (!said.Success || !double.TryParse(said.Groups["value"].Value.Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out double value))
-        {
-            return null;
-        }
-        double mm = value * (said.Groups["unit"].Value.ToLowerInvariant() switch
-        {
-            "mm" => 1, "um" or "µm" => 1 / UmInMm, "in" or "\"" => MmAnInch,
-            _ => Unit switch { IndicatorUnit.Micrometres => 1 / UmInMm, IndicatorUnit.Inches => MmAnInch, _ => 1 },
-        });
-        return Math.Abs(mm) <= MostMm ? Turned ? -mm : mm : null;
-    }
+    public double? Read(string line) =>
+        Length.TryParse(Name().Replace(line, ""), out double mm, Unit) && Math.Abs(mm) <= MostMm ? Turned ? -mm : mm : null;
 
-    [GeneratedRegex(@"^\s*(?:[HXYZ]\s*[=:]?\s*)?(?<value>[+-]?\s*\d{1,7}(?:[.,]\d{1,7})?)\s*(?<unit>mm|um|µm|in|"")?\s*$",
-        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
-    private static partial Regex Line();
+    [GeneratedRegex(@"^\s*[HXYZ]\s*[=:]?\s*", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
+    private static partial Regex Name();
 }
 
 /// <summary>What a line of an instrument came to.</summary>

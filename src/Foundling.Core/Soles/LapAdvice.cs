@@ -16,6 +16,9 @@ public sealed record HandsTried(string Where, double XMm, LappingResult Result)
 /// <summary>Where to press, and when to look.</summary>
 public static class LapAdvice
 {
+    /// <summary>The paper that does the flattening, and the one whose marks are easily read.</summary>
+    public const string CoarsePaper = "P80", MarksPaper = "P120";
+
     private const double Quarter = 0.25;
 
     /// <summary>The same sole with the hands at the usual places, one after the other.</summary>
@@ -30,7 +33,8 @@ public static class LapAdvice
         {
             places.Insert(1, ("over the mouth", mouth));
         }
-        return [.. places.Select(p => new HandsTried(p.Where, p.X, Lapping.Simulate(input with { ForceXMm = p.X, ForceYMm = null, Presses = null }, a, cancel)))];
+        return [.. places.Select(p => new HandsTried(p.Where, p.X,
+            Lapping.Simulate(input with { ForceXMm = p.X, ForceYMm = null, Presses = null }, a, cancel)))];
     }
 
     /// <summary>The place that brings the sole in with the least metal off its deepest spot; null where none does.</summary>

@@ -92,6 +92,13 @@ public sealed class LapSole
         return (Planes.AreSpread(counted) ? Planes.MinimumZone(counted).HeightMm : 0, zones?.ErrorMm);
     }
 
+    /// <summary>The field that a cell lies in where the sole is looked at in so many fields, column by column.</summary>
+    /// <param name="i">Which of the cells that bear.</param>
+    /// <param name="columns">Fields along it.</param>
+    /// <param name="rows">Fields across.</param>
+    public int Field(int i, int columns, int rows) => (Math.Min(columns - 1, Index[i] / Ny * columns / Nx) * rows)
+        + Math.Min(rows - 1, Index[i] % Ny * rows / Ny);
+
     private double CentreX(int cell) => ((cell / Ny) + 0.5) * LengthMm / Nx;
 
     private double CentreY(int cell) => ((cell % Ny) + 0.5) * WidthMm / Ny;

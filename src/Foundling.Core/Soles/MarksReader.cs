@@ -65,7 +65,7 @@ public sealed record MarksSeen(double Strokes, IReadOnlyList<IReadOnlyList<MarkL
 /// <param name="Grooves">Grooves.</param>
 /// <param name="Metal">What it is made of.</param>
 /// <param name="GritUm">Mean size of the grain where the grade is none of the listed, µm.</param>
-public sealed record MarksInput(double LengthMm, double WidthMm, IReadOnlyList<MarksSeen> Seen, string Grit = "P120",
+public sealed record MarksInput(double LengthMm, double WidthMm, IReadOnlyList<MarksSeen> Seen, string Grit = LapAdvice.MarksPaper,
     LappingPlate Plate = LappingPlate.PaperOnGlass, double? ForceN = null, double? ForceXMm = null, double? MouthFrontMm = null,
     MouthOpening? MouthOpening = null, IReadOnlyList<Groove>? Grooves = null, LapMetal Metal = LapMetal.Iron, double? GritUm = null);
 
@@ -103,7 +103,7 @@ public static class MarksReader
     /// <summary>Fields along and across that a sole is usually read in.</summary>
     public const int Along = 12, Across = 5;
 
-    private const double MostStrokes = 5000, UmInMm = 1000;
+    private const double MostStrokes = 5000;
 
     // Sizes of a form that are tried, mm: as far apart as marks can tell.
     private static readonly double[] Amounts = [0.02, 0.03, 0.045, 0.07, 0.1, 0.15, 0.22, 0.3, 0.4];
@@ -120,7 +120,8 @@ public static class MarksReader
         Checked(input);
         List<Candidate> all = [.. Candidates(input)];
         double[] score = new double[all.Count];
-        Parallel.For(0, all.Count, new ParallelOptions { CancellationToken = cancel }, i => score[i] = Math.Log(all[i].Weight) + Agreement(input, all[i].Shape, a));
+        Parallel.For(0, all.Count, new ParallelOptions { CancellationToken = cancel },
+            i => score[i] = Math.Log(all[i].Weight) + Agreement(input, all[i].Shape, a));
         double best = score.Max();
         double[] chance = [.. score.Select(s => Math.Exp(s - best))];
         double sum = chance.Sum();
@@ -180,8 +181,8 @@ public static class MarksReader
             yield return new Candidate(SoleForm.RoundedEnds, mm, new SoleShape(EndsMm: mm), share);
             foreach ((double x, double y) in DipPlaces)
             {
-                yield return new Candidate(SoleForm.Dip, mm, new SoleShape(Dips: [new Dip(x * input.LengthMm, y * input.WidthMm, mm, input.WidthMm * DipShare)]),
-                    share / DipPlaces.Length);
+                var dip = new Dip(x * input.LengthMm, y * input.WidthMm, mm, input.WidthMm * DipShare);
+                yield return new Candidate(SoleForm.Dip, mm, new SoleShape(Dips: [dip]), share / DipPlaces.Length);
             }
         }
     }
@@ -217,34 +218,18 @@ public static class MarksReader
         double total = 0, cell = Math.Clamp(Math.Min(input.LengthMm / columns, input.WidthMm / rows) / within, 1, MostCellMm);
         double[] looks = [.. input.Seen.Select(s => total += s.Strokes)];
         (LapSole sole, IReadOnlyList<double[]> wears) = Lapping.Wears(Lapped(input, shape, cell, (int)Math.Ceiling(total)), looks, a);
-        int[] field = [.. sole.Index.Select(c => (Math.Min(columns - 1, c / sole.Ny * columns / sole.Nx) * rows) + Math.Min(rows - 1, c % sole.Ny * rows / sole.Ny))];
         double[] marked = new double[sole.Index.Count];
         List<MarkLeft[]> told = [];
         for (int k = 0; k < looks.Length; k++)
         {
             marked = input.Seen[k].Remarked && k > 0 ? wears[k - 1] : marked;
-            told.Add(Fields(wears[k], marked, field, rows * columns, a));
+            told.Add(MarkFields.Of(sole, wears[k], columns, rows, a, marked));
         }
         return told;
     }
 
     // Cells of the reckoning to a field that is tapped, each way.
     private const int Within = 2;
-
-    /// <summary>What a look would see of each field: what most of its cells are.</summary>
-    private static MarkLeft[] Fields(double[] wear, double[] marked, int[] field, int fields, Assumptions a)
-    {
-        int[] gone = new int[fields], faint = new int[fields], there = new int[fields];
-        for (int i = 0; i < wear.Length; i++)
-        {
-            double um = (wear[i] - marked[i]) * UmInMm;
-            there[field[i]]++;
-            gone[field[i]] += um >= a.MarkGoneUm ? 1 : 0;
-            faint[field[i]] += um >= a.MarkFaintUm ? 1 : 0;
-        }
-        return [.. Enumerable.Range(0, fields).Select(f => there[f] == 0 ? MarkLeft.Unseen : 2 * gone[f] >= there[f] ? MarkLeft.Gone
-            : 2 * faint[f] >= there[f] ? MarkLeft.Faint : MarkLeft.Left)];
-    }
 
     /// <summary>What somebody would see who read a sole of this shape without a slip: rows across, each from toe to heel.</summary>
     /// <param name="input">The sole and the looks; their fields are counted, not read.</param>
@@ -253,7 +238,8 @@ public static class MarksReader
     public static IReadOnlyList<MarkLeft[][]> WouldSee(MarksInput input, SoleShape shape, Assumptions a)
     {
         int rows = input.Seen[0].Cells.Count;
-        return [.. Left(input, shape, FineWithin, a).Select(told => Enumerable.Range(0, rows).Select(j => told.Where((_, f) => f % rows == j).ToArray()).ToArray())];
+        return [.. Left(input, shape, FineWithin, a).Select(told =>
+            Enumerable.Range(0, rows).Select(j => told.Where((_, f) => f % rows == j).ToArray()).ToArray())];
     }
 
     private const int FineWithin = 4;

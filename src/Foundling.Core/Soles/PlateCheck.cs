@@ -46,7 +46,8 @@ public static class PlateCheck
         double?[] pairs = [input.AbMm, input.AcMm, input.BcMm];
         if (pairs.Any(p => p is not null) && pairs.Any(p => p is null))
         {
-            throw new InputException("three_pairs", "ab_mm", null, "all three pairs", "Three plates tell their bows only when all three pairs are compared.");
+            throw new InputException("three_pairs", "ab_mm", null, "all three pairs",
+                "Three plates tell their bows only when all three pairs are compared.");
         }
         if (input.Laid is null && input.AbMm is null && input.SoleLengthMm is null)
         {

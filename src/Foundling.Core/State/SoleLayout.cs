@@ -21,12 +21,15 @@ public sealed record SoleLayout(double LengthMm, double WidthMm, double? MouthFr
     public static SoleLayout Of(Facts facts, Assumptions a)
     {
         double length = facts.LengthMm, width = facts.SoleWidthMm(a);
-        double? front = facts.Tool.Family != Family.Plane || facts.Tool.Works(KindTrait.CutsBelowSole) ? null
-            : facts.Build.MouthFrontMm is double m && m < length ? m : GridSurveyInput.UsualMouthFrontMm(length, a);
+        double? front = facts.Tool.Family != Family.Plane || facts.Tool.Works(KindTrait.CutsBelowSole) ? null : MouthFront(facts, length, a);
         double across = Math.Min(width - (2 * EdgeMm), facts.EdgeWidthMm(a) + BesideIronMm);
         return new SoleLayout(length, width, front, front is double f && across > 0 ? new MouthOpening(f, f + a.MouthSlotMm, across) : null,
             facts.Tool.Is(FormIds.Corrugated) ? GroovesOf(width) : []);
     }
+
+    /// <summary>Where the mouth of a sole of a length begins, mm from the toe: as measured, else as usual.</summary>
+    internal static double MouthFront(Facts facts, double lengthMm, Assumptions a) =>
+        facts.Build.MouthFrontMm is double m && m < lengthMm ? m : GridSurveyInput.UsualMouthFrontMm(lengthMm, a);
 
     /// <summary>Grooves of a corrugated sole: as wide as the lands between them, the edges plain.</summary>
     private static IReadOnlyList<Groove> GroovesOf(double width)

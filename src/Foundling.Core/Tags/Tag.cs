@@ -281,8 +281,11 @@ public sealed class Tag
     }
 
     /// <summary>Keeps a survey of the sole, and the log says so.</summary>
-    public void Take(SoleRecord survey)
+    /// <param name="survey">The survey.</param>
+    /// <param name="goesOn">The one it goes on with, which it stands for from now on; null for none.</param>
+    public void Take(SoleRecord survey, SoleRecord? goesOn = null)
     {
+        Surveys.RemoveAll(s => s == goesOn);
         survey.At = After(survey.At, Surveys.LastOrDefault()?.At);
         Surveys.Add(survey);
         Measured(survey.At, $"Sole survey: {survey.Said}");

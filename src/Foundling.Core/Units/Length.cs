@@ -22,6 +22,8 @@ public static partial class Length
     /// <summary>Millimetres in an inch.</summary>
     public const double MmPerInch = 25.4;
 
+    private const double MmPerUm = 0.001;
+
     // From a tenth of an inch on a length is said in inches.
     private const double LeastInches = 2.54;
 
@@ -33,7 +35,15 @@ public static partial class Length
     /// <param name="mm">The length in millimetres.</param>
     /// <param name="bare">Units of a number without one.</param>
     /// <returns>False when it is no length.</returns>
-    public static bool TryParse(string? text, out double mm, LengthUnits bare = LengthUnits.Metric)
+    public static bool TryParse(string? text, out double mm, LengthUnits bare = LengthUnits.Metric) =>
+        TryParse(text, out mm, bare == LengthUnits.Metric ? BareUnit.Millimetres : BareUnit.Inches);
+
+    /// <summary>Reads a length where a bare number may be in other units than those that are shown.</summary>
+    /// <param name="text">What was typed, or what an instrument or a file says.</param>
+    /// <param name="mm">The length in millimetres.</param>
+    /// <param name="bare">What a number without a unit is.</param>
+    /// <returns>False when it is no length.</returns>
+    public static bool TryParse(string? text, out double mm, BareUnit bare)
     {
         mm = 0;
         string clean = (text ?? "").Trim();
@@ -61,11 +71,14 @@ public static partial class Length
             "mm" => 1,
             "cm" => 10,
             "m" => 1000,
-            "um" or "µm" or "μm" => 0.001,
+            "um" or "µm" or "μm" => MmPerUm,
             "thou" or "mil" => MmPerInch / 1000,
             // A machinist's tenth is a tenth of a thou.
             "tenth" or "tenths" => MmPerInch / 10_000,
-            "" when !match.Groups["num"].Success => bare == LengthUnits.Metric ? 1 : MmPerInch,
+            "" when !match.Groups["num"].Success => bare switch
+            {
+                BareUnit.Micrometres => MmPerUm, BareUnit.Inches => MmPerInch, BareUnit.Thou => MmPerInch / 1000, _ => 1,
+            },
             _ => MmPerInch,
         };
         mm = value * factor * (match.Groups["sign"].Value is "-" or "−" ? -1 : 1);
@@ -79,8 +92,13 @@ public static partial class Length
             : throw new InputException("not_a_length", field, text, "a length", NotALength(text));
 
     /// <summary>A length as it is put back into the field it was typed in: a bare number, fine enough to read the same again.</summary>
-    public static string Typed(double mm, LengthUnits units) => units == LengthUnits.Metric
-        ? mm.ToString("0.##", CultureInfo.InvariantCulture) : (mm / MmPerInch).ToString("0.###", CultureInfo.InvariantCulture);
+    public static string Typed(double mm, LengthUnits units)
+    {
+        // What is less than a millimetre was read with an instrument, and keeps its places.
+        string fine = Math.Abs(mm) < 1 ? "##" : "";
+        return units == LengthUnits.Metric ? mm.ToString($"0.##{fine}", CultureInfo.InvariantCulture)
+            : (mm / MmPerInch).ToString($"0.###{fine}", CultureInfo.InvariantCulture);
+    }
 
     /// <summary>The sentence for something that is no length.</summary>
     public static string NotALength(string? text) =>

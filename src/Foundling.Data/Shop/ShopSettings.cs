@@ -37,7 +37,7 @@ public sealed class ShopSettings
     public string Indicator { get; set; } = "";
 
     /// <summary>What a bare number of it is.</summary>
-    public Core.Soles.IndicatorUnit IndicatorUnit { get; set; }
+    public Core.Units.BareUnit IndicatorUnit { get; set; }
 
     /// <summary>True where it counts up when its tip goes down.</summary>
     public bool IndicatorTurned { get; set; }

@@ -12,28 +12,11 @@ namespace Foundling.Data.Soles;
 /// <param name="Faults">One sentence for each bad line.</param>
 public sealed record ReadingsResult(IReadOnlyList<double[]> Points, IReadOnlyList<string> Faults);
 
-/// <summary>What a bare height is.</summary>
-public enum HeightUnit
-{
-    /// <summary>Millimetres.</summary>
-    Millimetres,
-
-    /// <summary>Thousandths of a millimetre.</summary>
-    Micrometres,
-
-    /// <summary>Thousandths of an inch.</summary>
-    Thousandths,
-}
-
 /// <summary>Reads sole readings from CSV: three columns x, y and height, in mm unless a unit is given.</summary>
 public static class ReadingsFile
 {
     /// <summary>Most lines taken.</summary>
     public const int MostLines = 20_000;
-
-    private const double UmInMm = 1000, MmAThou = 0.0254;
-
-    private static double InMm(HeightUnit heights) => heights switch { HeightUnit.Micrometres => 1 / UmInMm, HeightUnit.Thousandths => MmAThou, _ => 1 };
 
     /// <summary>The readings of a survey that count, as they are read in again, mm.</summary>
     public static string Write(GridSurveyInput survey)
@@ -50,7 +33,7 @@ public static class ReadingsFile
     /// <exception cref="InputException">Nothing in it, or far too much.</exception>
     /// <param name="text">The lines.</param>
     /// <param name="heights">What a bare height is.</param>
-    public static ReadingsResult Read(string text, HeightUnit heights = HeightUnit.Millimetres)
+    public static ReadingsResult Read(string text, BareUnit heights = BareUnit.Millimetres)
     {
         string clean = text.TrimStart('\uFEFF');
         using var reader = new StringReader(clean);
@@ -79,13 +62,12 @@ public static class ReadingsFile
                 continue;
             }
             var point = new double[3];
-            int bad = Enumerable.Range(0, 3).Where(i => !Length.TryParse(row[i], out point[i])).DefaultIfEmpty(-1).First();
+            int bad = Enumerable.Range(0, 3).Where(i => !Length.TryParse(row[i], out point[i], i == 2 ? heights : BareUnit.Millimetres)).DefaultIfEmpty(-1).First();
             if (bad >= 0)
             {
                 faults.Add($"Line {line}: \"{row[bad].Trim()}\" in the {new[] { "x", "y", "height" }[bad]} column is not a length.");
                 continue;
             }
-            point[2] *= double.TryParse(row[2], NumberStyles.Float, CultureInfo.InvariantCulture, out _) ? InMm(heights) : 1;
             points.Add(point);
         }
         return points.Count == 0 && faults.Count == 0

@@ -274,7 +274,7 @@ internal sealed class SmallTables : IEntityTypeConfiguration<ShopKind>, IEntityT
         shop.Property(s => s.Id).ValueGeneratedNever();
         shop.Property(s => s.Thermometer).HasDefaultValueSql("''");
         shop.Property(s => s.Indicator).HasDefaultValueSql("''");
-        shop.Property(s => s.IndicatorUnit).HasConversion<string>().HasDefaultValueSql("'Millimetres'").HasSentinel((Core.Soles.IndicatorUnit)(-1));
+        shop.Property(s => s.IndicatorUnit).HasConversion<string>().HasDefaultValueSql("'Millimetres'").HasSentinel((Core.Units.BareUnit)(-1));
         shop.Property(s => s.IndicatorTurned).HasDefaultValue(false);
     }
 }

@@ -43,7 +43,7 @@ public static class StoresFile
             foreach (StoreItem item in items)
             {
                 Supply supply = item.Supply;
-                Grain? grain = item.Grain ?? supply.Grain;
+                Grain? grain = item.Coarseness;
                 csv.WriteRecord(
                 [
                     item.Item.Value, Plain(supply.Name), KeyText.Of(supply.Class), supply.Unit, Number(item.Amount), KeyText.Of(item.Stock), Number(item.Least),

@@ -5,13 +5,18 @@ namespace Foundling.Web.Drawings;
 
 /// <summary>A frame of the film of a sole being lapped, as it is sent to the page.</summary>
 /// <param name="N">Strokes so far.</param>
-/// <param name="C">A sign for each cell that bears: 0 gone, 1 faint, 2 left; 3 more where it touches now.</param>
+/// <param name="Marks">A sign for each field, column by column: - no sole there, g gone, f faint, l left.</param>
+/// <param name="Touch">A sign for each field: 1 where it touches now.</param>
 /// <param name="H">Height along the middle, µm below the highest cell.</param>
 /// <param name="Said">What is gone by then, and how flat it would be if one stopped there.</param>
 /// <param name="End">True for the last frame.</param>
-public sealed record FilmFrame(double N, string C, IReadOnlyList<int> H, string Said, bool End)
+public sealed record FilmFrame(double N, string Marks, string Touch, IReadOnlyList<int> H, string Said, bool End)
 {
     private const double UmInMm = 1000, Percent = 100;
+    private const int MostRows = 12;
+
+    /// <summary>Fields across: strokes of a marker are as wide as a hand draws them, however fine the cells are.</summary>
+    public static int RowsOf(LapSole sole) => Math.Min(sole.Ny, MostRows);
 
     /// <summary>A frame as it is sent.</summary>
     /// <param name="sole">The cells.</param>
@@ -37,7 +42,10 @@ public sealed record FilmFrame(double N, string C, IReadOnlyList<int> H, string 
                 (off[column], middle[column]) = (away, (int)Math.Round((top - z[i]) * UmInMm));
             }
         }
-        return new FilmFrame(Math.Round(frame.Strokes), Signs(frame, a), middle, Told(sole, frame, snapshot, length), end is not null);
+        int rows = RowsOf(sole);
+        return new FilmFrame(Math.Round(frame.Strokes), string.Concat(MarkFields.Of(sole, frame.WearMm, sole.Nx, rows, a).Select(m => "-gfl"[(int)m])),
+            string.Concat(MarkFields.Touching(sole, frame.SinkMm, sole.Nx, rows).Select(t => t ? '1' : '0')), middle, Told(sole, frame, snapshot, length),
+            end is not null);
     }
 
     private static string Told(LapSole sole, LapFrame frame, LappingSnapshot snapshot, Func<double, string> length)
@@ -48,12 +56,4 @@ public sealed record FilmFrame(double N, string C, IReadOnlyList<int> H, string 
         return $"after {frame.Strokes:0} strokes · {gone} · if you stop now: whole sole within {length(whole)}"
             + (zones is double three ? $", toe, mouth and heel within {length(three)}" : "");
     }
-
-    private static string Signs(LapFrame frame, Assumptions a) => string.Create(frame.WearMm.Count, frame, (signs, f) =>
-    {
-        for (int i = 0; i < signs.Length; i++)
-        {
-            signs[i] = (char)('0' + (int)MarksView.Remains(f.WearMm[i], a) + (f.SinkMm[i] > 0 ? 3 : 0));
-        }
-    });
 }

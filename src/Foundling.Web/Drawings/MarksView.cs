@@ -16,14 +16,11 @@ public sealed record MarksView(double Strokes, double Cleaned, string Left, stri
     /// <summary>Width of the drawing.</summary>
     public const double Width = 134;
 
-    private const double LeastHeight = 22, UmInMm = 1000;
+    private const double LeastHeight = 22;
     private const int Columns = 30, Rows = 3;
 
     // How much of the marks is gone where the picture is taken; the last is the end.
     private static readonly double[] Shares = [0, 0.25, 0.5, 0.75];
-
-    /// <summary>What is left of a mark: 0 gone, 1 faint, 2 all of it.</summary>
-    public static int Remains(double wearMm, Assumptions a) => wearMm * UmInMm >= a.MarkGoneUm ? 0 : wearMm * UmInMm >= a.MarkFaintUm ? 1 : 2;
 
     /// <summary>A few frames of a run, from the first to the last.</summary>
     public static IReadOnlyList<MarksView> Of(LapSole sole, IReadOnlyList<(LapFrame Frame, LappingSnapshot Snapshot)> frames, Assumptions a)
@@ -36,24 +33,20 @@ public sealed record MarksView(double Strokes, double Cleaned, string Left, stri
     private static MarksView One(LapSole sole, LapFrame frame, LappingSnapshot snapshot, Assumptions a)
     {
         double height = Math.Max(LeastHeight, sole.WidthMm / sole.LengthMm * Width);
-        int[,] worst = new int[Columns, Rows], cells = new int[Columns, Rows];
-        for (int i = 0; i < sole.Index.Count; i++)
+        MarkLeft[] fields = MarkFields.Of(sole, frame.WearMm, Columns, Rows, a);
+        string Strokes(MarkLeft which)
         {
-            (int c, int r) = (sole.Index[i] / sole.Ny * Columns / sole.Nx, sole.Index[i] % sole.Ny * Rows / sole.Ny);
-            worst[c, r] += Remains(frame.WearMm[i], a);
-            cells[c, r]++;
-        }
-        StringBuilder left = new(), faint = new();
-        for (int c = 0; c < Columns; c++)
-        {
-            for (int r = 0; r < Rows; r++)
+            var path = new StringBuilder();
+            for (int f = 0; f < fields.Length; f++)
             {
-                double mean = cells[c, r] == 0 ? 0 : worst[c, r] / (double)cells[c, r];
-                (double x, double y, double w, double h) = (c * Width / Columns, r * height / Rows, Width / Columns, height / Rows);
-                StringBuilder? to = mean > 1.5 ? left : mean > 0.5 ? faint : null;
-                to?.Append(CultureInfo.InvariantCulture, $"M{x:0.#} {y + h:0.#}L{x + w:0.#} {y:0.#}");
+                (double x, double y, double w, double h) = (f / Rows * Width / Columns, f % Rows * height / Rows, Width / Columns, height / Rows);
+                if (fields[f] == which)
+                {
+                    path.Append(CultureInfo.InvariantCulture, $"M{x:0.#} {y + h:0.#}L{x + w:0.#} {y:0.#}");
+                }
             }
+            return path.ToString();
         }
-        return new MarksView(frame.Strokes, snapshot.CleanedFraction, left.ToString(), faint.ToString(), height);
+        return new MarksView(frame.Strokes, snapshot.CleanedFraction, Strokes(MarkLeft.Left), Strokes(MarkLeft.Faint), height);
     }
 }

@@ -1,26 +1,25 @@
 using System.Globalization;
 using System.Text;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 
 namespace Foundling.Web.Drawings;
 
 /// <summary>A sole map as it is drawn for a tool.</summary>
 /// <param name="Map">The map.</param>
-/// <param name="Grooved">The sole has grooves along it.</param>
+/// <param name="Sole">The sole as it is laid out.</param>
 /// <param name="Cut">Sections can be cut through it.</param>
-public sealed record SoleDrawing(SoleMapView Map, bool Grooved, bool Cut = false)
+public sealed record SoleDrawing(SoleMapView Map, SoleLayout Sole, bool Cut = false)
 {
-    private const int GroovesAcross = 9;
-    private const double Rim = 0.05, FromEdge = 0.12, RoundTheMouth = 0.045;
+    private const double Rim = 0.05, RoundTheMouth = 0.045;
 
     /// <summary>Grooves: from the toe to before the mouth, and from behind it to the heel; an edge stays plain all round.</summary>
     public IEnumerable<(double FromX, double ToX, double Y)> Grooves()
     {
         double near = Map.Width * Rim, far = Map.Width * (1 - Rim), clear = Map.Width * RoundTheMouth;
-        foreach (double across in Enumerable.Range(0, Grooved ? GroovesAcross : 0).Select(i => FromEdge + ((1 - (2 * FromEdge)) * i / (GroovesAcross - 1))))
+        foreach (double y in Sole.Grooves.Select(g => (g.FromMm + g.ToMm) / 2 / Sole.WidthMm * Map.Height))
         {
-            double y = Math.Round(across * Map.Height, 2);
             if (Map.Mouth is double mouth)
             {
                 yield return (near, mouth - clear, y);
@@ -117,26 +116,32 @@ public sealed class SoleMapView
     /// <summary>Contours.</summary>
     public IReadOnlyList<string> Contours { get; }
 
-    /// <summary>The map as a drawing by itself, with a heading.</summary>
-    public string Svg(string heading)
+    /// <summary>What is drawn of the sole itself: how high it is, its contours, its mouth and where it was read.</summary>
+    public string Shapes()
     {
         string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
-        string outline = $"<rect width=\"760\" height=\"{N(Height)}\" rx=\"20\"";
-        var svg = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" font-family=\"sans-serif\" font-size=\"12\" "
-            + $"viewBox=\"-8 -26 776 {N(Height + 40)}\"><text x=\"0\" y=\"-10\">{System.Net.WebUtility.HtmlEncode(heading)}</text>"
-            + $"<clipPath id=\"s\">{outline}/></clipPath><g clip-path=\"url(#s)\"><rect width=\"760\" height=\"{N(Height)}\" fill=\"#ccd0cc\"/>");
+        string outline = $"width=\"{N(Width)}\" height=\"{N(Height)}\" rx=\"20\"";
+        var svg = new StringBuilder($"<rect {outline} class=\"plate\"/><clipPath id=\"soleclip\"><rect {outline}/></clipPath><g clip-path=\"url(#soleclip)\">");
         foreach ((double x, double y, double w, double h, double blue) in Cells)
         {
-            svg.Append($"<rect x=\"{N(x)}\" y=\"{N(y)}\" width=\"{N(w + 0.4)}\" height=\"{N(h + 0.4)}\" fill=\"#1a4c8b\" fill-opacity=\"{N(blue)}\"/>");
+            svg.Append($"<rect x=\"{N(x)}\" y=\"{N(y)}\" width=\"{N(w + 0.4)}\" height=\"{N(h + 0.4)}\" class=\"cell\" fill-opacity=\"{N(blue)}\"/>");
         }
-        Contours.ToList().ForEach(c => svg.Append($"<path d=\"{c}\" fill=\"none\" stroke=\"#1b1b1b\" stroke-opacity=\".55\"/>"));
-        svg.Append("</g>");
-        foreach ((double x, double y) in Readings)
+        svg.Append(string.Concat(Contours.Select(c => $"<path class=\"contour\" d=\"{c}\"/>"))).Append($"</g><rect {outline} class=\"edge\"/>");
+        if (Mouth is double mouth)
         {
-            svg.Append($"<circle cx=\"{N(x)}\" cy=\"{N(y)}\" r=\"1.5\"/>");
+            svg.Append($"<rect x=\"{N(mouth)}\" y=\"{N(Height * 0.08)}\" width=\"12\" height=\"{N(Height * 0.84)}\" class=\"mouth\"/>");
         }
-        return svg.Append($"{outline} fill=\"none\" stroke=\"#1b1b1b\"/></svg>").ToString();
+        return svg.Append(string.Concat(Readings.Select(r => $"<circle cx=\"{N(r.X)}\" cy=\"{N(r.Y)}\" r=\"1.5\" class=\"at\"/>")))
+            .Append(string.Concat(LeftOut.Select(r => $"<path class=\"leftout\" d=\"M{N(r.X - 4)} {N(r.Y - 4)}l8 8m0 -8l-8 8\"/>"))).ToString();
     }
+
+    // A drawing by itself has no style sheet of the page's.
+    private const string Alone = ".plate{fill:#ccd0cc}.cell{fill:#1a4c8b}.edge,.contour,.leftout{fill:none;stroke:#1b1b1b}.contour{stroke-opacity:.5}"
+        + ".mouth{fill:#fff;stroke:#1b1b1b}.leftout{stroke:#a0461e}";
+
+    /// <summary>The map as a drawing by itself, with a heading.</summary>
+    public string Svg(string heading) => $"<svg xmlns=\"http://www.w3.org/2000/svg\" font-family=\"sans-serif\" font-size=\"12\" viewBox=\"-8 -26 776 "
+        + $"{Figure.N(Height + 40)}\"><style>{Alone}</style><text y=\"-10\">{System.Net.WebUtility.HtmlEncode(heading)}</text>{Shapes()}</svg>";
 
     private string Contour(double[,] grid, double at)
     {

@@ -1,4 +1,5 @@
 using Foundling.Core.Soles;
+using Foundling.Core.Units;
 
 namespace Foundling.Core.Tests.Soles;
 
@@ -10,7 +11,7 @@ public sealed class IndicatorTests
     [InlineData("0.0124", 0.0124)]
     [InlineData("-12 um", -0.012)]
     [InlineData(" h: 0,5 ", 0.5)]
-    [InlineData("+ 3 µm", null)]
+    [InlineData("+ 3 µm", 0.003)]
     [InlineData("0.001 in", 0.0254)]
     [InlineData("E1", null)]
     [InlineData("ERR 4", null)]
@@ -29,9 +30,9 @@ public sealed class IndicatorTests
     [Fact]
     public void A_bare_number_is_what_the_shop_said()
     {
-        new IndicatorSetup(IndicatorUnit.Micrometres).Read("12")!.Value.ShouldBe(0.012, 1e-12);
-        new IndicatorSetup(IndicatorUnit.Inches).Read("0.01")!.Value.ShouldBe(0.254, 1e-12);
-        new IndicatorSetup(IndicatorUnit.Inches).Read("0.01 mm")!.Value.ShouldBe(0.01, 1e-12, "a unit that is said wins");
+        new IndicatorSetup(BareUnit.Micrometres).Read("12")!.Value.ShouldBe(0.012, 1e-12);
+        new IndicatorSetup(BareUnit.Inches).Read("0.01")!.Value.ShouldBe(0.254, 1e-12);
+        new IndicatorSetup(BareUnit.Inches).Read("0.01 mm")!.Value.ShouldBe(0.01, 1e-12, "a unit that is said wins");
     }
 
     [Fact]

@@ -18,8 +18,10 @@ public sealed class MarksReaderTests
         return (form, form switch
         {
             SoleForm.Flat => new SoleShape(0.002 * sign), SoleForm.HollowLengthwise => new SoleShape(mm), SoleForm.RoundLengthwise => new SoleShape(-mm),
-            SoleForm.HollowCrosswise => new SoleShape(0, mm), SoleForm.RoundCrosswise => new SoleShape(0, -mm), SoleForm.Twisted => new SoleShape(0, 0, sign * mm),
-            SoleForm.Dip => new SoleShape(Dips: [new Dip(25 + (random.NextDouble() * 195), 15 + (random.NextDouble() * 30), mm, 18 + (random.NextDouble() * 8))]),
+            SoleForm.HollowCrosswise => new SoleShape(0, mm), SoleForm.RoundCrosswise => new SoleShape(0, -mm),
+            SoleForm.Twisted => new SoleShape(0, 0, sign * mm),
+            SoleForm.Dip => new SoleShape(Dips: [new Dip(25 + (random.NextDouble() * 195), 15 + (random.NextDouble() * 30), mm,
+                18 + (random.NextDouble() * 8))]),
             _ => new SoleShape(EndsMm: mm),
         });
     }

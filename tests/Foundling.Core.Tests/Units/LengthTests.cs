@@ -102,6 +102,26 @@ public sealed class LengthTests
     public void Refuses_what_is_no_money(string text) => Typed.TryMoney(text, out _).ShouldBeFalse();
 
     [Theory]
+    [InlineData("12", BareUnit.Micrometres, 0.012)]
+    [InlineData("12 mm", BareUnit.Micrometres, 12)]
+    [InlineData("2", BareUnit.Thou, 0.0508)]
+    [InlineData("0.5", BareUnit.Inches, 12.7)]
+    [InlineData("-0,25", BareUnit.Millimetres, -0.25)]
+    public void A_bare_number_is_what_it_is_said_to_be(string text, BareUnit bare, double mm)
+    {
+        Length.TryParse(text, out double read, bare).ShouldBeTrue();
+        read.ShouldBe(mm, 1e-9);
+    }
+
+    [Theory]
+    [InlineData(0.004, LengthUnits.Metric)]
+    [InlineData(0.0833, LengthUnits.Metric)]
+    [InlineData(0.004, LengthUnits.Imperial)]
+    [InlineData(0.25, LengthUnits.Imperial)]
+    public void What_is_put_back_into_a_field_is_read_as_it_was(double mm, LengthUnits units) =>
+        Length.Parse(Length.Typed(mm, units), "field", units).ShouldBe(mm, 0.0002);
+
+    [Theory]
     [InlineData("Interval90", "interval_90")]
     [InlineData("LowP10Min", "low_p10_min")]
     [InlineData("MorePointsFor5", "more_points_for_5")]

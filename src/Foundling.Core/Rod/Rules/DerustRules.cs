@@ -168,7 +168,8 @@ internal static class DerustRules
             Parts = Ids(parts), Block = Block.OutOfTheCabinet,
             Needs = [Need.Of(SupplyIds.BlastCabinet), Need.Of(rough ? SupplyIds.CoarseBlastingMedium : SupplyIds.SoftBlastingMedium, 1),
                 Need.Of(SupplyIds.MaskingTape, 2)],
-            How = "Mask working faces, threads and pins. Low pressure, moving; with a small compressor stop while the tank fills. Drain water from the line first.",
+            How = "Mask working faces, threads and pins. Low pressure, moving; with a small compressor stop while the tank fills. Drain water from the "
+                + "line first.",
             Reason = rough ? "Crust and coat go in one, and paint holds on what is left." : "Bare metal in every corner in minutes.",
             FinishTest = "Even grey, no brown.", Cautions = [CautionId.Blasting, .. Dusty(q, parts)], Undoable = false,
             SurfaceLost = parts.Any(SurfaceWays.IsCoated) ? SurfaceId.Coating : SurfaceId.Patina,

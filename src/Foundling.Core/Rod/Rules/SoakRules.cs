@@ -103,8 +103,8 @@ internal static class SoakRules
             {
                 Parts = Ids(load.Main), Lag = round < time.Soaks ? between : lag, Needs = [Need.Of(SupplyIds.NylonAbrasivePad, 1), Need.Of(SupplyIds.BathTub)],
                 Since = [new Follows(Round(of, round - 1), "one soak after the other", between), .. FirstOut(of, load)],
-                How = $"{Off(load)}Scrub off the black under water. What is clean stays out, {(load.Mix.IsAcid ? "through soda water, " : "")}dried and oiled at once; "
-                    + "the rest goes back.",
+                How = $"{Off(load)}Scrub off the black under water. What is clean stays out, {(load.Mix.IsAcid ? "through soda water, " : "")}"
+                    + "dried and oiled at once; the rest goes back.",
                 Reason = $"{Limited(load)} A scrub lets the bath at what is left.", FinishTest = "Less brown than before.",
                 Cautions = [BathNames.CautionOf(load.Mix.Kind)], Bath = load.Mix.Kind,
             };

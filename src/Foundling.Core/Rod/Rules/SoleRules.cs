@@ -63,7 +63,8 @@ internal static class SoleRules
 
     /// <summary>What is foretold, in a sentence; empty where nothing is.</summary>
     private static string Foretold(PlanQuestion q) => LapForecast.Of(q) is not { } forecast ? ""
-        : forecast.Strokes is double strokes ? $" About {Math.Max(Math.Round(strokes / 10) * 10, forecast.FirstLook):0} strokes on {LapForecast.Coarse}, then finer."
+        : forecast.Strokes is double strokes
+            ? $" About {Math.Max(Math.Round(strokes / 10) * 10, forecast.FirstLook):0} strokes on {LapAdvice.CoarsePaper}, then finer."
         : " It will hardly come in: look, and leave it where it does not.";
 
     private static string Pressed(PlanQuestion q) => LapForecast.Of(q)?.Press ?? (q.Tool.HasBed ? "over the mouth" : "over the middle");

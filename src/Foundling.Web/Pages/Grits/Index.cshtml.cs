@@ -1,6 +1,7 @@
 using Foundling.Core;
 using Foundling.Core.Grits;
 using Foundling.Core.Safety;
+using Foundling.Core.Shelves;
 using Foundling.Core.Soles;
 using Foundling.Core.Stores;
 using Foundling.Core.Units;
@@ -25,7 +26,10 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
 
     /// <summary>The finish that is wanted, as from a grade: its system and grade, parted by a bar.</summary>
     [BindProperty(SupportsGet = true)]
-    public string Finish { get; set; } = "FEPA-P|P400";
+    public string Finish { get; set; } = Key(GritFinish.Common);
+
+    /// <summary>A finish as it stands in the address.</summary>
+    public static string Key(GritFinish finish) => $"{finish.System}|{finish.Grit}";
 
     /// <summary>Hand pressure, N.</summary>
     [BindProperty(SupportsGet = true)]
@@ -98,13 +102,6 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
     /// <summary>The shop's assumptions.</summary>
     public Assumptions Assumed { get; private set; } = null!;
 
-    /// <summary>Finishes that can be wanted.</summary>
-    public static IReadOnlyList<(string Key, string Name)> Finishes { get; } =
-    [
-        ("FEPA-P|P120", "as from P120"), ("FEPA-P|P180", "as from P180"), ("FEPA-P|P240", "as from P240"), ("FEPA-P|P400", "as from P400"),
-        ("FEPA-P|P600", "as from P600"), ("FEPA-P|P1200", "as from P1200"), ("JIS|4000", "as from a 4000 stone"), ("JIS|8000", "as from an 8000 stone"),
-    ];
-
     /// <summary>Cautions of a stage.</summary>
     public IReadOnlyList<Caution> Minded => Ladder is null ? [] : Cautions.Of(Ladder.Ladder.Where(Grains.ContainsKey)
         .SelectMany(n => Lubricants.Of(Grains[n]).Cautions).Distinct());
@@ -145,20 +142,9 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
 
     private async Task Own(CancellationToken cancel)
     {
-        List<(string Name, Grain Grain, GritSize Size)> all =
-        [
-            .. from item in await stores.Shelves(cancel)
-               where item.Stock != Stock.None
-               let grain = item.Grain ?? item.Supply.Grain
-               where grain is not null
-               let size = ReferenceData.Grits.Find(grain.System, grain.Grit)
-               where size is not null
-               select (item.Supply.Name, grain, size),
-        ];
-        Grains = all.DistinctBy(a => a.Name).ToDictionary(a => a.Name, a => a.Grain);
-        // A wheel or a belt takes metal off, but in no plane.
-        Owned = [.. all.DistinctBy(a => a.Name).Select(a => new LadderAbrasive(a.Name, a.Size.Um, a.Size.Flat && a.Grain.Form is AbrasiveForm.Sheet
-            or AbrasiveForm.Plate or AbrasiveForm.Stone or AbrasiveForm.Loose))];
+        IReadOnlyList<Owned> drawer = Drawer.Of(await stores.Shelves(cancel), ReferenceData.Grits);
+        Grains = drawer.ToDictionary(o => o.Abrasive.Name, o => o.Grain);
+        Owned = [.. drawer.Select(o => o.Abrasive)];
     }
 
     private void Climb()
@@ -168,12 +154,9 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
         var face = new LadderInput(Owned, (Given(Defect, "defect_depth_um") ?? 0) * UmInMm, wanted.Um * Assumed.ScratchShare,
             Typed.NumberOrNull(Force, "force_n") ?? Assumed.LappingForceN, (Typed.NumberOrNull(Area, "contact_area_mm2") ?? 0) * Mm2InDm2, Metal,
             Given(Stamp, "stamp_depth_um") * UmInMm);
-        Buy = Core.Grits.Ladder.BestPurchase(face, ReferenceData.Grits.Sizes.Where(s => s.Flat && s.System == "FEPA-P" && s.Um <= CoarsestBoughtUm)
-            .Select(s => new LadderAbrasive($"{s.Grit} sheet", s.Um)), Assumed);
+        Buy = Core.Grits.Ladder.BestPurchase(face, Core.Grits.Ladder.Market(ReferenceData.Grits, Assumed), Assumed);
         Ladder = Core.Grits.Ladder.Of(face, Assumed);
     }
-
-    private const double CoarsestBoughtUm = 340;
 
     private double? Given(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, field, units.Units);
 }

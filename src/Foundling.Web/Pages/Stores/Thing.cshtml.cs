@@ -62,7 +62,7 @@ public sealed class ThingModel(StoreRoom stores, StoreDesk desk, ShopDesk shop, 
         Moves = await stores.Moves(Item.Item, MostMoves);
         CanTakeBack = StoreRoom.Last(Moves) is not null;
         Asked = [.. (await desk.Asked()).Where(a => a.Item == Item.Item).GroupBy(a => a.Tag)];
-        Um = (Item.Grain ?? Item.Supply.Grain) is { } grain ? ReferenceData.Grits.Find(grain.System, grain.Grit)?.Um : null;
+        Um = Item.Coarseness is { } grain ? ReferenceData.Grits.Find(grain.System, grain.Grit)?.Um : null;
     }
 
     /// <summary>Shows it.</summary>

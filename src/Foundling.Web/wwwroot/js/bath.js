@@ -3,6 +3,7 @@
  * the arrow keys, and turned by r. Without this the button does the same.
  */
 import { ask } from './ask.js';
+import { place } from './place.js';
 
 const STEP = 10, BIG = 50, WHOLE = 'form[data-bath-form]', SHOWN = '[data-bath-shown]';
 
@@ -26,14 +27,11 @@ function want(piece, x, y, lay) {
 const now = (piece) => ({ x: Number(piece.dataset.x), y: Number(piece.dataset.y), lay: piece.dataset.lay ?? 'along' });
 
 export function start() {
-  /** @type {{piece: SVGElement, from: DOMPoint, dx: number, dy: number} | null} */
+  /** @type {{piece: SVGElement, from: {x: number, y: number}, dx: number, dy: number} | null} */
   let drag = null;
 
   /** Where a pointer is, in the millimetres of the drawing. @param {PointerEvent} event @param {SVGElement} piece */
-  const at = (event, piece) => {
-    const svg = /** @type {SVGSVGElement} */ (piece.closest('svg'));
-    return new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()?.inverse());
-  };
+  const at = (event, piece) => place(/** @type {SVGSVGElement} */ (piece.closest('svg')), event);
   document.addEventListener('pointerdown', (event) => {
     const piece = event.target instanceof Element ? /** @type {SVGElement | null} */ (event.target.closest('.movable[data-piece]')) : null;
     if (!piece) return;

@@ -1,4 +1,4 @@
-import { place } from './zoom.js';
+import { place } from './place.js';
 
 /**
  * Marking an outline on a picture and answering its points one by one. Answers are kept by the server as they come, and

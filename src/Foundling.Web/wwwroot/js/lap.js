@@ -3,12 +3,14 @@
  * forth. The point where the hands press is dragged, or moved by the arrow keys, and holds from the stroke that is shown on.
  */
 import { ask } from './ask.js';
+import { lines } from './lines.js';
+import { place } from './place.js';
 
-/** @typedef {{n: number, c: string, h: number[], said: string, end: boolean}} Frame */
+/** @typedef {{n: number, marks: string, touch: string, h: number[], said: string, end: boolean}} Frame */
 
-const WIDTH = 760, STEP = 5, BIG = 25, MS_A_FRAME = 60, BANDS = 12;
+const WIDTH = 760, STEP = 5, BIG = 25, MS_A_FRAME = 60;
 
-/** @type {{nx: number, ny: number, cells: number[]} | null} */
+/** @type {{columns: number, rows: number} | null} */
 let sole = null;
 /** @type {Frame[]} */
 let frames = [];
@@ -26,19 +28,14 @@ function show(index) {
   const frame = frames[index], box = film();
   if (!frame || !sole || !box) return;
   shown = index;
-  const height = Number(one('[data-film] rect.plate')?.getAttribute('height')), w = WIDTH / sole.nx, h = height / sole.ny;
-  // The marker's strokes are as wide as a hand draws them, however fine the cells are.
-  const bands = Math.min(sole.ny, BANDS), marks = new Map(), high = height / bands;
+  const high = Number(one('[data-film] rect.plate')?.getAttribute('height')), w = WIDTH / sole.columns, h = high / sole.rows;
   let left = '', faint = '', touch = '';
-  sole.cells.forEach((cell, i) => {
-    const sign = Number(frame.c[i]), column = Math.floor(cell / sole.ny), row = cell % sole.ny;
-    if (sign >= 3) touch += `M${(column * w).toFixed(1)} ${(row * h).toFixed(1)}h${w.toFixed(1)}v${h.toFixed(1)}h-${w.toFixed(1)}z`;
-    const at = (column * bands) + Math.floor(row * bands / sole.ny), so = marks.get(at) ?? { sum: 0, n: 0 };
-    marks.set(at, { sum: so.sum + (sign % 3), n: so.n + 1 });
-  });
-  for (const [at, { sum, n }] of marks) {
-    const stroke = `M${(Math.floor(at / bands) * w).toFixed(1)} ${(((at % bands) + 1) * high).toFixed(1)}l${w.toFixed(1)} -${high.toFixed(1)}`;
-    if (sum / n > 1.5) left += stroke; else if (sum / n > 0.5) faint += stroke;
+  for (let f = 0; f < frame.marks.length; f++) {
+    const x = (Math.floor(f / sole.rows) * w).toFixed(1), y = (f % sole.rows) * h;
+    if (frame.touch[f] === '1') touch += `M${x} ${y.toFixed(1)}h${w.toFixed(1)}v${h.toFixed(1)}h-${w.toFixed(1)}z`;
+    const stroke = `M${x} ${(y + h).toFixed(1)}l${w.toFixed(1)} -${h.toFixed(1)}`;
+    if (frame.marks[f] === 'l') left += stroke;
+    if (frame.marks[f] === 'f') faint += stroke;
   }
   one('[data-lap-left]')?.setAttribute('d', left);
   one('[data-lap-faint]')?.setAttribute('d', faint);
@@ -82,15 +79,7 @@ async function roll(strokes) {
   frames = [];
   shown = 0;
   try {
-    const answer = await fetch(`${box.dataset.film}&${query}`, { signal: mine.signal });
-    const reader = answer.body?.pipeThrough(new TextDecoderStream()).getReader();
-    for (let rest = ''; reader;) {
-      const { value, done } = await reader.read();
-      const lines = (rest + (value ?? '')).split('\n');
-      rest = lines.pop() ?? '';
-      for (const line of lines.filter((l) => l)) take(JSON.parse(line), strokes);
-      if (done) break;
-    }
+    for await (const got of lines(`${box.dataset.film}&${query}`, mine.signal)) take(got, strokes);
     box.dataset.rolled = 'yes';
   } catch (fault) {
     if (!(fault instanceof DOMException && fault.name === 'AbortError')) throw fault;
@@ -102,7 +91,7 @@ function take(got, strokes) {
   if (got.fault) {
     const said = one('[data-lap-said]');
     if (said) said.textContent = got.fault;
-  } else if (got.cells) sole = got;
+  } else if (got.columns) sole = got;
   else {
     frames.push(got);
     const at = /** @type {HTMLInputElement | null} */ (one('[data-lap-at]'));
@@ -117,7 +106,7 @@ async function press(x, y) {
   if (!of || !box) return;
   const length = Number(box.dataset.length), width = Number(box.dataset.width);
   const mm = { x: Math.min(length, Math.max(0, x)), y: Math.min(width, Math.max(0, y)) }, strokes = frames[shown]?.n ?? 0;
-  place(mm.x, mm.y);
+  put(mm.x, mm.y);
   for (const old of /** @type {NodeListOf<HTMLInputElement>} */ (of.querySelectorAll('input[name="move"]'))) {
     if (Number(old.value.split('|')[0]) >= strokes) old.remove();
   }
@@ -133,7 +122,7 @@ function add(of, name, value) {
 }
 
 /** @param {number} x @param {number} y */
-function place(x, y) {
+function put(x, y) {
   const hands = /** @type {SVGElement | null} */ (one('[data-lap-hands]')), box = film();
   if (!hands || !box) return;
   const length = Number(box.dataset.length), height = Number(one('[data-film] rect.plate')?.getAttribute('height'));
@@ -150,8 +139,7 @@ export function start() {
   let held = null;
   /** @param {PointerEvent} event */
   const at = (event) => {
-    const box = film(), svg = /** @type {SVGSVGElement | null} */ (held?.closest('svg') ?? null);
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg?.getScreenCTM()?.inverse());
+    const box = film(), point = place(/** @type {SVGSVGElement} */ (held?.closest('svg')), event);
     const height = Number(one('[data-film] rect.plate')?.getAttribute('height'));
     return { x: (point.x / WIDTH) * Number(box?.dataset.length), y: (point.y / height) * Number(box?.dataset.width) };
   };
@@ -164,7 +152,7 @@ export function start() {
     held.setPointerCapture(event.pointerId);
   });
   document.addEventListener('pointermove', (event) => {
-    if (held) place(Math.max(0, at(event).x), Math.max(0, at(event).y));
+    if (held) put(Math.max(0, at(event).x), Math.max(0, at(event).y));
   });
   document.addEventListener('pointerup', () => {
     if (held) press(Number(held.dataset.x), Number(held.dataset.y));

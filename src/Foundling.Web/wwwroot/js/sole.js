@@ -2,6 +2,8 @@
  * Sections through a sole map: two lines on it are dragged, or moved with the arrow keys, and the heights along them are drawn beneath, those of
  * the survey before in grey.
  */
+import { place } from './place.js';
+
 const WIDTH = 760, SMALL = 200, MIDDLE = 70, HIGH = 60, STEP = 0.02, BIG = 0.1;
 
 /** @param {HTMLElement} box @param {string | undefined} text */
@@ -59,7 +61,7 @@ export function start() {
   document.addEventListener('pointermove', (event) => {
     const svg = /** @type {SVGSVGElement | null} */ (held?.closest('svg') ?? null);
     if (!held || !svg) return;
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()?.inverse());
+    const point = place(svg, event);
     move(held, held.dataset.cut === 'along' ? point.y / Number(svg.querySelector('rect.plate')?.getAttribute('height')) : point.x / WIDTH);
   });
   document.addEventListener('pointerup', () => { held = null; });

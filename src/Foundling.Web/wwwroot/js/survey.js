@@ -2,6 +2,8 @@
  * A sole read place by place: the next place is lit, what is typed or heard goes there, and the next lights up. An indicator is listened to as
  * long as somebody wants it; a reading that stands still is taken, or any key takes what it shows.
  */
+import { lines } from './lines.js';
+
 /** @type {AbortController | null} */
 let listening = null;
 let at = 0;
@@ -48,21 +50,15 @@ async function listen() {
   if (take) take.hidden = false;
   say('Listening: hold the tip still at the lit place, and it is taken.');
   try {
-    const answer = await fetch(form()?.dataset.live ?? '', { signal: mine.signal });
-    const reader = answer.body?.pipeThrough(new TextDecoderStream()).getReader();
-    for (let rest = ''; reader;) {
-      const { value, done } = await reader.read();
-      const lines = (rest + (value ?? '')).split('\n');
-      rest = lines.pop() ?? '';
-      for (const line of lines.filter((l) => l)) {
-        const heard = JSON.parse(line);
-        if (heard.over) say(heard.over);
-        else if (heard.wild) say('That is no reading of this sole: it was not taken. Set the tip down again.');
-        else if (heard.steady) { put(heard.steady); say(''); if (at >= cells().length) { light(at); return hush(); } }
-        else if (!heard.shown) say('A line could not be read and was let go.');
-        if (shown && heard.shown) shown.textContent = heard.shown;
-      }
-      if (done) break;
+    for await (const heard of lines(form()?.dataset.live ?? '', mine.signal)) {
+      if (shown && heard.shown) shown.textContent = heard.shown;
+      if (heard.over) say(heard.over);
+      else if (heard.wild) say('That is no reading of this sole: it was not taken. Set the tip down again.');
+      else if (heard.steady) {
+        put(heard.steady);
+        if (at >= cells().length) return hush();
+        say('');
+      } else if (!heard.shown) say('A line could not be read and was let go.');
     }
     hush();
   } catch (fault) {

@@ -1,4 +1,4 @@
-import { place } from './zoom.js';
+import { place } from './place.js';
 
 /**
  * Tracing a tool on a photograph. What was tapped is kept in one field of the form; the shop draws from it and says what is

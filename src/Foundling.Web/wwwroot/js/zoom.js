@@ -1,3 +1,5 @@
+import { place } from './place.js';
+
 /** Pictures that can be come nearer to and moved: by wheel, drag, pinch, buttons, or plus, minus and 0. */
 export function dress() {
   for (const svg of /** @type {NodeListOf<SVGSVGElement>} */ (document.querySelectorAll('svg[data-zoom]'))) {
@@ -77,10 +79,4 @@ function begin(svg) {
     if (by === 0) set(0, 0, width, height);
     else scale(by, middle());
   });
-}
-
-/** The place on the picture under a pointer. @param {SVGSVGElement} svg @param {{clientX: number, clientY: number}} event */
-export function place(svg, event) {
-  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()?.inverse());
-  return { x: at.x, y: at.y };
 }

@@ -1,12 +1,9 @@
-using System.Text;
-using System.Text.Json;
 using Foundling.Core;
 using Foundling.Core.Grits;
-using Foundling.Core.Keys;
 using Foundling.Core.Safety;
+using Foundling.Core.Shelves;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
-using Foundling.Core.Stores;
 using Foundling.Core.Units;
 using Foundling.Data.Reference;
 using Foundling.Data.Stores;
@@ -30,7 +27,7 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
 
     /// <summary>The grade of the paper.</summary>
     [BindProperty(SupportsGet = true)]
-    public string Grit { get; set; } = "P80";
+    public string Grit { get; set; } = LapAdvice.CoarsePaper;
 
     /// <summary>What lies under it.</summary>
     [BindProperty(SupportsGet = true)]
@@ -57,7 +54,7 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
     public string? Long { get; set; }
 
     /// <summary>Grades that can be chosen, and whether the shop has them.</summary>
-    public IReadOnlyList<(string Grit, bool Owned)> Grits { get; private set; } = [];
+    public IReadOnlyList<(string Grit, bool Here)> Grits { get; private set; } = [];
 
     /// <summary>The sole as it is laid out.</summary>
     public SoleLayout Layout { get; private set; } = null!;
@@ -100,7 +97,7 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
             return NotFound();
         }
         Layout = SoleLayout.Of(KnownFacts, Shop.Assumptions);
-        Grits = await Papers(cancel);
+        Grits = Drawer.Papers(await stores.Shelves(cancel), ReferenceData.Grits);
         try
         {
             Input = Read();
@@ -127,28 +124,21 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
             return NotFound();
         }
         Layout = SoleLayout.Of(KnownFacts, Shop.Assumptions);
-        Response.ContentType = "application/x-ndjson; charset=utf-8";
+        Lines lines = Lines.To(Response);
         try
         {
             LapFilm film = Lapping.Film(Read(), Shop.Assumptions, cancel);
-            await Line(new { nx = film.Sole.Nx, ny = film.Sole.Ny, cells = film.Sole.Index }, cancel);
+            await lines.Say(new { columns = film.Sole.Nx, rows = FilmFrame.RowsOf(film.Sole) }, cancel);
             foreach ((LapFrame frame, LappingSnapshot snapshot, LappingResult? end) in film.Frames)
             {
-                await Line(FilmFrame.Of(film.Sole, frame, snapshot, end, Shop.Assumptions, mm => units.Show(mm)), cancel);
+                await lines.Say(FilmFrame.Of(film.Sole, frame, snapshot, end, Shop.Assumptions, mm => units.Show(mm)), cancel);
             }
         }
         catch (InputException fault)
         {
-            await Line(new { fault = fault.Sentence }, cancel);
+            await lines.Say(new { fault = fault.Sentence }, cancel);
         }
         return new EmptyResult();
-    }
-
-    private async Task Line(object what, CancellationToken cancel)
-    {
-        await Response.WriteAsync(JsonSerializer.Serialize(what, OpenJson.Options), Encoding.UTF8, cancel);
-        await Response.WriteAsync("\n", cancel);
-        await Response.Body.FlushAsync(cancel);
     }
 
     private LappingInput Read()
@@ -173,13 +163,4 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
     }
 
     private static readonly IFormatProvider Numbers = System.Globalization.CultureInfo.InvariantCulture;
-
-    /// <summary>Sheets the shop has, and the listed grades.</summary>
-    private async Task<IReadOnlyList<(string Grit, bool Owned)>> Papers(CancellationToken cancel)
-    {
-        HashSet<string> owned = [.. (await stores.Shelves(cancel)).Where(s => s.Stock != Stock.None).Select(s => s.Grain ?? s.Supply.Grain)
-            .OfType<Grain>().Where(g => g.Form == AbrasiveForm.Sheet).Select(g => g.Grit)];
-        return [.. Removal.Grades.Concat(owned).Distinct().Select(g => (Grit: g, Um: Removal.SizeOf(g) ?? ReferenceData.Grits.SizeOf(g)))
-            .Where(g => g.Um is not null).OrderByDescending(g => g.Um).Select(g => (g.Grit, owned.Contains(g.Grit)))];
-    }
 }

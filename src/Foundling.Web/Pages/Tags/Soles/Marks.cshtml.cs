@@ -13,8 +13,6 @@ namespace Foundling.Web.Pages.Tags;
 /// <summary>Marks on a sole, read beside the plate: what is gone, faint and left after some strokes, and what that says.</summary>
 public sealed class MarksModel(TagBook tags, TimeProvider time) : TagPageModel(tags)
 {
-    private const double FirstStrokes = 30;
-
     /// <inheritdoc />
     public override string Here => "state";
 
@@ -37,7 +35,7 @@ public sealed class MarksModel(TagBook tags, TimeProvider time) : TagPageModel(t
     public string Strokes { get; private set; } = "";
 
     /// <summary>The grade of the paper.</summary>
-    public string Grit { get; private set; } = "P120";
+    public string Grit { get; private set; } = LapAdvice.MarksPaper;
 
     /// <summary>The marks were drawn anew.</summary>
     public bool Remarked { get; private set; } = true;
@@ -60,7 +58,7 @@ public sealed class MarksModel(TagBook tags, TimeProvider time) : TagPageModel(t
             (Grit, Plate) = (last.Grit, last.Plate);
             Says = Read(Rubs);
         }
-        Strokes = $"{(Says is null ? FirstStrokes : LapAdvice.NextLook(Says.StrokesThreeZones, Shop.Assumptions)):0}";
+        Strokes = $"{(Says is null ? Shop.Assumptions.LookStrokesFirst : LapAdvice.NextLook(Says.StrokesThreeZones, Shop.Assumptions)):0}";
         Rows = [.. Enumerable.Repeat(new string('l', MarksReader.Along), MarksReader.Across)];
         return Page();
     }

@@ -1,9 +1,8 @@
 using System.Globalization;
-using System.Text.Json;
 using Foundling.Core;
-using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
 using Foundling.Data.Devices;
@@ -25,7 +24,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     /// <summary>Largest readings file taken, bytes.</summary>
     public const long MostFileBytes = 2 * 1024 * 1024;
 
-    private const int GridColumns = 8, MostWords = 60;
+    private const int GridColumns = 8, MostWords = 60, MostSource = 200;
 
     /// <inheritdoc />
     public override string Here => "state";
@@ -54,11 +53,14 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     /// <summary>True once readings were so far apart that it has to be asked what they are.</summary>
     public bool Asks { get; private set; }
 
+    /// <summary>The sole as it is laid out.</summary>
+    public SoleLayout Layout => SoleLayout.Of(KnownFacts, Shop.Assumptions);
+
     /// <summary>Length of the sole, mm.</summary>
-    public double LengthMm => KnownFacts.LengthMm;
+    public double LengthMm => Layout.LengthMm;
 
     /// <summary>Width of the sole, mm.</summary>
-    public double WidthMm => Tool.SoleWidthMm ?? Shop.Assumptions.UsualSoleWidthMm;
+    public double WidthMm => Layout.WidthMm;
 
     /// <summary>Places along the sole where the grid is read, mm from the toe.</summary>
     public IReadOnlyList<double> GridX => Grid.AlongMm;
@@ -88,7 +90,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
         {
             return NotFound();
         }
-        Response.ContentType = "application/x-ndjson; charset=utf-8";
+        Lines lines = Lines.To(Response);
         var watch = new IndicatorWatch(new IndicatorSetup(Settings.IndicatorUnit, Settings.IndicatorTurned), Shop.Assumptions);
         try
         {
@@ -96,33 +98,29 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
             await foreach (string line in source.Lines(cancel))
             {
                 IndicatorSaid said = watch.Hear(line);
-                await Say(new { shown = said.Mm is double mm ? units.Show(mm) : null, steady = said.Steady is double z ? Height(z) : null, wild = said.Wild },
-                    cancel);
+                await lines.Say(new
+                {
+                    shown = said.Mm is double mm ? units.Show(mm) : null, steady = said.Steady is double z ? Height(z) : null, wild = said.Wild,
+                }, cancel);
             }
-            await Say(new { over = "The instrument has said its last." }, cancel);
+            await lines.Say(new { over = "The instrument has said its last." }, cancel);
         }
         catch (InputException fault)
         {
-            await Say(new { over = fault.Sentence }, cancel);
+            await lines.Say(new { over = fault.Sentence }, cancel);
         }
         catch (Exception fault) when (fault is IOException or System.Net.Sockets.SocketException or UnauthorizedAccessException)
         {
-            await Say(new { over = "The instrument cannot be heard. Is it on, and is its address right?" }, cancel);
+            await lines.Say(new { over = "The instrument cannot be heard. Is it on, and is its address right?" }, cancel);
         }
         return new EmptyResult();
-    }
-
-    private async Task Say(object what, CancellationToken cancel)
-    {
-        await Response.WriteAsync(JsonSerializer.Serialize(what, OpenJson.Options) + "\n", cancel);
-        await Response.Body.FlushAsync(cancel);
     }
 
     // As it is typed into a field, with its unit, so that nothing is lost on the way back.
     private static string Height(double mm) => string.Create(CultureInfo.InvariantCulture, $"{mm:0.####} mm");
 
     /// <summary>Says where the indicator is heard, and how it is read.</summary>
-    public async Task<IActionResult> OnPostIndicator(string? kind, string? address, IndicatorUnit unit, bool turned)
+    public async Task<IActionResult> OnPostIndicator(string? kind, string? address, BareUnit unit, bool turned)
     {
         try
         {
@@ -151,7 +149,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
             }
             using var reader = new StreamReader(file.OpenReadStream());
             text = await reader.ReadToEndAsync();
-            source = Shorten.To(Path.GetFileName(file.FileName), 200);
+            source = Shorten.To(Path.GetFileName(file.FileName), MostSource);
         }
         Text = text;
         try
@@ -172,8 +170,14 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
         }
         catch (InputException fault)
         {
-            return Refused("Import", fault.Sentence);
+            return Refused("Import", fault);
         }
+    }
+
+    private PageResult Refused(string form, InputException fault)
+    {
+        Asks = fault.ErrorKey == SoleSurveys.SoFarOut;
+        return Refused(form, fault.Sentence);
     }
 
     private PageResult Refused(string form, string sentence)
@@ -202,46 +206,30 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
             }
             points.Add([GridX[i % GridColumns], GridY[i / GridColumns], z]);
         }
+        if (!ModelState.IsValid)
+        {
+            Draw();
+            return Page();
+        }
         try
         {
-            if (ModelState.IsValid)
-            {
-                await Keep(points, "typed in");
-                return LocalRedirect($"/tag/{Tool.Number}/sole");
-            }
+            await Keep(points, "typed in");
+            return LocalRedirect($"/tag/{Tool.Number}/sole");
         }
         catch (InputException fault)
         {
-            ModelState.AddModelError("Grid", fault.Sentence);
+            return Refused("Grid", fault);
         }
-        Draw();
-        return Page();
     }
 
     private async Task Keep(IReadOnlyList<double[]> points, string source)
     {
-        GridSurveyInput? last = Said.More ? Tool.Surveys.LastOrDefault()?.Input : null;
-        IReadOnlyList<double[]> all = GridSurveyInput.Together(last?.PointsMm ?? [], points);
-        double length = Tool.LengthMm ?? last?.LengthMm ?? all.Select(p => p[0]).DefaultIfEmpty(LengthMm).Max();
-        double width = Tool.SoleWidthMm ?? last?.WidthMm ?? Math.Max(10, all.Select(p => p[1]).DefaultIfEmpty(WidthMm).Max());
-        double mouth = Tool.MouthFrontMm is double m && m < length ? m : GridSurveyInput.UsualMouthFrontMm(length, Shop.Assumptions);
-        var input = new GridSurveyInput(length, width, all, mouth, Tool.Purpose ?? SolePurpose.Smoothing, last?.LeftOutMm,
-            Given(Said.Error, "reading_error_mm"), Given(Said.Plate, "plate_flatness_mm"));
-        GridSurveyResult read = GridSurvey.Read(input, Shop.Assumptions);
-        if (!Said.Sure && read.FlatnessLsqMm > Shop.Assumptions.SurveyAskMm)
-        {
-            Asks = true;
-            throw new InputException("so_far_out", "points_mm", read.FlatnessLsqMm, $"at most {Shop.Assumptions.SurveyAskMm:0.#} mm",
-                $"These readings are {units.Show(read.FlatnessLsqMm)} apart, and no sole is. Were the heights thousandths of a millimetre? "
-                    + "Choose it below; or tick that it is really so.");
-        }
-        await Keep(input, string.IsNullOrWhiteSpace(Said.State) ? source : $"{source}, {Shorten.To(Said.State, MostWords)}");
-    }
-
-    private async Task Keep(GridSurveyInput input, string source)
-    {
+        SoleRecord? goesOn = Said.More ? Tool.Surveys.LastOrDefault() : null;
+        GridSurveyInput survey = SoleSurveys.Taken(KnownFacts, points, goesOn?.Input, Given(Said.Error, "reading_error_mm"),
+            Given(Said.Plate, "plate_flatness_mm"), Said.Sure, Shop.Assumptions);
         DateTimeOffset now = time.GetUtcNow();
-        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = Shorten.To(source, 200), Input = input });
+        string from = string.IsNullOrWhiteSpace(Said.State) ? source : $"{source}, {Shorten.To(Said.State, MostWords)}";
+        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = Shorten.To(from, MostSource), Input = survey }, goesOn);
         await Book.Save(Tool);
     }
 
@@ -263,17 +251,16 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
         {
             return LocalRedirect($"/tag/{Tool.Number}/sole");
         }
-        List<double[]> all = [.. last.Input.PointsMm, .. last.Input.LeftOutMm ?? []];
-        HashSet<int> gone = [.. left ?? []];
-        GridSurveyInput input = last.Input with
-        {
-            PointsMm = [.. all.Where((_, i) => !gone.Contains(i))], LeftOutMm = [.. all.Where((_, i) => gone.Contains(i))],
-        };
         try
         {
-            GridSurvey.Read(input, Shop.Assumptions);
+            // It was read when it was read: only what counts of it is another.
+            var other = new SoleRecord { Id = Guid.CreateVersion7(last.At), At = last.At, Source = last.Source,
+                Input = SoleSurveys.Without(last.Input, new HashSet<int>(left ?? []), Shop.Assumptions) };
             Tool.Surveys.Remove(last);
-            await Keep(input, last.Source);
+            Tool.Surveys.Add(other);
+            await Book.Save(Tool);
+            await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
+                $"{Words.Count(other.Input.LeftOutMm!.Count, "reading")} left out of the sole survey: {other.Said}"));
             return LocalRedirect($"/tag/{Tool.Number}/sole");
         }
         catch (InputException fault)
@@ -312,7 +299,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
 public sealed record SurveySaid
 {
     /// <summary>What a bare height is.</summary>
-    public HeightUnit Heights { get; init; }
+    public BareUnit Heights { get; init; }
 
     /// <summary>How far off a reading may be.</summary>
     public string? Error { get; init; }

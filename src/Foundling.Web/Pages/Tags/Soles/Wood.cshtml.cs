@@ -57,9 +57,12 @@ public sealed class WoodModel(TagBook tags, ViewUnits units, TimeProvider time) 
         {
             return NotFound();
         }
+        bool said = !string.IsNullOrWhiteSpace(Sticks);
         Sticks ??= KnownFacts.Measured(MeasureIds.Wind, PartIds.Body) is double wind ? Typed(wind) : null;
         Mouth ??= KnownFacts.Measured(MeasureIds.Mouth, PartIds.Body) is double open ? Typed(open) : null;
         Read();
+        // What was kept is how much the sticks differ, not which way.
+        Corners = said || Input?.HollowMm > 0 ? Corners : null;
         return Page();
     }
 
@@ -107,6 +110,6 @@ public sealed class WoodModel(TagBook tags, ViewUnits units, TimeProvider time) 
             }
         }
         await Book.Save(Tool);
-        return LocalRedirect($"/tag/{Tool.Number}/sole/wood");
+        return RedirectToPage(new { Tool.Number, Sticks, Long, Hollow, Mouth });
     }
 }
