@@ -54,6 +54,15 @@ public sealed partial record Assumptions
     [Assumed("mm", "toe, mouth and heel of a rebate plane are in one plane within")] public double SoleRebateZonesMm { get; init; } = 0.03;
     [Assumed("mm", "the whole sole of a plane of no particular purpose is flat within")] public double SoleOtherWholeMm { get; init; } = 0.05;
     [Assumed("mm", "toe, mouth and heel of a plane of no particular purpose are in one plane within")] public double SoleOtherZonesMm { get; init; } = 0.03;
+    [Assumed("mm", "a plane nobody said the purpose of is a jack plane from this length")] public double JackFromMm { get; init; } = 330;
+    [Assumed("mm", "a plane nobody said the purpose of is a try plane from this length")] public double TryFromMm { get; init; } = 500;
+    [Assumed("mm", "the back of an edge is flat within")] public double FaceBackMm { get; init; } = 0.02;
+    [Assumed("mm", "the back of an iron is read so far behind its edge")] public double BackBehindEdgeMm { get; init; } = 25;
+    [Assumed("mm", "the underside of a cap iron is straight at its edge within")] public double FaceCapMm { get; init; } = 0.02;
+    [Assumed("mm", "the underside of a cap iron bears over so much behind its edge")] public double CapIronLandMm { get; init; } = 3;
+    [Assumed("mm", "the face and the seat of a frog are flat within")] public double FaceFrogMm { get; init; } = 0.05;
+    [Assumed("mm", "a cheek that guides is flat within")] public double FaceCheekMm { get; init; } = 0.05;
+    [Assumed("mm", "the face of a jaw is flat within")] public double FaceJawMm { get; init; } = 0.1;
     [Assumed("um", "P60 takes off in 100 strokes of 200 mm at 10 kPa", Heading = "What paper takes off")] public double LapP60Um { get; init; } = 12;
     [Assumed("um", "P80 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP80Um { get; init; } = 9;
     [Assumed("um", "P120 takes off in 100 strokes of 200 mm at 10 kPa")] public double LapP120Um { get; init; } = 6;
@@ -90,6 +99,7 @@ public sealed partial record Assumptions
     [Assumed("", "a toe or heel is this share of the length of a sole", Heading = "Zones of a sole")] public double ZoneShare { get; init; } = 0.15;
     [Assumed("mm", "the zone in front of the mouth is so long")] public double MouthBandMm { get; init; } = 10;
     [Assumed("mm", "a reading with a bench indicator may be off by")] public double SurveyErrorMm { get; init; } = 0.004;
+    [Assumed("mm", "a gap read with feelers may be off by")] public double FeelerErrorMm { get; init; } = 0.01;
     [Assumed("mm", "a plate nobody checked may be out of flat by")] public double SurveyPlateMm { get; init; } = 0.005;
     [Assumed("mm", "a sole that is more out of flat than this is asked about")] public double SurveyAskMm { get; init; } = 3;
     [Assumed("mm", "the slot of a mouth nobody measured is so long")] public double MouthSlotMm { get; init; } = 6;

@@ -111,8 +111,8 @@ public enum FlatVerdict
 /// <summary>Flatness tolerances by purpose, whole sole (minimum zone) and three zones, mm.</summary>
 public static class SoleTolerance
 {
-    /// <summary>Assumed tolerance for a purpose.</summary>
-    public static (double WholeMm, double ThreeZoneMm) For(SolePurpose purpose, Assumptions a) => purpose switch
+    /// <summary>Assumed tolerance for a purpose; null for none in particular.</summary>
+    public static (double WholeMm, double ThreeZoneMm) For(SolePurpose? purpose, Assumptions a) => purpose switch
     {
         SolePurpose.Smoothing => (a.SoleSmoothingWholeMm, a.SoleSmoothingZonesMm),
         SolePurpose.Jack => (a.SoleJackWholeMm, a.SoleJackZonesMm),
@@ -139,6 +139,13 @@ public static class GridSurvey
         GridSurveyResult read = Figures(input, assumptions);
         return SurveyTrust.Judged(input, read, assumptions);
     }
+
+    /// <summary>A figure against a tolerance.</summary>
+    /// <param name="valueMm">The figure, mm.</param>
+    /// <param name="uncertaintyMm">How far off it may be, mm; null where nobody said.</param>
+    /// <param name="toleranceMm">The tolerance, mm.</param>
+    public static FlatVerdict Against(double valueMm, double? uncertaintyMm, double toleranceMm) =>
+        SurveyTrust.Against(valueMm, uncertaintyMm, toleranceMm);
 
     /// <summary>The figures of a survey that was looked at before, without a word on how sure they are.</summary>
     internal static GridSurveyResult Figures(GridSurveyInput input, Assumptions assumptions)

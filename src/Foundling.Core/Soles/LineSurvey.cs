@@ -74,11 +74,7 @@ public static class LineSurvey
         int open = unknowns - rank - 3 + (stations.Count - at.Count);
         if (open > 0)
         {
-            throw new InputException("lines_leave_the_shape_open", "lines", input.Lines.Count, "lines that cross, both diagonals among them",
-                $"These lines leave {open} freedom{(open == 1 ? "" : "s")} of the shape unseen. Add both diagonals: without them twist cannot be seen.")
-            {
-                Details = { ["open_freedoms"] = open },
-            };
+            throw Open(open, LineSight.Unseen(input, [.. stations.Where((_, i) => !at.Contains(i))]), input.Lines.Count);
         }
         // The plane is free, so the shortest solution is taken and its own plane removed afterwards.
         Vector<double> projected = qr.Q.TransposeThisAndMultiply(right), line = Vector<double>.Build.Dense(unknowns);
@@ -95,6 +91,14 @@ public static class LineSurvey
         return new LineSurveyResult(heights, Planes.Range(points, plane), Planes.MinimumZone(points).HeightMm, worst.Spread,
             closures.Count == 0 ? 0 : Math.Sqrt(closures.Average(c => c.Spread * c.Spread)), worst.Station ?? "");
     }
+
+    private static InputException Open(int open, IReadOnlyList<UnseenShape> unseen, int lines) =>
+        new("lines_leave_the_shape_open", "lines", lines, "lines that cross, both diagonals among them",
+            $"These lines leave {open} freedom{(open == 1 ? "" : "s")} of the shape unseen. {(unseen.Count == 0
+                ? "Some of them do not hang together: lay one that crosses the others." : string.Join(" ", unseen.Select(LineSight.Says)))}")
+        {
+            Details = { ["open_freedoms"] = open },
+        };
 
     private static List<Row> Rows(LineSurveyInput input, List<string> stations)
     {

@@ -79,6 +79,13 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
     public double SoleWidthMm(Assumptions assumptions) => Build.SoleWidthMm
         ?? Tool.File.Parts.FirstOrDefault(p => p.Section == Section.Sole)?.AcrossMm ?? assumptions.UsualSoleWidthMm;
 
+    /// <summary>What its sole is for: as was said, else by its build and length; null for a plane of no particular purpose.</summary>
+    public SolePurpose? SolePurpose(Assumptions a) => Build.Purpose ?? (Tool.File.Edge == EdgeForm.Burr ? Soles.SolePurpose.Scraper
+        : Tool.Works(KindTrait.CheeksGuide) || Tool.Works(KindTrait.SideGuides) ? Soles.SolePurpose.Rebate
+        : Tool.Works(KindTrait.CutsBelowSole) || Tool.File.Edge != EdgeForm.BackAndBevel ? null
+        : Tool.File.BevelUp && Tool.Made(PartIds.ToePlate) ? Soles.SolePurpose.Block
+        : LengthMm >= a.TryFromMm ? Soles.SolePurpose.Try : LengthMm >= a.JackFromMm ? Soles.SolePurpose.Jack : Soles.SolePurpose.Smoothing);
+
     /// <summary>The latest reading on a part; null when it was not taken.</summary>
     public Reading? Read(PartId part, MeasureId measure) => Readings.LastOrDefault(r => r.Part == part && r.Measure == measure);
 

@@ -11,7 +11,8 @@ public static class SoleSurveys
 
     private const double LeastWidthMm = 10;
 
-    /// <summary>A survey of a tool's sole.</summary>
+    /// <summary>A survey of a face.</summary>
+    /// <param name="face">The face, at the size it is taken to have.</param>
     /// <param name="facts">What is known of the tool; what was not measured on it is taken from the readings.</param>
     /// <param name="points">Readings [x, y, height], mm.</param>
     /// <param name="goesOn">The survey these come to; null for a new one.</param>
@@ -20,19 +21,19 @@ public static class SoleSurveys
     /// <param name="sure">It is really as far out of flat as it reads.</param>
     /// <param name="a">Mouths, and from when on one asks.</param>
     /// <exception cref="InputException">Readings that make no survey, or that are so far apart that it has to be asked what they are.</exception>
-    public static GridSurveyInput Taken(Facts facts, IReadOnlyList<double[]> points, GridSurveyInput? goesOn, double? errorMm, double? plateMm, bool sure,
+    public static GridSurveyInput Taken(FlatFace face, Facts facts, IReadOnlyList<double[]> points, GridSurveyInput? goesOn, double? errorMm, double? plateMm, bool sure,
         Assumptions a)
     {
         IReadOnlyList<double[]> all = GridSurveyInput.Together(goesOn?.PointsMm ?? [], points);
-        SoleLayout layout = SoleLayout.Of(facts, a);
+        SoleLayout layout = face.Layout;
         double Reach(int axis, double usual) => all.Select(p => p.ElementAtOrDefault(axis)).DefaultIfEmpty(usual).Max();
-        double length = facts.Build.LengthMm ?? goesOn?.LengthMm ?? Reach(0, layout.LengthMm);
-        double width = facts.Build.SoleWidthMm ?? goesOn?.WidthMm ?? Math.Max(LeastWidthMm, Reach(1, layout.WidthMm));
+        double length = !face.IsSole ? layout.LengthMm : facts.Build.LengthMm ?? goesOn?.LengthMm ?? Reach(0, layout.LengthMm);
+        double width = !face.IsSole ? layout.WidthMm : facts.Build.SoleWidthMm ?? goesOn?.WidthMm ?? Math.Max(LeastWidthMm, Reach(1, layout.WidthMm));
         var survey = new GridSurveyInput(length, width, all, layout.MouthFrontMm is null ? null : SoleLayout.MouthFront(facts, length, a),
-            facts.Build.Purpose ?? SolePurpose.Smoothing, goesOn?.LeftOutMm, errorMm, plateMm);
+            face.IsSole ? facts.SolePurpose(a) : null, goesOn?.LeftOutMm, errorMm, plateMm);
         double apart = GridSurvey.Read(survey, a).FlatnessLsqMm;
         return sure || apart <= a.SurveyAskMm ? survey : throw new InputException(SoFarOut, "points_mm", apart, $"at most {a.SurveyAskMm:0.#} mm",
-            $"These readings are {Length.Show(apart)} apart, and no sole is. Were the heights thousandths of a millimetre? Choose it below; or tick that it is "
+            $"These readings are {Length.Show(apart)} apart, and no flat face is. Were the heights thousandths of a millimetre? Choose it below; or tick that it is "
                 + "really so.");
     }
 

@@ -3,7 +3,7 @@ using Foundling.Core.Units;
 
 namespace Foundling.Core.Tags;
 
-/// <summary>A sole survey as it was taken.</summary>
+/// <summary>A survey of a sole, or of another flat face, as it was taken.</summary>
 public sealed class SoleRecord
 {
     /// <summary>Key.</summary>
@@ -12,10 +12,13 @@ public sealed class SoleRecord
     /// <summary>When it was taken.</summary>
     public DateTimeOffset At { get; set; }
 
+    /// <summary>The face it was taken on, by its <see cref="State.FlatFace.Key"/>.</summary>
+    public string Face { get; set; } = State.FlatFaces.Sole;
+
     /// <summary>Where the readings come from.</summary>
     public string Source { get; set; } = "";
 
-    /// <summary>The readings and the sole they were taken on.</summary>
+    /// <summary>The readings and the face they were taken on.</summary>
     public required GridSurveyInput Input { get; set; }
 
     /// <summary>What it is, in a few words.</summary>

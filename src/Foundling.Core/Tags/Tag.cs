@@ -180,8 +180,14 @@ public sealed class Tag
     /// <summary>Soaks, glue, coats: what stands.</summary>
     public List<Wait> Waits { get; set; } = [];
 
-    /// <summary>Sole surveys.</summary>
+    /// <summary>Surveys of the sole and of its other flat faces.</summary>
     public List<SoleRecord> Surveys { get; set; } = [];
+
+    /// <summary>Surveys of one face, the latest last.</summary>
+    public IReadOnlyList<SoleRecord> SurveysOf(string face) => [.. Surveys.Where(s => s.Face == face)];
+
+    /// <summary>The latest survey of a face; null where none was made.</summary>
+    public SoleRecord? LastSurveyOf(string face) => Surveys.FindLast(s => s.Face == face);
 
     /// <summary>Rubs of the marked sole.</summary>
     public List<RubRecord> Rubs { get; set; } = [];
@@ -280,15 +286,16 @@ public sealed class Tag
             + (measurement.Fact() is { } reading ? $": {reading.Quantity}" : ""));
     }
 
-    /// <summary>Keeps a survey of the sole, and the log says so.</summary>
+    /// <summary>Keeps a survey of a face, and the log says so.</summary>
     /// <param name="survey">The survey.</param>
+    /// <param name="face">What the face is called.</param>
     /// <param name="goesOn">The one it goes on with, which it stands for from now on; null for none.</param>
-    public void Take(SoleRecord survey, SoleRecord? goesOn = null)
+    public void Take(SoleRecord survey, string face = FlatFaces.Sole, SoleRecord? goesOn = null)
     {
         Surveys.RemoveAll(s => s == goesOn);
         survey.At = After(survey.At, Surveys.LastOrDefault()?.At);
         Surveys.Add(survey);
-        Measured(survey.At, $"Sole survey: {survey.Said}");
+        Measured(survey.At, $"Survey of the {face}: {survey.Said}");
     }
 
     // What is taken one after the other stays so, even within a tick of the clock.
@@ -338,8 +345,8 @@ public sealed class Tag
     {
         Build = new Build(LengthMm, IronWidthMm, SoleWidthMm, MouthFrontMm, Purpose, Hand),
         Readings = [.. Measurements.Where(m => tool.Made(m.Part)).Select(m => m.Fact()).OfType<Reading>()],
-        Surveys = [.. Surveys.Select(s => s.Input)],
-        Marked = Rubs.Count > 0 && (Surveys.Count == 0 || Rubs[^1].At > Surveys[^1].At)
+        Surveys = [.. SurveysOf(FlatFaces.Sole).Select(s => s.Input)],
+        Marked = Rubs.Count > 0 && !SurveysOf(FlatFaces.Sole).Any(s => s.At >= Rubs[^1].At)
             ? new MarkedSole(Rubs[^1].Likely, Rubs[^1].Chance, Rubs[^1].StrokesLeft, Rubs[^1].Grit) : null,
         Looks = [.. Looks.Select(l => l.ToObservation())],
         Kinship = tool.Made(PartIds.Wedge) ? Kinship() : null,

@@ -211,6 +211,7 @@ internal sealed class ChildMapping :
     public void Configure(EntityTypeBuilder<SoleRecord> child)
     {
         Map(child, "Surveys");
+        child.Property(s => s.Face).HasDefaultValueSql($"'{FlatFaces.Sole}'");
         child.Property(s => s.Input).HasConversion(
             v => JsonSerializer.Serialize(v, OpenJson.Options),
             v => JsonSerializer.Deserialize<GridSurveyInput>(v, OpenJson.Options)!);

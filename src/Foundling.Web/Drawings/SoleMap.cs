@@ -6,12 +6,15 @@ using Foundling.Core.Tags;
 
 namespace Foundling.Web.Drawings;
 
-/// <summary>A sole map as it is drawn for a tool.</summary>
+/// <summary>The map of a face as it is drawn for a tool.</summary>
 /// <param name="Map">The map.</param>
-/// <param name="Sole">The sole as it is laid out.</param>
+/// <param name="Face">The face.</param>
 /// <param name="Cut">Sections can be cut through it.</param>
-public sealed record SoleDrawing(SoleMapView Map, SoleLayout Sole, bool Cut = false)
+public sealed record SoleDrawing(SoleMapView Map, FlatFace Face, bool Cut = false)
 {
+    /// <summary>The face as it is laid out.</summary>
+    public SoleLayout Sole => Face.Layout;
+
     private const double Rim = 0.05, RoundTheMouth = 0.045;
 
     /// <summary>Grooves: from the toe to before the mouth, and from behind it to the heel; an edge stays plain all round.</summary>

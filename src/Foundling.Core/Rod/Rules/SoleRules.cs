@@ -50,7 +50,7 @@ internal static class SoleRules
             // A toe that is worn low bears nothing: it is left out, unless the whole sole is wanted.
             return Causes.OfFace(q, f => Causes.Lapped(q, f) && (!PartGroups.IsToe(f.Place) || q.Way(ChoiceId.Flat) == WayId.Whole), PartIds.Body);
         }
-        (double whole, double zones) = SoleTolerance.For(q.Purpose ?? q.Facts.Surveys[^1].Purpose ?? SolePurpose.Smoothing, q.Shop.Assumptions);
+        (double whole, double zones) = SoleTolerance.For(q.Facts.SolePurpose(q.Shop.Assumptions), q.Shop.Assumptions);
         return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
             : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
     }

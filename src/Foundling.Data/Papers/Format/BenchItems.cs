@@ -116,11 +116,14 @@ public sealed record WaitItem : Item
     public DateTimeOffset? EndedAt { get; init; }
 }
 
-/// <summary>A survey of the sole.</summary>
+/// <summary>A survey of the sole, or of another flat face.</summary>
 public sealed record SurveyItem : Item
 {
     /// <summary>Key.</summary>
     public Guid Id { get; init; }
+
+    /// <summary>The face; left out for the sole.</summary>
+    public string? Face { get; init; }
 
     /// <summary>When it was taken.</summary>
     public DateTimeOffset At { get; init; }

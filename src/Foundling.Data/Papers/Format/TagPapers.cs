@@ -1,5 +1,6 @@
 using Foundling.Core.Tools;
 using Foundling.Core.Log;
+using Foundling.Core.State;
 using Foundling.Core.Tags;
 
 namespace Foundling.Data.Papers.Format;
@@ -115,12 +116,12 @@ public static class TagPapers
 
     private static SurveyItem Of(SoleRecord x) => new()
     {
-        Id = x.Id, At = x.At, Source = x.Source, Input = x.Input,
+        Id = x.Id, Face = x.Face == FlatFaces.Sole ? null : x.Face, At = x.At, Source = x.Source, Input = x.Input,
     };
 
     private static SoleRecord From(SurveyItem x) => new()
     {
-        Id = x.Id, At = x.At, Source = x.Source, Input = x.Input,
+        Id = x.Id, Face = x.Face ?? FlatFaces.Sole, At = x.At, Source = x.Source, Input = x.Input,
     };
 
     private static RubItem Of(RubRecord x) => new()

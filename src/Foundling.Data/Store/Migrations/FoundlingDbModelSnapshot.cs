@@ -766,6 +766,12 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<long>("At")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Face")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValueSql("'sole'");
+
                     b.Property<string>("Input")
                         .IsRequired()
                         .HasColumnType("TEXT");

@@ -8,7 +8,7 @@ import { lines } from './lines.js';
 let listening = null;
 let at = 0;
 
-const form = () => /** @type {HTMLFormElement | null} */ (document.querySelector('form[data-module="survey"]'));
+const form = () => /** @type {HTMLFormElement | null} */ (document.querySelector('form[data-live]'));
 const cells = () => /** @type {HTMLInputElement[]} */ ([...(form()?.querySelectorAll('input[name="cell"]') ?? [])]);
 /** @param {string} what */
 const one = (what) => /** @type {HTMLElement | null} */ (form()?.querySelector(what) ?? null);
@@ -75,10 +75,18 @@ function takeShown() {
   if (/\d/.test(shown)) put(shown);
 }
 
+/** Lights the line a straightedge lies on and the place of its gap. @param {HTMLElement | null} field */
+function laid(field) {
+  for (const line of document.querySelectorAll('.feelers path[data-line]')) line.classList.toggle('lit',
+    field !== null && /** @type {SVGElement} */ (line).dataset.line === field.dataset.line);
+  for (const circle of document.querySelectorAll('.feelers circle[data-station]')) circle.classList.toggle('lit',
+    field !== null && /** @type {SVGElement} */ (circle).dataset.station === field.dataset.station);
+}
+
 export function start() {
   document.addEventListener('click', (event) => {
     const on = event.target instanceof Element ? event.target : null;
-    if (!on?.closest('form[data-module="survey"]')) return;
+    if (!on?.closest('form[data-live]')) return;
     if (on.closest('[data-listen]')) listen();
     if (on.closest('[data-take]')) takeShown();
     if (on.closest('[data-back]')) light(at - 1);
@@ -96,6 +104,7 @@ export function start() {
   document.addEventListener('focusin', (event) => {
     const cell = event.target instanceof Element ? cells().indexOf(/** @type {HTMLInputElement} */ (event.target)) : -1;
     if (cell >= 0) light(cell);
+    laid(event.target instanceof HTMLElement && event.target.dataset.line ? event.target : null);
   });
 }
 

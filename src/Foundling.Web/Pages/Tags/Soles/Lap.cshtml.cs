@@ -78,7 +78,10 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
     public PlateResult? PlateSays { get; private set; }
 
     /// <summary>True where nobody surveyed the sole, and a usual hollow is taken.</summary>
-    public bool IsAssumed => Tool.Surveys.Count == 0;
+    public bool IsAssumed => Survey is null;
+
+    /// <summary>The last survey of the sole; null where nobody made one.</summary>
+    public Core.Tags.SoleRecord? Survey => Tool.LastSurveyOf(FlatFaces.Sole);
 
     /// <summary>What to mind.</summary>
     public IReadOnlyList<Caution> Minded { get; } = Cautions.Of([CautionId.Slurry]);
@@ -143,7 +146,7 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
 
     private LappingInput Read()
     {
-        LappingInput input = Layout.Lapped(Tool.Surveys.LastOrDefault()?.Input, Grit, Shop.Assumptions);
+        LappingInput input = Layout.Lapped(Survey?.Input, Grit, Shop.Assumptions);
         return input with
         {
             Plate = Plate, ForceN = Typed.NumberOrNull(Force, "force_n"), GritUm = Removal.SizeOf(Grit) ?? ReferenceData.Grits.SizeOf(Grit),

@@ -1,11 +1,13 @@
-using System.Globalization;
 using Foundling.Core;
+using Foundling.Core.Aim;
+using Foundling.Core.Keys;
 using Foundling.Core.Log;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Units;
-using Foundling.Data.Devices;
 using Foundling.Data.Shop;
 using Foundling.Data.Soles;
 using Foundling.Data.Tags;
@@ -17,9 +19,9 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Tags;
 
-/// <summary>The sole: readings in, map out.</summary>
+/// <summary>A flat face, the sole first of all: readings in, map out.</summary>
 [RequestSizeLimit(2 * MostFileBytes)]
-public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, ShopBook shop, TimeProvider time) : TagPageModel(tags)
+public sealed partial class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, ShopBook shop, RodDesk rods, TimeProvider time) : TagPageModel(tags)
 {
     /// <summary>Largest readings file taken, bytes.</summary>
     public const long MostFileBytes = 2 * 1024 * 1024;
@@ -53,14 +55,41 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     /// <summary>True once readings were so far apart that it has to be asked what they are.</summary>
     public bool Asks { get; private set; }
 
-    /// <summary>The sole as it is laid out.</summary>
-    public SoleLayout Layout => SoleLayout.Of(KnownFacts, Shop.Assumptions);
+    /// <summary>Key of the face; none for the one that is read most.</summary>
+    [BindProperty(SupportsGet = true, Name = "face")]
+    public string? FaceKey { get; set; }
 
-    /// <summary>Length of the sole, mm.</summary>
-    public double LengthMm => Layout.LengthMm;
+    /// <summary>How long the face is; nothing for as usual.</summary>
+    [BindProperty(SupportsGet = true, Name = "long")]
+    public string? Long { get; set; }
 
-    /// <summary>Width of the sole, mm.</summary>
-    public double WidthMm => Layout.WidthMm;
+    /// <summary>How wide it is.</summary>
+    [BindProperty(SupportsGet = true, Name = "wide")]
+    public string? Wide { get; set; }
+
+    /// <summary>Flat faces of this tool.</summary>
+    public IReadOnlyList<FlatFace> Faces { get; private set; } = [];
+
+    /// <summary>The face that is looked at.</summary>
+    public FlatFace Face { get; private set; } = null!;
+
+    /// <summary>Surveys of it, the latest last.</summary>
+    public IReadOnlyList<SoleRecord> Surveys => Tool.SurveysOf(Face.Key);
+
+    /// <summary>The last survey against how flat the face is wanted; null where none was made.</summary>
+    public FaceRead? Against { get; private set; }
+
+    /// <summary>Where a straightedge is laid.</summary>
+    public FeelerPlan Feelers => FeelerPlan.Of(LengthMm, WidthMm, Face.Layout.MouthFrontMm);
+
+    /// <summary>Gaps typed for the lines, in their order.</summary>
+    public IReadOnlyList<string?> Gaps { get; private set; } = [];
+
+    /// <summary>Length of the face, mm.</summary>
+    public double LengthMm => Face.Layout.LengthMm;
+
+    /// <summary>Width of the face, mm.</summary>
+    public double WidthMm => Face.Layout.WidthMm;
 
     /// <summary>Places along the sole where the grid is read, mm from the toe.</summary>
     public IReadOnlyList<double> GridX => Grid.AlongMm;
@@ -77,64 +106,25 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
     {
         Settings = await shop.Read(HttpContext.RequestAborted);
-        await base.OnPageHandlerExecutionAsync(context, next);
+        await base.OnPageHandlerExecutionAsync(context, async () =>
+        {
+            Faces = FlatFaces.Of(KnownFacts, Shop.Assumptions);
+            if ((Faces.FirstOrDefault(f => FaceKey is null || f.Key == FaceKey)) is not { } face)
+            {
+                context.Result = NotFound();
+                return new PageHandlerExecutedContext(PageContext, context.Filters, context.HandlerMethod, context.HandlerInstance);
+            }
+            GridSurveyInput? last = Tool.LastSurveyOf(face.Key)?.Input;
+            Face = face.Sized(ReadLength(Long, "Size", units.Units, 1) ?? last?.LengthMm, ReadLength(Wide, "Size", units.Units, 1) ?? last?.WidthMm);
+            return await next();
+        });
     }
+
+    /// <summary>The address of this face.</summary>
+    public string Address => $"/tag/{Tool.Number}/sole{(Face.IsSole ? "" : $"?face={Uri.EscapeDataString(Face.Key)}")}";
 
     /// <summary>Shows the last survey.</summary>
     public void OnGet() => Draw();
-
-    /// <summary>What the indicator says, a line for each of its lines, for as long as somebody listens.</summary>
-    public async Task<IActionResult> OnGetLive(CancellationToken cancel)
-    {
-        if (Settings.Indicator.Length == 0)
-        {
-            return NotFound();
-        }
-        Lines lines = Lines.To(Response);
-        var watch = new IndicatorWatch(new IndicatorSetup(Settings.IndicatorUnit, Settings.IndicatorTurned), Shop.Assumptions);
-        try
-        {
-            ILineSource source = LineSources.Open(Settings.Indicator, () => new SimulatedIndicator(Grid, LengthMm, WidthMm, time));
-            await foreach (string line in source.Lines(cancel))
-            {
-                IndicatorSaid said = watch.Hear(line);
-                await lines.Say(new
-                {
-                    shown = said.Mm is double mm ? units.Show(mm) : null, steady = said.Steady is double z ? Height(z) : null, wild = said.Wild,
-                }, cancel);
-            }
-            await lines.Say(new { over = "The instrument has said its last." }, cancel);
-        }
-        catch (InputException fault)
-        {
-            await lines.Say(new { over = fault.Sentence }, cancel);
-        }
-        catch (Exception fault) when (fault is IOException or System.Net.Sockets.SocketException or UnauthorizedAccessException)
-        {
-            await lines.Say(new { over = "The instrument cannot be heard. Is it on, and is its address right?" }, cancel);
-        }
-        return new EmptyResult();
-    }
-
-    // As it is typed into a field, with its unit, so that nothing is lost on the way back.
-    private static string Height(double mm) => string.Create(CultureInfo.InvariantCulture, $"{mm:0.####} mm");
-
-    /// <summary>Says where the indicator is heard, and how it is read.</summary>
-    public async Task<IActionResult> OnPostIndicator(string? kind, string? address, BareUnit unit, bool turned)
-    {
-        try
-        {
-            string heard = kind == LineSources.Simulated ? kind : kind == "device" ? LineSources.Checked(address) : "";
-            ShopSettings settings = await shop.ForChange();
-            (settings.Indicator, settings.IndicatorUnit, settings.IndicatorTurned) = (heard, unit, turned);
-            await shop.Save(settings);
-            return LocalRedirect($"/tag/{Tool.Number}/sole#grid");
-        }
-        catch (InputException fault)
-        {
-            return Refused("Indicator", fault.Sentence);
-        }
-    }
 
     /// <summary>Imports readings from a file or pasted text.</summary>
     public async Task<IActionResult> OnPostImport(IFormFile? file, string? text, [FromForm] SurveySaid said)
@@ -166,7 +156,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
                     + "below and import again; nothing was kept yet.");
             }
             await Keep(read.Points, source);
-            return LocalRedirect($"/tag/{Tool.Number}/sole");
+            return LocalRedirect(Address);
         }
         catch (InputException fault)
         {
@@ -214,7 +204,7 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
         try
         {
             await Keep(points, "typed in");
-            return LocalRedirect($"/tag/{Tool.Number}/sole");
+            return LocalRedirect(Address);
         }
         catch (InputException fault)
         {
@@ -222,14 +212,66 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
         }
     }
 
+    /// <summary>Keeps the gaps read under a straightedge.</summary>
+    public async Task<IActionResult> OnPostLines(string?[]? gap, [FromForm] SurveySaid said)
+    {
+        Said = said;
+        FeelerPlan plan = Feelers;
+        Gaps = gap ?? [];
+        var gaps = new Dictionary<(string, string), double>();
+        int i = 0;
+        foreach ((PlannedLine line, string station) in plan.Lines.SelectMany(l => l.Stations.Select(s => (l, s))))
+        {
+            string? typed = Gaps.ElementAtOrDefault(i++);
+            if (string.IsNullOrWhiteSpace(typed))
+            {
+                continue;
+            }
+            if (!Length.TryParse(typed, out double mm, units.Units))
+            {
+                ModelState.AddModelError("Lines", $"Line \"{line.Name}\": {Length.NotALength(typed)}");
+                continue;
+            }
+            gaps[(line.Key, station)] = mm;
+        }
+        if (!ModelState.IsValid)
+        {
+            Draw();
+            return Page();
+        }
+        try
+        {
+            LineSurveyInput laid = plan.Laid(gaps);
+            LineSurveyResult read = LineSurvey.Solve(laid);
+            await Keep([.. read.HeightMm.Select(h => new[] { laid.StationsMm[h.Key][0], laid.StationsMm[h.Key][1], h.Value })],
+                $"{Words.Count(laid.Lines.Count, "straightedge line")}{Closed(plan, read)}");
+            return LocalRedirect(Address);
+        }
+        catch (InputException fault)
+        {
+            return Refused("Lines", fault);
+        }
+    }
+
+    private string Closed(FeelerPlan plan, LineSurveyResult read)
+    {
+        if (plan.Stations.FirstOrDefault(s => s.Key == read.ClosureWorstStation) is not { } at)
+        {
+            return "";
+        }
+        string where = $"{units.Show(at.XMm)} from {Face.From}, {FeelerPlan.RowName(at.Row)}";
+        return $"; where they cross they agree within {units.Show(read.ClosureWorstMm)}, least at {where}";
+    }
+
     private async Task Keep(IReadOnlyList<double[]> points, string source)
     {
-        SoleRecord? goesOn = Said.More ? Tool.Surveys.LastOrDefault() : null;
-        GridSurveyInput survey = SoleSurveys.Taken(KnownFacts, points, goesOn?.Input, Given(Said.Error, "reading_error_mm"),
+        SoleRecord? goesOn = Said.More ? Tool.LastSurveyOf(Face.Key) : null;
+        GridSurveyInput survey = SoleSurveys.Taken(Face, KnownFacts, points, goesOn?.Input, Given(Said.Error, "reading_error_mm"),
             Given(Said.Plate, "plate_flatness_mm"), Said.Sure, Shop.Assumptions);
         DateTimeOffset now = time.GetUtcNow();
         string from = string.IsNullOrWhiteSpace(Said.State) ? source : $"{source}, {Shorten.To(Said.State, MostWords)}";
-        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Source = Shorten.To(from, MostSource), Input = survey }, goesOn);
+        Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Face = Face.Key, Source = Shorten.To(from, MostSource), Input = survey },
+            Face.Name, goesOn);
         await Book.Save(Tool);
     }
 
@@ -237,8 +279,20 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
 
     private void Draw()
     {
-        Map = Tool.Surveys.Count > 0 ? maps.Of(Tool.Surveys[^1], Shop.Assumptions) : null;
-        Before = Tool.Surveys.Count > 1 ? maps.Of(Tool.Surveys[^2], Shop.Assumptions) : null;
+        IReadOnlyList<SoleRecord> all = Surveys;
+        Map = all.Count > 0 ? maps.Of(all[^1], Shop.Assumptions) : null;
+        Before = all.Count > 1 ? maps.Of(all[^2], Shop.Assumptions) : null;
+        Against = Map is null ? null : FaceRead.Of(Face, all[^1].Input, Map.Result, KnownFacts, Flat, Shop.Assumptions);
+    }
+
+    /// <summary>When this sole counts as flat, by the way chosen for it; null while there is no aim.</summary>
+    private WayId? Flat
+    {
+        get
+        {
+            PlanQuestion? q = Tool.Aim is AimKind aim ? RodDesk.Ask(Tool, aim, Shop, Patterns) : null;
+            return q is not null && Choices.Find(ChoiceId.Flat).Asked(q) ? q.Way(ChoiceId.Flat) : null;
+        }
     }
 
     /// <summary>What an earlier survey shows.</summary>
@@ -247,21 +301,21 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     /// <summary>Leaves readings of the last survey out, and takes others in again: pits, a worn toe, damage.</summary>
     public async Task<IActionResult> OnPostLeaveOut(int[]? left)
     {
-        if (Tool.Surveys is not [.., var last])
+        if (Surveys is not [.., var last])
         {
-            return LocalRedirect($"/tag/{Tool.Number}/sole");
+            return LocalRedirect(Address);
         }
         try
         {
             // It was read when it was read: only what counts of it is another.
-            var other = new SoleRecord { Id = Guid.CreateVersion7(last.At), At = last.At, Source = last.Source,
+            var other = new SoleRecord { Id = Guid.CreateVersion7(last.At), At = last.At, Face = last.Face, Source = last.Source,
                 Input = SoleSurveys.Without(last.Input, new HashSet<int>(left ?? []), Shop.Assumptions) };
             Tool.Surveys.Remove(last);
             Tool.Surveys.Add(other);
             await Book.Save(Tool);
             await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
-                $"{Words.Count(other.Input.LeftOutMm!.Count, "reading")} left out of the sole survey: {other.Said}"));
-            return LocalRedirect($"/tag/{Tool.Number}/sole");
+                $"{Words.Count(other.Input.LeftOutMm!.Count, "reading")} left out of the survey of the {Face.Name}: {other.Said}"));
+            return LocalRedirect(Address);
         }
         catch (InputException fault)
         {
@@ -270,28 +324,37 @@ public sealed class SoleModel(TagBook tags, SoleMaps maps, ViewUnits units, Shop
     }
 
     /// <summary>The readings as CSV.</summary>
-    public IActionResult OnGetCsv() => Tool.Surveys is not [.., var last] ? NotFound()
-        : File(System.Text.Encoding.UTF8.GetBytes(ReadingsFile.Write(last.Input)), "text/csv", $"{Tool.Label}-sole.csv");
+    public IActionResult OnGetCsv() => Surveys is not [.., var last] ? NotFound()
+        : File(System.Text.Encoding.UTF8.GetBytes(ReadingsFile.Write(last.Input)), "text/csv", $"{Tool.Label}-{FileName}.csv");
 
     /// <summary>The map as a drawing by itself.</summary>
     public IActionResult OnGetSvg()
     {
         Draw();
-        return Map is null ? NotFound() : File(System.Text.Encoding.UTF8.GetBytes(Map.Svg($"{Tool.Label} {Tool.Title}")), "image/svg+xml",
-            $"{Tool.Label}-sole.svg");
+        return Map is null ? NotFound() : File(System.Text.Encoding.UTF8.GetBytes(Map.Svg($"{Tool.Label} {Tool.Title}: {Face.Name}")), "image/svg+xml",
+            $"{Tool.Label}-{FileName}.svg");
+    }
+
+    private string FileName => Face.Key.Replace('/', '-').Replace('_', '-');
+
+    /// <summary>Leaves the sole as it is, which is an answer: the plan is made anew without lapping.</summary>
+    public async Task<IActionResult> OnPostLeave(CancellationToken cancel)
+    {
+        await rods.Choose(Tool, KeyText.Of(ChoiceId.Flat), KeyText.Of(WayId.Leave), cancel);
+        return LocalRedirect(Address);
     }
 
     /// <summary>Takes a survey back; the log says so.</summary>
     public async Task<IActionResult> OnPostForget(Guid id)
     {
-        if (Tool.Surveys.FirstOrDefault(s => s.Id == id) is { } survey)
+        if (Surveys.FirstOrDefault(s => s.Id == id) is { } survey)
         {
             Tool.Surveys.Remove(survey);
             await Book.Save(Tool);
             await Book.Note(Tool.Number, BenchEvent.New(time.GetUtcNow(), EventKind.Note,
-                $"Sole survey taken back: {survey.Said}"));
+                $"Survey of the {Face.Name} taken back: {survey.Said}"));
         }
-        return LocalRedirect($"/tag/{Tool.Number}/sole");
+        return LocalRedirect(Address);
     }
 }
 
