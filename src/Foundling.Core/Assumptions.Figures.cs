@@ -81,6 +81,15 @@ public sealed partial record Assumptions
     [Assumed("", "a worn sheet counts as this share of its grain")] public double WornSheetShare { get; init; } = 0.6;
     [Assumed("", "a stamp survives while no more than this share of its depth is taken off")] public double StampShare { get; init; } = 1 / 3.0;
 
+    [Assumed("mm", "pits nobody measured, pin points against the light, are so deep")] public double PitPointsMm { get; init; } = 0.01;
+    [Assumed("mm", "pits nobody measured that catch a fingernail are so deep")] public double PitNailMm { get; init; } = 0.05;
+    [Assumed("mm", "deep pits nobody measured are so deep")] public double PitDeepMm { get; init; } = 0.15;
+    [Assumed("mm", "pits nobody measured that weaken a part are so deep")] public double PitWeakMm { get; init; } = 0.4;
+    [Assumed("mm", "a crisp stamp nobody measured is so deep")] public double StampCrispMm { get; init; } = 0.25;
+    [Assumed("mm", "a worn stamp nobody measured is so deep")] public double StampWornMm { get; init; } = 0.12;
+    [Assumed("mm", "a faint stamp nobody measured is so deep")] public double StampFaintMm { get; init; } = 0.04;
+    [Assumed("mm", "a stamp that is only a shadow is so deep")] public double StampShadowMm { get; init; } = 0.015;
+
     [Assumed("mm", "an iron nobody measured is so thick", Heading = "Sizes nobody measured")] public double UsualIronMm { get; init; } = 2.1;
     [Assumed("deg", "a bevel nobody measured")] public double UsualBevelDeg { get; init; } = 25;
     [Assumed("deg", "a secondary bevel nobody measured")] public double UsualSecondaryDeg { get; init; } = 30;

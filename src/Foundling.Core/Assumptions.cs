@@ -178,6 +178,7 @@ public sealed partial record Assumptions
     [Assumed("strokes", "and after at most")] public double LookStrokesMost { get; init; } = 100;
     [Assumed("", "share of the strokes still wanted until the next look")] public double LookStrokesShare { get; init; } = 0.25;
     [Assumed("1/min", "strokes a minute")] public double StrokesPerMinute { get; init; } = 60;
+    [Assumed("strokes", "a sole takes so many strokes for each that is foretold")] public double LapStrokesTimes { get; init; } = 1;
     [Assumed("strokes", "a sheet of P80 or finer lasts")] public double StrokesPerFineSheet { get; init; } = 600;
     [Assumed("strokes", "a coarser sheet lasts")] public double StrokesPerCoarseSheet { get; init; } = 400;
     [Assumed("", "share of the strokes that are on the coarse paper")] public double LapCoarseShare { get; init; } = 0.6;

@@ -62,12 +62,58 @@ public sealed class SoleTests(DemoShop demo) : IClassFixture<DemoShop>
             said.Add(_b.Text("[data-live-said]"));
             return said[^1].StartsWith("All places are read", StringComparison.Ordinal);
         }, "it is led from the first place to the last");
-        said.ShouldContain(s => s.Contains("no reading of this sole", StringComparison.Ordinal), "the wild one was refused");
+        said.ShouldContain(s => s.Contains("no reading of this face", StringComparison.Ordinal), "the wild one was refused");
         _b.Driver.FindElements(By.CssSelector(".places circle.read")).Count.ShouldBe(24);
         _b.Click("form[data-module='survey'] button:not([type=button])");
         _b.Until(() => _b.Has("[data-flatness]"), "the map is drawn");
         _b.Text("[data-flatness]").ShouldStartWith("0.1");
         _b.Text("main").ShouldContain("Hollow along the length");
+    }
+
+    [Fact]
+    public void A_straightedge_is_laid_line_by_line_and_another_face_is_read_by_keyboard()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/tag/42/sole"));
+        _b.Text("h2").ShouldStartWith("Map of the back of the blade");
+        _b.Driver.ExecuteScript("document.querySelector('#lines').open = true");
+        System.Collections.ObjectModel.ReadOnlyCollection<IWebElement> gaps = _b.Driver.FindElements(By.CssSelector("[name=gap]"));
+        gaps[0].SendKeys("0");
+        _b.Until(() => _b.Driver.FindElements(By.CssSelector(".feelers path.lit")).Count == 1, "the line that is read is lit");
+        _b.Driver.FindElements(By.CssSelector(".feelers circle.lit")).Count.ShouldBe(1, "and so is the place of its gap");
+        foreach (IWebElement gap in gaps.Skip(1))
+        {
+            // Hollow along the blade: the middle of each line along it stands off the straightedge.
+            new Actions(_b.Driver).SendKeys(Keys.Tab + (gap.GetAttribute("data-station")!.StartsWith('2') ? "0.04" : "0")).Perform();
+        }
+        gaps[^1].GetAttribute("value").ShouldBe("0");
+        new Actions(_b.Driver).SendKeys(Keys.Enter).Perform();
+        _b.Until(() => _b.Has("[data-flatness]"), "the map is drawn");
+        _b.Text("main").ShouldContain("7 straightedge lines");
+        _b.Text("main").ShouldContain("Hollow along the length");
+    }
+
+    [Fact]
+    public void Marks_painted_while_the_connection_is_lost_are_sent_once_it_is_back()
+    {
+        _b.Size(390, 844);
+        _b.Go(At("/tag/17/sole/marks"));
+        _b.Until(() => _b.Has(".fieldgrid i.m-l"), "the pad stands there, all marks left");
+        _b.Driver.ExecuteScript("for (const c of [0, 1, 10, 11]) for (const r of [0, 1, 2, 3, 4]) { const f = document.querySelector("
+            + "`.fieldgrid i[data-row='${r}'][data-column='${c}']`); f.scrollIntoView({ block: 'center' }); f.dispatchEvent(new PointerEvent('pointerdown', "
+            + "{ bubbles: true, cancelable: true, pointerId: 1 })); f.dispatchEvent(new PointerEvent('pointerup', { bubbles: true, pointerId: 1 })); }");
+        _b.Driver.FindElements(By.CssSelector(".fieldgrid i.m-g")).Count.ShouldBe(20);
+        _b.Offline(true);
+        _b.Click("form[data-module='marks'] .btn.do");
+        _b.Until(() => _b.Text("#said").Contains("No connection to the shop", StringComparison.Ordinal), "it says so");
+        _b.Driver.FindElements(By.CssSelector(".fieldgrid i.m-g")).Count.ShouldBe(20, "what was painted stays");
+        _b.Offline(false);
+        _b.Go(At("/tag/17/sole/marks"));
+        _b.Until(() => _b.Driver.FindElements(By.CssSelector(".fieldgrid i.m-g")).Count == 20, "even when the page is opened anew");
+        _b.Click("form[data-module='marks'] .btn.do");
+        _b.Until(() => _b.Has("[data-marks-says]"), "sent once more, it is read");
+        _b.Text("[data-marks-says]").ShouldContain("after 1 look");
+        _b.Size(1280, 900);
     }
 
     [Fact]

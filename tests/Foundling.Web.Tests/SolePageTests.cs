@@ -99,15 +99,15 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
     {
         Visitor visitor = host.Visit();
         IHtmlDocument page = await Visitor.Read(await Import(visitor, await visitor.Page("/tag/20/sole"), Bowl(40)));
-        Faults(page).ShouldContain("40 mm apart, and no sole is");
+        Faults(page).ShouldContain("40 mm apart, and no flat face is");
         page.QuerySelector("#file-error").ShouldNotBeNull();
         page.QuerySelector("[name='said.Sure']").ShouldNotBeNull("it can be so all the same");
         (await Import(visitor, page, Bowl(40), ("said.Heights", "Micrometres"), ("said.State", ""))).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await Import(visitor, await visitor.Page("/tag/20/sole"), Bowl(40), ("said.Heights", "Micrometres"), ("said.Error", "0.003"), ("said.Plate", "0.004"),
-            ("said.State", "bare body"))).StatusCode.ShouldBe(HttpStatusCode.Found);
+            ("said.State", "as a bare body"))).StatusCode.ShouldBe(HttpStatusCode.Found);
         page = await visitor.Page("/tag/20/sole");
         page.QuerySelector("[data-flatness]")!.TextContent.ShouldStartWith("0.040 mm ± 0.00");
-        page.Body!.TextContent.ShouldContain("bare body");
+        page.Body!.TextContent.ShouldContain("as a bare body");
         page.QuerySelectorAll("path.contour").Length.ShouldBeGreaterThan(2);
     }
 
@@ -125,7 +125,7 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         page = await visitor.Page("/tag/17/sole");
         page.QuerySelector(".lead span")!.TextContent.ShouldContain("1 left out");
         page.QuerySelectorAll("path.leftout").Length.ShouldBe(1);
-        (await visitor.Page("/tag/17/log")).Body!.TextContent.ShouldContain("1 reading left out of the sole survey: 27 readings");
+        (await visitor.Page("/tag/17/log")).Body!.TextContent.ShouldContain("1 reading left out of the survey of the sole: 27 readings");
         string csv = await (await visitor.Get("/tag/17/sole?handler=Csv")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
         csv.Split('\n', StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(28, "a heading and the readings that count");
         string svg = await (await visitor.Get("/tag/17/sole?handler=Svg")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
@@ -176,6 +176,91 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         said.Select(l => Of(l, "steady")).Where(s => s is { Length: > 0 }).ShouldBe(["0.012 mm", "-0.03 mm"]);
         said.Count(l => Of(l, "over") is null && Of(l, "shown") is null or "").ShouldBe(1, "one line was no reading");
         Of(said[^1], "over")!.ShouldContain("said its last");
+    }
+
+    [Fact]
+    public async Task Other_faces_are_surveyed_at_their_own_size_and_judged_as_what_they_are()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/tag/31/sole?face=frog_face");
+        page.QuerySelector("h2")!.TextContent.ShouldBe("Map of the face of the frog");
+        string rows = string.Join('\n', from x in Enumerable.Range(0, 5) from y in new[] { 3, 25, 47 } select string.Create(
+            System.Globalization.CultureInfo.InvariantCulture, $"{x * 20},{y},{(x == 2 ? 0.2 : 0):0.###}"));
+        (await Import(visitor, page, rows)).Headers.Location!.ToString().ShouldBe("/tag/31/sole?face=frog_face");
+        page = await visitor.Page("/tag/31/sole?face=frog_face");
+        page.QuerySelector("[data-flatness]")!.TextContent.ShouldStartWith("0.2");
+        page.QuerySelector("[data-says]")!.TextContent.ShouldContain("only until the iron lies without rocking");
+        page.Body!.TextContent.ShouldContain("wanted for the face of the frog");
+        page.QuerySelector("form[action*='handler=Leave']:not([action*='LeaveOut'])").ShouldBeNull("only a sole is left by the plan");
+        (await visitor.Page("/tag/31/sole")).QuerySelector(".faces")!.TextContent.ShouldContain("Face of the frog · 1");
+        (await visitor.Page("/tag/31/state")).Body!.TextContent.ShouldContain("out of flat over the face of the frog");
+        (await visitor.Page("/tag/31/proof")).QuerySelectorAll(".flatness").Select(f => f.GetAttribute("data-face")).ShouldBe(["sole", "frog_face"]);
+        (await visitor.Page("/tag/31/papers")).QuerySelectorAll(".flatness").Length.ShouldBe(2);
+        page = await visitor.Page("/tag/31/sole?face=left_cheek&long=200&wide=40");
+        page.QuerySelector<IHtmlInputElement>("#size-long")!.Value.ShouldBe("200");
+        page.QuerySelector(".grid-in th:last-child")!.TextContent.ShouldBe("198 mm");
+        (await visitor.Page("/tag/31/sole?face=left_cheek&long=broad")).QuerySelector("#size-long + .fault, .fault")!.TextContent.ShouldContain("broad");
+        (await visitor.Get("/tag/31/sole?face=handle")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await visitor.Get("/tag/22/sole")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "a saw has no face that is read");
+    }
+
+    [Fact]
+    public async Task Straightedge_lines_say_what_they_leave_unseen_and_how_they_close()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/tag/27/sole");
+        int many = page.QuerySelectorAll("[name=gap]").Length;
+        Task<HttpResponseMessage> Lay(IHtmlDocument on, Func<string, string, string> gap) => visitor.SubmitMany(on, "form[action*='handler=Lines']",
+            page.QuerySelectorAll("[name=gap]").Select(g => ("gap", gap(g.GetAttribute("data-line")!, g.GetAttribute("data-station")!))));
+        IHtmlDocument bad = await Visitor.Read(await Lay(page, (line, _) => line is "down" or "up" ? "" : "0"));
+        Faults(bad).ShouldContain("Twist cannot be seen: add both diagonals.");
+        bad.QuerySelectorAll<IHtmlInputElement>("[name=gap]").Count(g => g.Value == "0").ShouldBe(many - 6, "nothing that was typed is lost");
+        Faults(await Visitor.Read(await Lay(page, (line, station) => line == "near" && station == "0/0" ? "0" : ""))).ShouldContain("Only one gap");
+        Faults(await Visitor.Read(await Lay(page, (line, _) => line == "near" ? "thin" : ""))).ShouldContain("thin");
+        Faults(await Visitor.Read(await Lay(page, (_, _) => ""))).ShouldContain("at least six lines");
+        HttpResponseMessage kept = await Lay(await visitor.Page("/tag/27/sole"), (_, station) => station.StartsWith('2') ? "0.03" : "0");
+        kept.StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Page("/tag/27/sole")).QuerySelector(".lead span")!.TextContent.ShouldContain("straightedge lines; where they cross they agree within");
+    }
+
+    [Fact]
+    public async Task Leaving_the_sole_is_an_answer()
+    {
+        Visitor visitor = host.Visit();
+        (await Import(visitor, await visitor.Page("/tag/17/sole"), Bowl(0.3))).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Submit(await visitor.Page("/tag/17/sole"), "form[action*='handler=Leave']:not([action*='LeaveOut'])", []))
+            .StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Page("/tag/17/sole")).QuerySelector("[data-says]")!.TextContent.ShouldContain("left as it is");
+        (await visitor.Page("/tag/17/ways")).Body!.TextContent.ShouldContain("left as it is");
+    }
+
+    [Fact]
+    public async Task A_plate_is_surveyed_and_surveys_reckon_with_it_from_then_on()
+    {
+        Visitor visitor = host.Visit();
+        Task<HttpResponseMessage> Post(IHtmlDocument on, string text) => visitor.SubmitMany(on, "form[action*='handler=Plate']", [("text", text),
+            ("heights", "Micrometres")]);
+        IHtmlDocument page = await visitor.Page("/grits");
+        (await Visitor.Read(await Post(page, "0,0,zero"))).QuerySelector("#surveyed .fault")!.TextContent.ShouldContain("Line 1");
+        (await Visitor.Read(await Post(await visitor.Page("/grits"), "0,0,1"))).QuerySelector("#surveyed .fault")!.TextContent.ShouldContain("cannot show a plane");
+        page = await Visitor.Read(await Post(await visitor.Page("/grits"), "0,0,0\n200,0,12\n400,0,0\n0,150,0\n200,150,12\n400,150,0\n0,300,0\n200,300,12\n400,300,0"));
+        page.QuerySelector("[data-plate-flat]")!.TextContent.ShouldContain("0.012 mm out of flat, round along it");
+        (await visitor.Submit(page, "form[action*='handler=Reckon']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
+        (await visitor.Page("/grits")).QuerySelector("#surveyed")!.TextContent.ShouldContain("flat within 0.012 mm");
+        (await visitor.Page("/tag/42/sole")).QuerySelector<IHtmlInputElement>("#grid-plate")!.Value.ShouldBe("0.012");
+    }
+
+    [Fact]
+    public async Task Several_faces_go_up_the_grits_together_and_a_tag_fills_them_in()
+    {
+        IHtmlDocument page = await host.Visit().Page("/grits?name=sole&area=1.47&defect=0.1&metal=CastIron&finish=FEPA-P|P400"
+            + "&name=back&area=0.12&defect=0.05&metal=HardenedSteel&finish=JIS|4000");
+        page.QuerySelector("h2")!.TextContent.ShouldBe("In one go");
+        page.QuerySelectorAll("table.plain th").Select(h => h.TextContent).Take(3).ShouldBe(["with", "Sole", "Back"]);
+        page = await host.Visit().Page("/grits?tag=19");
+        page.QuerySelectorAll<IHtmlInputElement>("[name=area]").First().Value.ShouldNotBeEmpty();
+        page.Body!.TextContent.ShouldContain("F-0019");
+        page.QuerySelector("svg.gritrule .used").ShouldNotBeNull();
     }
 
     [Fact]

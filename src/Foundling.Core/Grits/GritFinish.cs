@@ -16,6 +16,9 @@ public sealed record GritFinish(string System, string Grit, string Name)
     /// <summary>The finish a sole or a side is usually brought to.</summary>
     public static GritFinish Common { get; } = Usual.First(f => f.Grit == "P400");
 
+    /// <summary>The finish the back of an edge is usually brought to.</summary>
+    public static GritFinish Honed { get; } = Usual.First(f => f.Grit == "4000");
+
     /// <summary>The system papers are graded in.</summary>
     public const string Papers = "FEPA-P";
 }

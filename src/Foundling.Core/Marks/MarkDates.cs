@@ -51,8 +51,8 @@ public sealed partial record MarkDate(int Year, int? Month = null, int? Day = nu
         {
             int a = int.Parse(figures.Groups["a"].Value, CultureInfo.InvariantCulture), b = int.Parse(figures.Groups["b"].Value, CultureInfo.InvariantCulture);
             // Month first, as those dates were struck, unless it cannot be.
-            MarkDate? date = a <= 12 ? Of(figures.Groups["y"].Value, a, figures.Groups["b"].Value) : b <= 12 ? Of(figures.Groups["y"].Value, b,
-                figures.Groups["a"].Value) : null;
+            MarkDate? date = a < 1 || b < 1 ? null : a <= 12 ? Of(figures.Groups["y"].Value, a, figures.Groups["b"].Value)
+                : b <= 12 ? Of(figures.Groups["y"].Value, b, figures.Groups["a"].Value) : null;
             if (date is not null)
             {
                 found.Add((date, figures.Index, figures.Length));

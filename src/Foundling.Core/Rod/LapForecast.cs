@@ -29,7 +29,7 @@ internal sealed record LapForecast(double? Strokes, double FirstLook, string? Pr
         if (q.Facts.Marked is { } marked)
         {
             double Takes(string grit) => Removal.Um(Removal.SizeOf(grit) ?? Removal.SizeOf(LapAdvice.CoarsePaper)!.Value, a);
-            double? left = marked.StrokesLeft * Takes(marked.Grit) / Takes(LapAdvice.CoarsePaper);
+            double? left = marked.StrokesLeft * a.LapStrokesTimes * Takes(marked.Grit) / Takes(LapAdvice.CoarsePaper);
             return new LapForecast(left, LapAdvice.NextLook(left, a), null);
         }
         if (q.Facts.Surveys is not [.., var survey])
@@ -42,6 +42,6 @@ internal sealed record LapForecast(double? Strokes, double FirstLook, string? Pr
         {
             WayId.Whole => best.Result.Strokes90Contact, WayId.Cuts => best.Result.StrokesMouth ?? best.Strokes, _ => best.Strokes,
         };
-        return new LapForecast(strokes, LapAdvice.NextLook(strokes, a), best.Where);
+        return new LapForecast(strokes * a.LapStrokesTimes, LapAdvice.NextLook(strokes, a), best.Where);
     }
 }

@@ -23,8 +23,9 @@ public sealed record Rests(string Findings, string Readings, string Stores, stri
     /// <summary>What a plan of these deeds rests on.</summary>
     internal static Rests Of(PlanQuestion q, IEnumerable<Deed> deeds) => new(
         Mark(q.Findings, q.Tried, q.Odd.Order(), q.Facts.Kinship),
-        // Marks on a sole came later than plans: a plan without them rests on what it always did.
-        Mark([q.Facts.Build, q.Facts.Readings, q.Facts.Surveys, .. q.Facts.Marked is { } marked ? [marked] : Array.Empty<object>()]),
+        // Marks on a sole and other faces came later than plans: a plan without them rests on what it always did.
+        Mark([q.Facts.Build, q.Facts.Readings, q.Facts.Surveys, .. q.Facts.FaceSurveys.SelectMany(f => new object[] { f.Face, f.Survey }),
+            .. q.Facts.Marked is { } marked ? [marked] : Array.Empty<object>()]),
         Mark(q.Lacking.Select(s => s.Value).Order(StringComparer.Ordinal)),
         Mark(q.TemperatureC, q.RelativeHumidityPercent),
         Mark(q.ShopWays.OrderBy(w => w.Key).Select(w => $"{w.Key} {w.Value}")),

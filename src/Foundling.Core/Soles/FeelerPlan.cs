@@ -21,7 +21,6 @@ public sealed record PlannedStation(string Key, double XMm, double YMm, int Row)
 public sealed record FeelerPlan(IReadOnlyList<PlannedStation> Stations, IReadOnlyList<PlannedLine> Lines)
 {
     private const int Columns = 5, RowsAcross = 3, Middle = 2, BeforeMouthMm = 5;
-    private const double Quarter = 0.25;
     private static readonly string[] RowNames = ["near edge", "middle", "far edge"];
 
     /// <summary>The lines of a face.</summary>
@@ -30,11 +29,13 @@ public sealed record FeelerPlan(IReadOnlyList<PlannedStation> Stations, IReadOnl
     /// <param name="mouthFrontMm">Front of its mouth, mm from the toe; null for a face without one.</param>
     public static FeelerPlan Of(double lengthMm, double widthMm, double? mouthFrontMm)
     {
-        List<double> along = [.. SurveyGrid.Along(lengthMm, 0, Quarter, 2 * Quarter, 3 * Quarter, 1)];
+        List<double> along = [.. SurveyGrid.Along(lengthMm, Columns)];
+        // The diagonals cross in the middle, so it lies there to the hair.
+        along[Middle] = (along[0] + along[^1]) / 2;
         int? mouth = null;
         if (mouthFrontMm is double front)
         {
-            // The diagonals cross in the middle, so the mouth takes the place of the quarter it is nearer to.
+            // The mouth takes the place of the quarter it is nearer to.
             double land = Math.Round(front - BeforeMouthMm);
             int quarter = land < along[Middle] ? 1 : 3;
             if (land > along[quarter - 1] && land < along[quarter + 1] && Math.Abs(land - along[quarter]) < Math.Abs(land - along[Middle]))
@@ -42,7 +43,8 @@ public sealed record FeelerPlan(IReadOnlyList<PlannedStation> Stations, IReadOnl
                 (along[quarter], mouth) = (land, quarter);
             }
         }
-        IReadOnlyList<double> across = SurveyGrid.Rows(widthMm);
+        List<double> across = [.. SurveyGrid.Rows(widthMm)];
+        across[1] = (across[0] + across[2]) / 2;
         List<PlannedStation> stations = [.. Enumerable.Range(0, Columns * RowsAcross)
             .Select(i => new PlannedStation(Key(i / RowsAcross, i % RowsAcross), along[i / RowsAcross], across[i % RowsAcross], i % RowsAcross))];
         IEnumerable<string> Row(int row) => Enumerable.Range(0, Columns).Select(c => Key(c, row));

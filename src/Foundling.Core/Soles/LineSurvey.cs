@@ -72,9 +72,9 @@ public static class LineSurvey
         var svd = qr.R.Svd();
         int rank = svd.S[0] <= 0 ? 0 : svd.S.Count(v => v > 1e-9 * svd.S[0]);
         int open = unknowns - rank - 3 + (stations.Count - at.Count);
-        if (open > 0)
+        if (open > 0 || !Planes.AreSpread([.. input.StationsMm.Values.Select(p => new[] { p[0], p[1], 0 })]))
         {
-            throw Open(open, LineSight.Unseen(input, [.. stations.Where((_, i) => !at.Contains(i))]), input.Lines.Count);
+            throw Open(Math.Max(open, 1), LineSight.Unseen(input, [.. stations.Where((_, i) => !at.Contains(i))]), input.Lines.Count);
         }
         // The plane is free, so the shortest solution is taken and its own plane removed afterwards.
         Vector<double> projected = qr.Q.TransposeThisAndMultiply(right), line = Vector<double>.Build.Dense(unknowns);

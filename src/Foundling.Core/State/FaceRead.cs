@@ -31,7 +31,7 @@ public sealed record FaceRead(GridSurveyResult Result, string For, double Wanted
         string of = !face.IsSole ? $"the {face.Name}" : purpose is { } p ? KeyText.Of(p, ' ') + (facts.Build.Purpose is null ? ", as is usual for it" : "")
             : "a plane of no particular purpose";
         return new FaceRead(read, of, whole, all, three is null ? null : zones, three,
-            face.IsSole ? OfSole(facts.Tool, survey, read, all, three, flat) : OfFace(face, facts.Tool, all));
+            face.IsSole ? OfSole(facts.Tool, survey, read, all, three, flat) : OfFace(face, facts.Tool, read, all));
     }
 
     private static string OfSole(ToolKind tool, GridSurveyInput survey, GridSurveyResult read, FlatVerdict whole, FlatVerdict? zones, WayId? flat)
@@ -64,15 +64,19 @@ public sealed record FaceRead(GridSurveyResult Result, string For, double Wanted
         };
     }
 
-    private static string OfFace(FlatFace face, ToolKind tool, FlatVerdict whole) => whole switch
+    // Hollow as one goes back from the edge is more than 0.
+    private static double BehindEdge(FlatFace face, GridSurveyResult read) => (face.From == "the edge" ? read.LengthwiseBowMm : read.CrosswiseBowMm) ?? 0;
+
+    private static string OfFace(FlatFace face, ToolKind tool, GridSurveyResult read, FlatVerdict whole) => whole switch
     {
         FlatVerdict.Met => "Flat enough for what it does: leave it.",
         FlatVerdict.CannotTell => "Nearer to the limit than these readings are sure: read it again on a better plate before anything goes off.",
         _ => face.Key.Split('/')[0] switch
         {
-            "back" when tool.Family == Family.EdgeTool => "Lap it on the finest flat abrasive that still cuts, nearest the edge first; high in the middle "
-                + "is no harm where the edge bears.",
-            "back" => "Only the strip behind the edge must bear: lap it there, or lift the iron on a shim for a tiny back bevel.",
+            "back" when tool.Family == Family.EdgeTool => BehindEdge(face, read) >= 0
+                ? "Behind the edge it is hollow, which does no harm while the strip at the edge bears: lap until that strip shines, and no further."
+                : "Behind the edge it is high, so it rocks: lap the height down until the strip at the edge bears.",
+            "back" => "Only the strip at the edge must bear: lap it there, or lift the iron on a shim for a tiny back bevel.",
             "cap_iron" => "Hone its edge on a flat stone, a little undercut, until no light shows between it and the iron.",
             "frog_face" => "Lap it, or file the high spots, only until the iron lies without rocking. Coating on it goes first.",
             "frog_seat" => "Try it in its seat first: coating and dirt rock it more often than the casting does.",

@@ -57,6 +57,22 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
     /// <summary>Surveys of its sole, the latest last.</summary>
     public IReadOnlyList<GridSurveyInput> Surveys { get; init; } = [];
 
+    /// <summary>The latest survey of each other flat face, by the key of the face.</summary>
+    public IReadOnlyList<(string Face, GridSurveyInput Survey)> FaceSurveys { get; init; } = [];
+
+    /// <summary>How far a face that is no sole is out of flat by its survey, mm; null where it was not surveyed.</summary>
+    /// <param name="face">Its key, or what its key begins with.</param>
+    /// <param name="a">How surveys are read.</param>
+    public double? OutOfFlatMm(string face, Assumptions a)
+    {
+        double? worst = null;
+        foreach ((string _, GridSurveyInput survey) in FaceSurveys.Where(f => f.Face.StartsWith(face, StringComparison.Ordinal)))
+        {
+            worst = Math.Max(worst ?? 0, GridSurvey.Figures(survey, a).FlatnessMinimumZoneMm);
+        }
+        return worst;
+    }
+
     /// <summary>What the marks on its sole told last; null where nobody read any since the last survey.</summary>
     public MarkedSole? Marked { get; init; }
 
@@ -72,8 +88,13 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
     /// <summary>The length that is reckoned with: as measured, else the usual one of its kind, mm.</summary>
     public double LengthMm => Build.LengthMm ?? Tool.NominalLengthMm;
 
-    /// <summary>The width of the edge that is reckoned with: as measured, else that of its kind, else as is usual, mm.</summary>
-    public double EdgeWidthMm(Assumptions assumptions) => Build.WidthMm ?? Tool.File.Fit?.WidthMm ?? assumptions.UsualIronWidthMm;
+    /// <summary>
+    /// The width of the edge that is reckoned with, mm: as measured, else that of its kind, else as is usual. Where it is guided along a wall
+    /// its iron is as wide as its sole, and none is wider.
+    /// </summary>
+    public double EdgeWidthMm(Assumptions assumptions) => Build.WidthMm ?? Tool.File.Fit?.WidthMm
+        ?? (Tool.Works(KindTrait.CheeksGuide) || Tool.Works(KindTrait.SideGuides) ? SoleWidthMm(assumptions)
+            : Tool.Family == Family.Plane ? Math.Min(assumptions.UsualIronWidthMm, SoleWidthMm(assumptions)) : assumptions.UsualIronWidthMm);
 
     /// <summary>The width of the sole that is reckoned with: as measured, else that of its kind, else as is usual, mm.</summary>
     public double SoleWidthMm(Assumptions assumptions) => Build.SoleWidthMm

@@ -346,6 +346,7 @@ public sealed class Tag
         Build = new Build(LengthMm, IronWidthMm, SoleWidthMm, MouthFrontMm, Purpose, Hand),
         Readings = [.. Measurements.Where(m => tool.Made(m.Part)).Select(m => m.Fact()).OfType<Reading>()],
         Surveys = [.. SurveysOf(FlatFaces.Sole).Select(s => s.Input)],
+        FaceSurveys = [.. Surveys.Where(s => s.Face != FlatFaces.Sole).GroupBy(s => s.Face).Select(g => (g.Key, g.Last().Input))],
         Marked = Rubs.Count > 0 && !SurveysOf(FlatFaces.Sole).Any(s => s.At >= Rubs[^1].At)
             ? new MarkedSole(Rubs[^1].Likely, Rubs[^1].Chance, Rubs[^1].StrokesLeft, Rubs[^1].Grit) : null,
         Looks = [.. Looks.Select(l => l.ToObservation())],

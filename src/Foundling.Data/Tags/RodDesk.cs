@@ -35,6 +35,13 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop, Stor
         TagWays = Choices.Read(tag.Ways), PartWays = PartChoices.Read(tag.Ways, tag.Tool()), Odd = OddOf(tag, tag.Tool(), book, shop.Assumptions),
     };
 
+    /// <summary>When the sole of a tool counts as flat, by the way that is chosen for it; null while there is no aim, or it has none.</summary>
+    public static WayId? FlatBy(Tag tag, ShopContext shop, PatternBook book)
+    {
+        PlanQuestion? question = tag.Aim is AimKind aim ? Ask(tag, aim, shop, book) : null;
+        return question is not null && Choices.Find(ChoiceId.Flat).Asked(question) ? question.Way(ChoiceId.Flat) : null;
+    }
+
     /// <summary>Parts that do not belong: by their marks and traits, or because wedge and iron clash.</summary>
     internal static HashSet<PartId> OddOf(Tag tag, ToolKind tool, PatternBook book, Assumptions assumptions) =>
     [

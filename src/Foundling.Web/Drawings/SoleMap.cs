@@ -41,6 +41,9 @@ public sealed class SoleMapView
 {
     private const double DrawnWidth = 760;
 
+    // Two maps on one page are cut out by themselves.
+    private readonly string _key;
+
     /// <summary>Most readings drawn as dots; of more, every so manieth is.</summary>
     public const int MostDrawn = 400;
 
@@ -48,6 +51,7 @@ public sealed class SoleMapView
     public SoleMapView(SoleRecord record, Core.Assumptions assumptions)
     {
         GridSurveyInput input = record.Input;
+        _key = record.Id.ToString("N");
         Result = GridSurvey.Read(input, assumptions);
         var plane = new Plane(Result.PlaneAMm, Result.PlaneB, Result.PlaneC);
         double scale = DrawnWidth / input.LengthMm;
@@ -124,7 +128,8 @@ public sealed class SoleMapView
     {
         string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
         string outline = $"width=\"{N(Width)}\" height=\"{N(Height)}\" rx=\"20\"";
-        var svg = new StringBuilder($"<rect {outline} class=\"plate\"/><clipPath id=\"soleclip\"><rect {outline}/></clipPath><g clip-path=\"url(#soleclip)\">");
+        var svg = new StringBuilder($"<rect {outline} class=\"plate\"/><clipPath id=\"clip{_key}\"><rect {outline}/></clipPath>"
+            + $"<g clip-path=\"url(#clip{_key})\">");
         foreach ((double x, double y, double w, double h, double blue) in Cells)
         {
             svg.Append($"<rect x=\"{N(x)}\" y=\"{N(y)}\" width=\"{N(w + 0.4)}\" height=\"{N(h + 0.4)}\" class=\"cell\" fill-opacity=\"{N(blue)}\"/>");

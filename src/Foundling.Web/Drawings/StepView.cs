@@ -2,6 +2,7 @@ using Foundling.Core.Bench;
 using Foundling.Core.Gauges;
 using Foundling.Core.Log;
 using Foundling.Core.Tags;
+using Foundling.Web.Services;
 
 namespace Foundling.Web.Drawings;
 
@@ -18,4 +19,7 @@ public sealed record StepView(Tag Tag, PlanStep Step, bool Running, bool IsNext,
 {
     /// <summary>What the shop's own pace makes of its minutes; null where that is not asked.</summary>
     public PaceResult? Pace { get; init; }
+
+    /// <summary>The sole by its surveys, where this step laps it: whether it passes its finish test. Null where that is not asked.</summary>
+    public Flatness? Surveyed { get; init; }
 }

@@ -10,6 +10,7 @@ using Foundling.Data.Pictures;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;
 using Foundling.Data.Soaks;
+using Foundling.Data.Soles;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Api;
@@ -109,6 +110,7 @@ public static class FoundlingApp
         services.AddScoped<StoreRoom>();
         services.AddScoped<BathBook>();
         services.AddScoped<BathLooks>();
+        services.AddScoped<LapBook>();
         services.AddScoped<StoreDesk>();
         services.AddScoped<AirBook>();
         services.AddSingleton<ThermometerState>();

@@ -173,6 +173,11 @@ public sealed class MarkReaderTests
         }
     });
 
+    [Theory]
+    [InlineData("J<<6'-7m0a<ban7 &'0.9/33 9-9c<<r0")]
+    [InlineData("9.0/33")]
+    public void A_day_or_month_of_nought_is_no_date(string text) => Reader.Read(text).ShouldAllBe(r => !r.Title.Contains("1933", StringComparison.Ordinal));
+
     [Fact]
     public void Every_reading_makes_evidence_that_can_be_weighed()
     {

@@ -48,6 +48,36 @@ public sealed class CauseTests
         Step(hollow with { Shop = hollow.Shop with { Assumptions = coarse } }, StepKey.SoleLap).ShouldBeNull("this shop is content with it");
     }
 
+    private static GridSurveyInput Bowl(double hollow, double twist = 0) => new(245, 60, [.. from x in Enumerable.Range(0, 9) from y in new[] { 3.0, 30, 57 }
+        let u = (x - 4) / 4.0 let v = (y - 30) / 30 select new[] { 2 + (x * 30), y, (hollow * u * u) + (twist * u * v) }]);
+
+    [Fact]
+    public void A_survey_decides_about_a_wooden_sole_and_says_where_to_begin()
+    {
+        Found wound = Asking.F(PartIds.Body, FindingKind.Wind, 2);
+        Deed? Trued(GridSurveyInput? survey) => Asking.Ask(KindIds.WoodenBenchPlane, AimKind.Work, wound) is var q
+            ? Step(survey is null ? q : q with { Facts = q.Facts with { Surveys = [survey] } }, StepKey.SoleWood) : null;
+        Trued(null)!.How.ShouldStartWith("High corners first");
+        Trued(Bowl(0.01)).ShouldBeNull("by its survey it is true");
+        Trued(Bowl(0.5))!.How.ShouldStartWith("By its survey 0.5");
+        Trued(Bowl(0.5))!.How.ShouldContain("toe and heel first");
+        Trued(Bowl(-0.5))!.How.ShouldStartWith("By its survey it is high in the middle by 0.5");
+        Trued(Bowl(0, 0.4))!.How.ShouldContain("two corners first, across from one another");
+    }
+
+    [Fact]
+    public void A_survey_decides_about_the_frog_and_the_back()
+    {
+        PlanQuestion With(string face, double hollow, params Found[] found) => Asking.Ask(AimKind.Work, found) is var q
+            ? q with { Facts = q.Facts with { FaceSurveys = [(face, Bowl(hollow))] } } : q;
+        Found flat = Asking.F(PartIds.Frog, FindingKind.OutOfFlat, 2);
+        Step(With("frog_face", 0.2), StepKey.FrogFace)!.Reason.ShouldContain("0.20 mm out of flat by its survey");
+        Step(With("frog_face", 0.01, flat with { Place = "face" }), StepKey.FrogFace).ShouldBeNull("it is flat by its survey");
+        Step(With("frog_seat", 0.2), StepKey.FrogSeat)!.Reason.ShouldContain("by its survey");
+        Step(With("frog_seat", 0.01, flat with { Place = "seat" }), StepKey.FrogSeat).ShouldBeNull();
+        Step(With("back/iron", 0.2) with { Tried = AsFoundTry.Badly }, StepKey.EdgeBack)!.Reason.ShouldContain("by its survey");
+    }
+
     [Fact]
     public void Minutes_strokes_and_sheets_of_lapping_come_from_the_survey()
     {

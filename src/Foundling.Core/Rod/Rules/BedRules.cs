@@ -27,10 +27,11 @@ internal static class BedRules
     // A measured rock says whether the frog is seated, whatever else is known.
     private static string? Seat(PlanQuestion q) => q.Measured(MeasureIds.Rock, PartIds.Frog) is { } rock
         ? rock > q.Shop.Assumptions.FrogRockMm ? $"It rocks by {rock:0.0#} mm on its seat." : null
-        : Causes.OfFace(q, f => f.Place != "face" && Causes.Lapped(q, f), PartIds.Frog);
+        : Causes.BySurvey(q, "frog_seat", q.Shop.Assumptions.FaceFrogMm, () => Causes.OfFace(q, f => f.Place != "face" && Causes.Lapped(q, f), PartIds.Frog));
 
     /// <summary>Why the frog's face is worked on; null when nothing asks for it.</summary>
-    internal static string? Face(PlanQuestion q) => Causes.OfFace(q, f => f.Place != "seat" && Causes.Lapped(q, f), PartIds.Frog);
+    internal static string? Face(PlanQuestion q) => Causes.BySurvey(q, "frog_face", q.Shop.Assumptions.FaceFrogMm,
+        () => Causes.OfFace(q, f => f.Place != "seat" && Causes.Lapped(q, f), PartIds.Frog));
 
     private static bool PinOut(PlanQuestion q) => q.Way(ChoiceId.FrogFace) == WayId.PinOut;
 

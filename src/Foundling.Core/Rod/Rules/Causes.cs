@@ -19,6 +19,15 @@ internal static class Causes
         FindingKind.OutOfFlat, FindingKind.OutOfSquare, FindingKind.Wind, FindingKind.Worn, FindingKind.Pitting, FindingKind.Burred, FindingKind.Bent,
     ];
 
+    /// <summary>Why a face is worked on that was surveyed: it is out of flat, or nothing; one that was not is judged by what else is known.</summary>
+    /// <param name="q">The question.</param>
+    /// <param name="face">Its key, or what its key begins with.</param>
+    /// <param name="wantedMm">How flat it is wanted, mm.</param>
+    /// <param name="otherwise">What else is known.</param>
+    public static string? BySurvey(PlanQuestion q, string face, double wantedMm, Func<string?> otherwise) =>
+        q.Facts.OutOfFlatMm(face, q.Shop.Assumptions) is not double off ? otherwise()
+            : off <= wantedMm + Whole.Slack ? null : $"It is {off:0.00} mm out of flat by its survey.";
+
     /// <summary>Why a face of a part is worked on; null when nothing asks for it.</summary>
     /// <param name="q">What is known.</param>
     /// <param name="parts">Parts the face is on.</param>

@@ -70,9 +70,10 @@ internal static class EdgeRules
             _ => $"Light touch, dip before it is warm to the finger.{Bit(q)}",
         });
 
-    // An edge nobody has tried is taken for one that does not cut.
-    private static string? Back(PlanQuestion q) => Causes.Of(q, [FindingKind.Rust, FindingKind.Pitting, FindingKind.EdgeDamage, FindingKind.OutOfFlat], 1,
-        f => Causes.Bears(q, f), Keys(q)) ?? (q.Tried is null ? "Nobody has tried it yet." : null);
+    // An edge nobody has tried is taken for one that does not cut; a back that is flat by its survey is only worked for what is on it.
+    private static string? Back(PlanQuestion q) => Causes.BySurvey(q, "back/", q.Shop.Assumptions.FaceBackMm, () => null)
+        ?? Causes.Of(q, [FindingKind.Rust, FindingKind.Pitting, FindingKind.EdgeDamage, FindingKind.OutOfFlat], 1, f => Causes.Bears(q, f), Keys(q))
+        ?? Causes.BySurvey(q, "back/", q.Shop.Assumptions.FaceBackMm, () => q.Tried is null ? "Nobody has tried it yet." : null);
 
     private static string? Cap(PlanQuestion q) => Causes.OfFace(q, f => f.Place != "cam", PartIds.LeverCap);
 

@@ -29,8 +29,9 @@ internal static class SoleRules
 
     private static readonly Cond Wooden = If("it has a wooden sole", q => q.Tool.HasWoodenSole && q.May(PartIds.Body));
 
-    private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => new[] { FindingKind.Wind, FindingKind.OutOfFlat,
-        FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
+    // A survey says whether it is true, whatever was seen before.
+    private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => Survey(q) is not null ? Uneven(q) is not null
+        : new[] { FindingKind.Wind, FindingKind.OutOfFlat, FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
     private static readonly ConditionalWeakTable<GridSurveyInput, ConditionalWeakTable<Assumptions, GridSurveyResult>> Surveyed = new();
 
@@ -93,15 +94,25 @@ internal static class SoleRules
     private static WoodenSoleResult? Sticks(PlanQuestion q)
     {
         Assumptions a = q.Shop.Assumptions;
-        return q.Measured(MeasureIds.Wind, PartIds.Body) is > 0 and double read ? WoodenSole.Of(new WoodenSoleInput(read, a.UsualStickMm,
-            q.Facts.SoleWidthMm(a), q.Tool.BedDeg, a.MouthWearDeg, q.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm)) : null;
+        double width = q.Facts.SoleWidthMm(a);
+        (double read, double stick) = q.Measured(MeasureIds.Wind, PartIds.Body) is > 0 and double sticks ? (sticks, a.UsualStickMm)
+            : (Math.Abs(Survey(q)?.TwistMm ?? 0), width);
+        double hollow = Math.Max(0, Survey(q)?.LengthwiseBowMm ?? 0);
+        return read <= 0 && hollow <= 0 ? null : WoodenSole.Of(new WoodenSoleInput(read, stick, width, q.Tool.BedDeg, a.MouthWearDeg,
+            q.Measured(MeasureIds.Mouth, PartIds.Body) ?? a.UsualMouthMm, hollow));
     }
 
-    private static string Corners(PlanQuestion q) => Sticks(q) is { } sole
-        ? $"The sticks read {q.Measured(MeasureIds.Wind, PartIds.Body):0.0#} mm at {q.Shop.Assumptions.UsualStickMm:0} mm, which is {sole.WindMm:0.00} mm over "
-            + $"its width: {sole.RemovalAtHighCornersMm:0.00} mm off each of the two high corners first, across from one another. That opens the mouth "
-            + $"by {sole.MouthOpensMm:0.00} mm."
-        : "High corners first, half the wind at each.";
+    private static string Corners(PlanQuestion q) => Survey(q) is { LengthwiseBowMm: < 0 and double round } && -round > Math.Abs(Sticks(q)?.WindMm ?? 0) / 2
+            ? $"By its survey it is high in the middle by {-round:0.00} mm: begin there, and let toe and heel come in last."
+        : Sticks(q) is not { } sole ? "High corners first, half the wind at each."
+        : sole.RemovalAtHighCornersMm > Math.Abs(sole.WindMm) / 2
+        ? $"By its survey {sole.RemovalAtHighCornersMm:0.00} mm stand high: toe and heel first, for it is hollow between them. {Opens(sole)}"
+        : q.Measured(MeasureIds.Wind, PartIds.Body) is null or <= 0
+        ? $"By its survey {sole.RemovalAtHighCornersMm:0.00} mm stand high: two corners first, across from one another. {Opens(sole)}"
+        : $"The sticks read {q.Measured(MeasureIds.Wind, PartIds.Body):0.0#} mm at {q.Shop.Assumptions.UsualStickMm:0} mm, which is {sole.WindMm:0.00} mm over "
+            + $"its width: {sole.RemovalAtHighCornersMm:0.00} mm off each of the two high corners first, across from one another. {Opens(sole)}";
+
+    private static string Opens(WoodenSoleResult sole) => $"That opens the mouth by {sole.MouthOpensMm:0.00} mm.";
 
     private static IReadOnlyList<CautionId> Lapped(PlanQuestion q) => q.Way(ChoiceId.Lubricant) == WayId.Spirit ? [.. Heavy(q), CautionId.Solvent] : Heavy(q);
 

@@ -1,13 +1,17 @@
+using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Grits;
 using Foundling.Core.Safety;
 using Foundling.Core.Shelves;
 using Foundling.Core.Soles;
+using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Units;
 using Foundling.Data.Reference;
 using Foundling.Data.Shop;
+using Foundling.Data.Soles;
 using Foundling.Data.Stores;
+using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
@@ -16,17 +20,33 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Foundling.Web.Pages.Grits;
 
 /// <summary>Which grits to take and which to leave out, over what the shop owns; a grade in all systems; a plate looked at. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units) : PageModel
+public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, TagBook tags, ViewUnits units, TimeProvider time) : PageModel
 {
     private const double UmInMm = 1000, Mm2InDm2 = 10_000;
 
-    /// <summary>How deep the worst pit or scratch is.</summary>
-    [BindProperty(SupportsGet = true)]
-    public string? Defect { get; set; }
+    /// <summary>Most faces done in one go.</summary>
+    public const int MostFaces = 6;
 
-    /// <summary>The finish that is wanted, as from a grade: its system and grade, parted by a bar.</summary>
+    private const int MostName = 40, MostFaults = 5;
+
+    /// <summary>The tag whose faces they are; null for none.</summary>
+    [BindProperty(SupportsGet = true, Name = "tag")]
+    public int? Number { get; set; }
+
+    /// <summary>The tag; null for none.</summary>
+    public Core.Tags.Tag? Of { get; private set; }
+
+    /// <summary>What each face is called.</summary>
     [BindProperty(SupportsGet = true)]
-    public string Finish { get; set; } = Key(GritFinish.Common);
+    public string?[] Name { get; set; } = [];
+
+    /// <summary>How deep the worst pit or scratch of each is.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string?[] Defect { get; set; } = [];
+
+    /// <summary>The finish that is wanted of each, as from a grade: its system and grade, parted by a bar.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string?[] Finish { get; set; } = [];
 
     /// <summary>A finish as it stands in the address.</summary>
     public static string Key(GritFinish finish) => $"{finish.System}|{finish.Grit}";
@@ -35,17 +55,23 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
     [BindProperty(SupportsGet = true)]
     public string? Force { get; set; }
 
-    /// <summary>Area that bears, dm².</summary>
+    /// <summary>Area of each that bears, dm²; nothing for a face that is not done.</summary>
     [BindProperty(SupportsGet = true)]
-    public string? Area { get; set; }
+    public string?[] Area { get; set; } = [];
 
-    /// <summary>What it is made of.</summary>
+    /// <summary>What each is made of.</summary>
     [BindProperty(SupportsGet = true)]
-    public LapMetal Metal { get; set; } = LapMetal.CastIron;
+    public LapMetal[] Metal { get; set; } = [];
 
-    /// <summary>Depth of a stamp that must survive.</summary>
+    /// <summary>Depth of a stamp on it that must survive.</summary>
     [BindProperty(SupportsGet = true)]
-    public string? Stamp { get; set; }
+    public string?[] Stamp { get; set; } = [];
+
+    /// <summary>The faces as they are typed, with one more that is blank while there is room.</summary>
+    public IReadOnlyList<FaceTyped> Rows { get; private set; } = [];
+
+    /// <summary>Several faces in one go; null where it is one.</summary>
+    public TogetherResult? Together { get; private set; }
 
     /// <summary>A grade to look up, its system.</summary>
     [BindProperty(SupportsGet = true)]
@@ -96,6 +122,12 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
     /// <summary>What is said of plates.</summary>
     public PlateResult? Plates { get; private set; }
 
+    /// <summary>The plate as it was surveyed just now; null where it was not.</summary>
+    public SoleMapView? PlateMap { get; private set; }
+
+    /// <summary>Readings of the plate, kept when they are refused.</summary>
+    public string? PlateText { get; private set; }
+
     /// <summary>What cannot be, by form.</summary>
     public Dictionary<string, string> Faults { get; } = [];
 
@@ -103,7 +135,7 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
     public Assumptions Assumed { get; private set; } = null!;
 
     /// <summary>Cautions of a stage.</summary>
-    public IReadOnlyList<Caution> Minded => Ladder is null ? [] : Cautions.Of(Ladder.Ladder.Where(Grains.ContainsKey)
+    public IReadOnlyList<Caution> Minded => Cautions.Of((Ladder?.Ladder ?? Together?.Grits ?? []).Where(Grains.ContainsKey)
         .SelectMany(n => Lubricants.Of(Grains[n]).Cautions).Distinct());
 
     /// <summary>Sheets a stage uses up; null for what is no sheet.</summary>
@@ -115,13 +147,56 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
     {
         Assumed = await shop.Assumed(cancel);
         await Own(cancel);
-        Try("ladder", Climb, !string.IsNullOrWhiteSpace(Area));
+        Of = Number is int number ? await tags.Show(number, TagParts.Head | TagParts.Surveys, cancel) : null;
+        Rows = Faces();
+        Try("ladder", Climb, Rows.Any(r => r.IsDone));
         Try("convert", () => Converted = GritConvert.Of(new GritConvertInput(System, Grit), ReferenceData.Grits, Assumed), !string.IsNullOrWhiteSpace(Grit));
         bool plates = Laid is not null || Gap.Any(g => !string.IsNullOrWhiteSpace(g)) || !string.IsNullOrWhiteSpace(Sole);
         Try("plate", () => Plates = PlateCheck.Of(new PlateInput(Laid, Turned, Given(Gap.ElementAtOrDefault(0), "ab_mm"),
             Given(Gap.ElementAtOrDefault(1), "ac_mm"), Given(Gap.ElementAtOrDefault(2), "bc_mm"), Given(Long, "plate_length_mm"),
             Given(Sole, "sole_length_mm")), Assumed), plates);
-        Rule = new GritRule(ReferenceData.Grits, Owned, Ladder?.Stages ?? []);
+        Rule = new GritRule(ReferenceData.Grits, Owned, Ladder?.Stages ?? Together?.Faces.SelectMany(f => f.Stages).DistinctBy(s => s.Name)
+            .OrderByDescending(s => s.MeanUm).ToList() ?? []);
+    }
+
+    /// <summary>Reads a survey of the plate: how flat it is itself. Nothing is kept of it but the figure, once that is reckoned with.</summary>
+    public async Task<IActionResult> OnPostPlate(string? text, BareUnit heights, CancellationToken cancel)
+    {
+        PlateText = text;
+        await OnGet(cancel);
+        Try("survey", () =>
+        {
+            ReadingsResult read = ReadingsFile.Read(text ?? "", heights);
+            if (read.Faults.Count > 0)
+            {
+                throw new InputException("bad_lines", "text", read.Faults.Count, "x, y, height", string.Join(' ', read.Faults.Take(MostFaults)));
+            }
+            double Reach(int axis) => read.Points.Select(p => p[axis]).DefaultIfEmpty(1).Max();
+            DateTimeOffset now = time.GetUtcNow();
+            PlateMap = new SoleMapView(new Core.Tags.SoleRecord { Id = Guid.CreateVersion7(now), At = now,
+                Input = new GridSurveyInput(Reach(0), Reach(1), read.Points) }, Assumed);
+        }, true);
+        return Page();
+    }
+
+    /// <summary>Surveys reckon with this plate from now on.</summary>
+    /// <param name="flat">How far it is out of flat, mm.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<IActionResult> OnPostReckon(string? flat, CancellationToken cancel)
+    {
+        try
+        {
+            ShopSettings settings = await book.ForChange(cancel);
+            settings.Assumed = Core.Assumptions.Of(settings.Assumed).With("survey_plate_mm", Length.Parse(flat, "flat", units.Units)).Kept();
+            await book.Save(settings, cancel);
+            return LocalRedirect("/grits#plate");
+        }
+        catch (InputException fault)
+        {
+            await OnGet(cancel);
+            Faults["survey"] = fault.Sentence;
+            return Page();
+        }
     }
 
     private void Try(string form, Action work, bool asked)
@@ -147,16 +222,60 @@ public sealed class IndexModel(ShopDesk shop, StoreRoom stores, ViewUnits units)
         Owned = [.. drawer.Select(o => o.Abrasive)];
     }
 
+    private List<FaceTyped> Faces()
+    {
+        List<FaceTyped> rows = [.. Enumerable.Range(0, Math.Min(Area.Length, MostFaces)).Select(i => new FaceTyped(
+            Shorten.To(Name.ElementAtOrDefault(i) ?? "", MostName), Area[i], Defect.ElementAtOrDefault(i),
+            string.IsNullOrEmpty(Finish.ElementAtOrDefault(i)) ? Key(GritFinish.Common) : Finish[i]!, i < Metal.Length ? Metal[i] : LapMetal.CastIron,
+            Stamp.ElementAtOrDefault(i))).Where(r => r.IsDone)];
+        if (rows.Count == 0 && Of is not null)
+        {
+            IReadOnlyList<FaceToDo> faces = FaceToDo.Of(Of.Facts(), Assumed);
+            string? Mm(double? mm) => mm is > 0 and double m ? Length.Typed(Math.Round(m, 3), units.Units) : null;
+            rows = [.. (faces.Any(f => f.DefectMm > 0) ? faces.Where(f => f.DefectMm > 0) : faces.Take(1)).Take(MostFaces).Select(f => new FaceTyped(f.Face.Name,
+                f.AreaDm2.ToString("0.###", CultureInfo.InvariantCulture), Mm(f.DefectMm), Key(f.Wanted), f.Metal, Mm(f.StampMm)))];
+        }
+        if (rows.Count < MostFaces)
+        {
+            rows.Add(new FaceTyped("", null, null, Key(GritFinish.Common), LapMetal.CastIron, null));
+        }
+        return rows;
+    }
+
     private void Climb()
     {
-        string[] finish = Finish.Split('|');
-        GritSize wanted = ReferenceData.Grits.Of(finish[0], finish.ElementAtOrDefault(1) ?? "");
-        var face = new LadderInput(Owned, (Given(Defect, "defect_depth_um") ?? 0) * UmInMm, wanted.Um * Assumed.ScratchShare,
-            Typed.NumberOrNull(Force, "force_n") ?? Assumed.LappingForceN, (Typed.NumberOrNull(Area, "contact_area_mm2") ?? 0) * Mm2InDm2, Metal,
-            Given(Stamp, "stamp_depth_um") * UmInMm);
+        List<LadderFace> faces = [.. Rows.Where(r => r.IsDone).Select((r, i) => new LadderFace(r.Name.Length > 0 ? r.Name : $"face {i + 1}", Face(r)))];
+        if (faces.Count > 1)
+        {
+            Together = LadderTogether.Of(faces, Assumed);
+            return;
+        }
+        LadderInput face = faces[0].Face;
         Buy = Core.Grits.Ladder.BestPurchase(face, Core.Grits.Ladder.Market(ReferenceData.Grits, Assumed), Assumed);
         Ladder = Core.Grits.Ladder.Of(face, Assumed);
     }
 
+    private LadderInput Face(FaceTyped row)
+    {
+        string[] finish = row.Finish.Split('|');
+        GritSize wanted = ReferenceData.Grits.Of(finish[0], finish.ElementAtOrDefault(1) ?? "");
+        return new LadderInput(Owned, (Given(row.Defect, "defect_depth_um") ?? 0) * UmInMm, wanted.Um * Assumed.ScratchShare,
+            Typed.NumberOrNull(Force, "force_n") ?? Assumed.LappingForceN,
+            (Typed.NumberOrNull(row.Area, "contact_area_mm2") ?? 0) * Mm2InDm2, row.Metal, Given(row.Stamp, "stamp_depth_um") * UmInMm);
+    }
+
     private double? Given(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, field, units.Units);
+}
+
+/// <summary>A face as it is typed.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Area">Area that bears, dm².</param>
+/// <param name="Defect">How deep its worst scratch is.</param>
+/// <param name="Finish">The finish wanted.</param>
+/// <param name="Metal">What it is made of.</param>
+/// <param name="Stamp">Depth of a stamp that must survive.</param>
+public sealed record FaceTyped(string Name, string? Area, string? Defect, string Finish, LapMetal Metal, string? Stamp)
+{
+    /// <summary>True for one that is to be done.</summary>
+    public bool IsDone => !string.IsNullOrWhiteSpace(Area);
 }

@@ -53,7 +53,7 @@ async function listen() {
     for await (const heard of lines(form()?.dataset.live ?? '', mine.signal)) {
       if (shown && heard.shown) shown.textContent = heard.shown;
       if (heard.over) say(heard.over);
-      else if (heard.wild) say('That is no reading of this sole: it was not taken. Set the tip down again.');
+      else if (heard.wild) say('That is no reading of this face: it was not taken. Set the tip down again.');
       else if (heard.steady) {
         put(heard.steady);
         if (at >= cells().length) return hush();

@@ -10,12 +10,18 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The proof: readings against a target.</summary>
-public sealed class ProofModel(TagBook tags, ViewUnits units, TimeProvider time) : TagPageModel(tags)
+public sealed class ProofModel(TagBook tags, ViewUnits units, SoleMaps maps, TimeProvider time) : TagPageModel(tags)
 {
     private const int MostLetters = 4000;
 
     /// <inheritdoc />
     public override string Here => "proof";
+
+    /// <inheritdoc />
+    protected override TagParts Shows => TagParts.Surveys;
+
+    /// <summary>Faces that were surveyed, before and after.</summary>
+    public IReadOnlyList<Flatness> Flat => Flatness.Of(Tool, Shop, Patterns, maps);
 
     /// <summary>What was typed, kept when it is refused.</summary>
     public (string? Readings, string? Target, string? Resolution, string? Conditions, bool AsFound) Sent { get; private set; }

@@ -12,12 +12,14 @@ using Foundling.Data.Shop;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
+using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>The rod: every step in order.</summary>
-public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, ClockBook clock, TimeProvider time) : TagPageModel(tags)
+public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, ClockBook clock, SoleMaps maps, TimeProvider time)
+    : TagPageModel(tags)
 {
     /// <inheritdoc />
     public override string Here => "rod";
@@ -60,6 +62,7 @@ public sealed class RodModel(TagBook tags, RodDesk rods, StoreRoom stores, Clock
         step.State == StepState.Open ? StepGauges.For(KnownFacts, Choices.Read(Tool.Ways), step.Deed, Shop) : [], Sent.Step == step.Key.ToString())
     {
         Pace = _pace?.Step == step.Key ? _pace.Value.Pace : null,
+        Surveyed = step.Key.Step != StepKey.SoleLap ? null : Flatness.Of(Tool, Shop, Patterns, maps).FirstOrDefault(f => f.Face.IsSole),
     };
 
     private async Task Read()

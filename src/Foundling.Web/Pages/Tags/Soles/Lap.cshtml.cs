@@ -6,6 +6,8 @@ using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Units;
 using Foundling.Data.Reference;
+using Foundling.Data.Shop;
+using Foundling.Data.Soles;
 using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
@@ -15,7 +17,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Tags;
 
 /// <summary>Lapping, foreseen: what rubbing will do to this sole, where to press and when to stop. All that is chosen stands in the address.</summary>
-public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : TagPageModel(tags)
+public sealed class LapModel(TagBook tags, StoreRoom stores, LapBook laps, ShopBook shop, ViewUnits units) : TagPageModel(tags)
 {
     private const int MostMoves = 12;
 
@@ -77,6 +79,9 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
     /// <summary>What is said of the plate.</summary>
     public PlateResult? PlateSays { get; private set; }
 
+    /// <summary>What the soles lapped in this shop say of its strokes.</summary>
+    public LearnedLapping Learned { get; private set; } = new(null, null);
+
     /// <summary>True where nobody surveyed the sole, and a usual hollow is taken.</summary>
     public bool IsAssumed => Survey is null;
 
@@ -100,6 +105,7 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
             return NotFound();
         }
         Layout = SoleLayout.Of(KnownFacts, Shop.Assumptions);
+        Learned = await laps.Learned(cancel);
         Grits = Drawer.Papers(await stores.Shelves(cancel), ReferenceData.Grits);
         try
         {
@@ -117,6 +123,16 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, ViewUnits units) : 
             Fault = fault;
         }
         return Page();
+    }
+
+    /// <summary>Reckons with what the shop learned of its own strokes from now on, or with the book again.</summary>
+    public async Task<IActionResult> OnPostUse(bool mine, CancellationToken cancel)
+    {
+        LearnedLapping learned = await laps.Learned(cancel);
+        ShopSettings settings = await shop.ForChange(cancel);
+        settings.Assumed = learned.Taken(Assumptions.Of(settings.Assumed), mine).Kept();
+        await shop.Save(settings, cancel);
+        return LocalRedirect($"/tag/{Tool.Number}/sole/lap");
     }
 
     /// <summary>The run as a film, one frame on a line, sent as it is worked out.</summary>

@@ -1,9 +1,6 @@
 using Foundling.Core;
-using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
-using Foundling.Core.Rod;
-using Foundling.Core.Rod.Ways;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
@@ -259,6 +256,10 @@ public sealed partial class SoleModel(TagBook tags, SoleMaps maps, ViewUnits uni
         {
             return "";
         }
+        if (units.Show(read.ClosureWorstMm) == units.Show(0))
+        {
+            return "; they close where they cross";
+        }
         string where = $"{units.Show(at.XMm)} from {Face.From}, {FeelerPlan.RowName(at.Row)}";
         return $"; where they cross they agree within {units.Show(read.ClosureWorstMm)}, least at {where}";
     }
@@ -282,17 +283,8 @@ public sealed partial class SoleModel(TagBook tags, SoleMaps maps, ViewUnits uni
         IReadOnlyList<SoleRecord> all = Surveys;
         Map = all.Count > 0 ? maps.Of(all[^1], Shop.Assumptions) : null;
         Before = all.Count > 1 ? maps.Of(all[^2], Shop.Assumptions) : null;
-        Against = Map is null ? null : FaceRead.Of(Face, all[^1].Input, Map.Result, KnownFacts, Flat, Shop.Assumptions);
-    }
-
-    /// <summary>When this sole counts as flat, by the way chosen for it; null while there is no aim.</summary>
-    private WayId? Flat
-    {
-        get
-        {
-            PlanQuestion? q = Tool.Aim is AimKind aim ? RodDesk.Ask(Tool, aim, Shop, Patterns) : null;
-            return q is not null && Choices.Find(ChoiceId.Flat).Asked(q) ? q.Way(ChoiceId.Flat) : null;
-        }
+        Against = Map is null ? null : FaceRead.Of(Face, all[^1].Input, Map.Result, KnownFacts, RodDesk.FlatBy(Tool, Shop, Patterns),
+            Shop.Assumptions);
     }
 
     /// <summary>What an earlier survey shows.</summary>
