@@ -85,12 +85,20 @@ public sealed partial record Assumptions
     [Assumed("mm", "pits nobody measured that catch a fingernail are so deep")] public double PitNailMm { get; init; } = 0.05;
     [Assumed("mm", "deep pits nobody measured are so deep")] public double PitDeepMm { get; init; } = 0.15;
     [Assumed("mm", "pits nobody measured that weaken a part are so deep")] public double PitWeakMm { get; init; } = 0.4;
+    [Assumed("mm", "a pit nobody measured is so wide")] public double PitWideMm { get; init; } = 2;
     [Assumed("mm", "a crisp stamp nobody measured is so deep")] public double StampCrispMm { get; init; } = 0.25;
     [Assumed("mm", "a worn stamp nobody measured is so deep")] public double StampWornMm { get; init; } = 0.12;
     [Assumed("mm", "a faint stamp nobody measured is so deep")] public double StampFaintMm { get; init; } = 0.04;
     [Assumed("mm", "a stamp that is only a shadow is so deep")] public double StampShadowMm { get; init; } = 0.015;
 
+    [Assumed("", "least set a side, as a share of the plate", Heading = "Saws")] public double SetLeastShare { get; init; } = 0.15;
+    [Assumed("", "most set a side for dry hardwood, as a share of the plate")] public double SetDryShare { get; init; } = 0.25;
+    [Assumed("", "most set a side for green wood, as a share of the plate")] public double SetGreenShare { get; init; } = 0.35;
+    [Assumed("mm", "a pass of the jointing file takes off")] public double JointingPassMm { get; init; } = 0.02;
+    [Assumed("mm", "a plate is straight enough while no more light than this is under a straightedge along it")] public double StraightSawMm { get; init; } = 0.5;
+
     [Assumed("mm", "an iron nobody measured is so thick", Heading = "Sizes nobody measured")] public double UsualIronMm { get; init; } = 2.1;
+    [Assumed("deg", "the bed of a plane nobody measured")] public double UsualBedDeg { get; init; } = 45;
     [Assumed("deg", "a bevel nobody measured")] public double UsualBevelDeg { get; init; } = 25;
     [Assumed("deg", "a secondary bevel nobody measured")] public double UsualSecondaryDeg { get; init; } = 30;
     [Assumed("mm", "a mouth nobody measured")] public double UsualMouthMm { get; init; } = 1;

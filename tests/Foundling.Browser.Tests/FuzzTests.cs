@@ -106,7 +106,7 @@ public sealed class FuzzTests : IDisposable
         "/", "/shelf", "/stall", "/new", "/gauges", "/air", "/stores", "/stores/shellac", "/stores/fine-stone", "/stores/list", "/stores/kit",
         "/stores/parts", "/patterns", "/patterns/trait/new", "/lots", "/baths",
         "/baths/1", "/baths/load", "/baths/times", "/baths/blasting", "/tag/31/sole/lap", "/tag/31/sole/marks",
-            "/tag/31/sole?face=frog_face", "/tag/42/sole", "/grits", "/grits?tag=31", "/shop", "/identify", "/marks", "/clock", "/identify?length=245&iron=50",
+            "/tag/31/sole?face=frog_face", "/tag/42/sole", "/grits", "/grits?tag=31", "/saws?tag=22", "/edges?tag=31", "/shop", "/identify", "/marks", "/clock", "/identify?length=245&iron=50",
         .. new[] { 31, 42, 28, 40 }.SelectMany(t => Leaves.Select(l => $"/tag/{t}/{l}")), "/tag/31/state?Part=body", "/tag/42/state?Part=blade",
             "/marks?mark=pat+apr+19+1910",
         .. GaugeCatalogue.All.Select(g => $"/gauges/{g.File}/{g.Calculation}"),

@@ -11,11 +11,11 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
     public static TheoryData<string, int> Pages()
     {
         var data = new TheoryData<string, int>();
-        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/angles",
-            "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30&pits=0.1+3", "/tag/31/origin",
+        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/mouth",
+            "/gauges/sole/grid_survey?length_mm=245&width_mm=60&points_mm=5+5+0%0A70+5+0.1%0A240+5+0%0A5+55+0", "/tag/31/origin",
             "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/24/rod?show=sitting", "/tag/33/aim", "/tag/31/ways", "/tag/25/needs",
             "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/sole?face=frog_face",
-            "/tag/31/sole/lap", "/grits?tag=31",
+            "/tag/31/sole/lap", "/grits?tag=31", "/saws?tag=22&plate=0.9&set=0.2&heights=2+1.9+0.4", "/edges?tag=31&second=30&honings=6",
             "/tag/31/sole/marks", "/grits?area=1.47&defect=0.1", "/tag/31/proof", "/tag/24/proof?Of=bolt", "/tag/31/papers", "/tag/31/book", "/tag/42/origin",
             "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/baths", "/baths/1",
             "/baths/load?for=28", "/baths/times", "/baths/blasting?tank=50&area=12&high=8&low=4&gun=300&delivery=120", "/air",

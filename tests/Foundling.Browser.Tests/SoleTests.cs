@@ -100,8 +100,9 @@ public sealed class SoleTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Go(At("/tag/17/sole/marks"));
         _b.Until(() => _b.Has(".fieldgrid i.m-l"), "the pad stands there, all marks left");
         _b.Driver.ExecuteScript("for (const c of [0, 1, 10, 11]) for (const r of [0, 1, 2, 3, 4]) { const f = document.querySelector("
-            + "`.fieldgrid i[data-row='${r}'][data-column='${c}']`); f.scrollIntoView({ block: 'center' }); f.dispatchEvent(new PointerEvent('pointerdown', "
-            + "{ bubbles: true, cancelable: true, pointerId: 1 })); f.dispatchEvent(new PointerEvent('pointerup', { bubbles: true, pointerId: 1 })); }");
+            + "`.fieldgrid i[data-row='${r}'][data-column='${c}']`); f.scrollIntoView({ block: 'center' }); const at = f.getBoundingClientRect(), "
+            + "o = { bubbles: true, cancelable: true, pointerId: 1, clientX: at.x + at.width / 2, clientY: at.y + at.height / 2 }; "
+            + "f.dispatchEvent(new PointerEvent('pointerdown', o)); f.dispatchEvent(new PointerEvent('pointerup', o)); }");
         _b.Driver.FindElements(By.CssSelector(".fieldgrid i.m-g")).Count.ShouldBe(20);
         _b.Offline(true);
         _b.Click("form[data-module='marks'] .btn.do");

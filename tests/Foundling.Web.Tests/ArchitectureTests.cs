@@ -29,7 +29,7 @@ public sealed class ArchitectureTests
     private static readonly string[] Rooms =
     [
         "Keys", "Safety", "Stores", "", "Units", "Tools", "Aim",
-        "Baths", "Grits", "Soles", "Edges", "Finishes",
+        "Baths", "Grits", "Soles", "Saws", "Edges", "Finishes",
         "Shop", "Origin", "Marks", "Proof",
         "State", "Rod", "Log", "Soaks", "Tags", "Shelves",
         "Bench", "Stall", "Papers", "Gauges",

@@ -142,8 +142,9 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
             pages++;
         }
         pages.ShouldBeGreaterThan(10);
-        (await visitor.Page("/gauges/edges/bevel?thickness_mm=2.2&bevel_face_mm=5.2")).QuerySelector("table")!.TextContent.ShouldContain("25.029 °");
-        (await visitor.Page("/gauges/edges/bevel?thickness_mm=1/8%22&bevel_face_mm=two"))
+        (await visitor.Page("/gauges/edges/knife_angle?thickness_mm=3.1&distance_behind_edge_mm=6")).QuerySelector("table")!.TextContent
+            .ShouldContain("28.969");
+        (await visitor.Page("/gauges/edges/knife_angle?thickness_mm=1/8%22&distance_behind_edge_mm=two"))
             .QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"two\" is not a length");
         (await visitor.Get("/gauges/edges/spoon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
@@ -152,13 +153,13 @@ public sealed class GaugeApiTests(EmptyHost host) : IClassFixture<EmptyHost>
     public async Task A_list_that_may_be_empty_is_typed_line_by_line()
     {
         Visitor visitor = host.Visit();
-        const string Iron = "/gauges/edges/save_the_back?width_mm=50&thickness_mm=2.2&bevel_deg=25&reserve_mm=30";
-        (await visitor.Page(Iron + "&pits=")).QuerySelector("table").ShouldNotBeNull();
-        (await visitor.Page(Iron + "&pits=0.1+3")).QuerySelector("table")!.TextContent.ShouldNotContain("{",
-            customMessage: "a result within a result is a table, too");
-        (await visitor.Page(Iron + "&pits=0.1+3%0A0.2+5+1")).QuerySelector("table").ShouldNotBeNull();
-        (await visitor.Page(Iron + "&pits=0.1")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("on each line");
-        (await visitor.Page(Iron + "&pits=deep+3")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"deep\" is not a length");
+        const string Sole = "/gauges/sole/grid_survey?length_mm=245&width_mm=60&mouth_front_mm=76&points_mm=5+5+0%0A70+5+0.1%0A240+5+0%0A5+55+0%0A240+55+0.1"
+            + "%0A70+30+0";
+        (await visitor.Page(Sole + "&left_out_mm=")).QuerySelector("table").ShouldNotBeNull();
+        (await visitor.Page(Sole)).QuerySelector("table")!.TextContent.ShouldNotContain("{", customMessage: "a result within a result is a table, too");
+        (await visitor.Page(Sole + "&left_out_mm=5+20+0.3%0A5+30+0.4")).QuerySelector("table").ShouldNotBeNull();
+        (await visitor.Page(Sole + "&left_out_mm=0.1")).QuerySelector(".fault:not(:empty)").ShouldNotBeNull();
+        (await visitor.Page(Sole + "&left_out_mm=deep+3+1")).QuerySelector(".fault:not(:empty)")!.TextContent.ShouldContain("\"deep\" is not a length");
         (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+2+thou&direction=at_most&target_mm=0.05")).QuerySelector(".fault:not(:empty)")
             .ShouldNotBeNull();
         (await visitor.Page("/gauges/proof/thickness?readings_mm=0.031+0.034+0.03&direction=at_most&target_mm=0.05"))

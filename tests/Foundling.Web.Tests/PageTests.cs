@@ -13,7 +13,7 @@ public sealed class PageTests(DemoHost host) : IClassFixture<DemoHost>
             "/tag/35/ways", "/tag/31/needs", "/tag/42/needs", "/tag/31/rules", "/tag/42/rules", "/tag/33/aim", "/tag/30/rod", "/tag/31/sole", "/tag/31/proof",
             "/tag/31/sole/lap", "/tag/31/sole/marks",
             "/tag/31/papers", "/tag/31/book", "/tag/17/proof", "/tag/42/origin", "/tag/42/rod", "/tag/40/origin", "/tag/22/state", "/tag/38/sole", "/stall",
-            "/lots", "/grits", "/baths", "/baths/1", "/baths/load?for=28", "/baths/times", "/baths/blasting",
+            "/lots", "/grits", "/saws", "/saws?tag=22", "/edges", "/edges?tag=31", "/baths", "/baths/1", "/baths/load?for=28", "/baths/times", "/baths/blasting",
             "/air", "/stores", "/stores/shellac", "/stores/fine-stone", "/stores/list", "/stores/kit", "/stores/parts",
             "/tag/31/condition", "/tag/24/state?Apart=True", "/patterns", "/patterns/pellow_tarn_bench",
             "/patterns/trait/knob_form", "/patterns/trait/new?line=quillan_hand", "/marks", "/marks?mark=1,0?8,2??&tag=31", "/marks?top=X&left=G", "/identify",

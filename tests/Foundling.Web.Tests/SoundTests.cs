@@ -68,7 +68,7 @@ public sealed class SoundTests(DemoHost host) : IClassFixture<DemoHost>
         await AllLeavesStand(number);
         (await visitor.Submit(page, "form[action*='handler=Forget']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await visitor.Page($"/tag/{number}/sole")).QuerySelector("svg.map").ShouldBeNull();
-        (await visitor.Page($"/tag/{number}/log")).Body!.TextContent.ShouldContain("Sole survey taken back: 10000 readings");
+        (await visitor.Page($"/tag/{number}/log")).Body!.TextContent.ShouldContain("Survey of the sole taken back: 10000 readings");
     }
 
     [Theory]

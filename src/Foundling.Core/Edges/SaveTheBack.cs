@@ -3,7 +3,12 @@ using System.Text.Json.Serialization;
 namespace Foundling.Core.Edges;
 
 /// <summary>A pit on the back of an iron: where it begins and ends behind the edge, and its depth, mm.</summary>
-public sealed record Pit(double DepthMm, double FarSideMm, double NearSideMm = 0);
+/// <param name="DepthMm">How deep it is, mm.</param>
+/// <param name="FarSideMm">Where it ends, mm behind the edge.</param>
+/// <param name="NearSideMm">Where it begins, mm behind the edge.</param>
+/// <param name="FromLeftMm">Its left side, mm from the left corner of the edge; null for across the whole width.</param>
+/// <param name="ToLeftMm">Its right side, mm from the left corner; null for across the whole width.</param>
+public sealed record Pit(double DepthMm, double FarSideMm, double NearSideMm = 0, double? FromLeftMm = null, double? ToLeftMm = null);
 
 /// <summary>A shim under the far end of an iron, mm.</summary>
 public sealed record ShimInput(double ShimMm, double EdgeToShimMm, IReadOnlyList<Pit>? Pits = null);
@@ -20,7 +25,8 @@ public sealed record SaveTheBackInput(
     IReadOnlyList<Pit> Pits,
     bool Chisel = false,
     GrindOn LapOn = GrindOn.P100OnGlass,
-    GrindOn GrindOn = GrindOn.BenchGrinder);
+    GrindOn GrindOn = GrindOn.BenchGrinder,
+    double? CamberMm = null);
 
 /// <summary>One way to save a back.</summary>
 public sealed record BackWay(double Minutes, double MetalMm3, double SetbackMm, double SteelLeftMm, int SharpeningsLeft)
@@ -54,6 +60,22 @@ public static class SaveTheBack
 
     private static double Angle(Pit pit) => Math.Atan(Check.NotNegative(pit.DepthMm, "depth_mm") / Check.Positive(pit.FarSideMm, "far_side_mm"));
 
+    // A cambered edge lies behind the straight one by v² / 2R at v from its middle: what ends before that is cut away with the corner.
+    private static bool InCorner(Pit pit, double width, double camber)
+    {
+        if (camber <= 0 || pit.FromLeftMm is not double from || pit.ToLeftMm is not double to)
+        {
+            return false;
+        }
+        if (Check.Within(from, 0, width, "from_left_mm") > Check.Within(to, 0, width, "to_left_mm"))
+        {
+            throw new InputException("pit_sides_swapped", "to_left_mm", to, $"{from:0.##} or more", $"A pit cannot reach from {from:0.##} to {to:0.##} mm.");
+        }
+        double middle = width / 2, nearest = from <= middle && to >= middle ? 0 : Math.Min(Math.Abs(from - middle), Math.Abs(to - middle));
+        double radius = Edge.Camber(new CamberInput(width, camber)).RadiusMm;
+        return pit.FarSideMm <= radius - Math.Sqrt((radius * radius) - (nearest * nearest)) + Whole.Slack;
+    }
+
     /// <summary>Compares the ways and recommends the quickest that leaves enough steel.</summary>
     public static SaveTheBackResult Compare(SaveTheBackInput input, Assumptions assumptions)
     {
@@ -69,7 +91,9 @@ public static class SaveTheBack
                     $"A pit cannot end {pit.FarSideMm:0.##} mm behind the edge and begin at {pit.NearSideMm:0.##} mm.");
             }
         }
-        List<Pit> stopping = [.. input.Pits.Where(p => p.NearSideMm <= a.StoppingPitWithinMm + Whole.Slack && p.DepthMm > a.StoppingPitDepthMm + Whole.Slack)];
+        double camber = Check.Within(input.CamberMm ?? 0, 0, w / 2, "camber_mm");
+        List<Pit> stopping = [.. input.Pits.Where(p => !InCorner(p, w, camber) && p.NearSideMm <= a.StoppingPitWithinMm + Whole.Slack
+            && p.DepthMm > a.StoppingPitDepthMm + Whole.Slack)];
         if (stopping.Count == 0)
         {
             return new SaveTheBackResult(0, 0, new Dictionary<string, BackWay>(), "nothing_to_do");

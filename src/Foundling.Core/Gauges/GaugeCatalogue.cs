@@ -6,6 +6,7 @@ using Foundling.Core.Grits;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Proof;
+using Foundling.Core.Saws;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 
@@ -83,6 +84,12 @@ public static class GaugeCatalogue
         Of<StopJawsInput, StopJawsResult>("edges", "stop_jaws", "Stops of a cutter whose jaws were dressed.", (i, _) => Edge.StopJaws(i)),
         Of<SquareUpInput, SquareUpResult>("edges", "square_up", "Metal and minutes to square an edge.", (i, c) => Edge.SquareUp(i, c.Assumptions),
             AssumedBy.Grinding),
+        Of<ToothInput, ToothResult>("saws", "tooth", "Pitch, height and the file of a saw's teeth.", (i, _) => Tooth.Of(i)),
+        Of<SetInput, SetResult>("saws", "set_and_kerf", "Set that suits the wood, and the kerf.", (i, c) => SetAndKerf.Of(i, c.Assumptions), AssumedBy.Sets),
+        Of<JointingInput, JointingResult>("saws", "jointing", "What one jointing takes off, and what it buys.", (i, c) => Jointing.Of(i, c.Assumptions),
+            AssumedBy.Jointing),
+        Of<BreastInput, BreastResult>("saws", "breast", "Radius of a breasted tooth line.", (i, _) => Straightness.Breast(i)),
+        Of<BowInput, BowResult>("saws", "bow", "Whether a plate is bowed or kinked, and where.", (i, c) => Straightness.Bow(i, c.Assumptions), AssumedBy.Bows),
         Of<GridSurveyInput, GridSurveyResult>("sole", "grid_survey", "Flatness and shape from a grid of heights.", (i, c) => GridSurvey.Read(i,
             c.Assumptions), AssumedBy.Survey),
         Of<LineSurveyInput, LineSurveyResult>("sole", "line_survey", "Heights from straightedge lines and feelers.", (i, _) => LineSurvey.Solve(i)),

@@ -73,6 +73,12 @@ internal static class AssumedBy
         nameof(Assumptions.ZoneShare), nameof(Assumptions.MouthBandMm),
     ];
 
+    public static readonly string[] Sets = [nameof(Assumptions.SetLeastShare), nameof(Assumptions.SetDryShare), nameof(Assumptions.SetGreenShare)];
+
+    public static readonly string[] Jointing = [nameof(Assumptions.JointingPassMm)];
+
+    public static readonly string[] Bows = [nameof(Assumptions.StraightSawMm)];
+
     public static readonly string[] Angles = [nameof(Assumptions.ClearanceWarnDeg)];
 
     public static readonly string[] Grinding =

@@ -45,6 +45,13 @@ public static class FlatFaces
     /// <param name="a">Sizes nobody measured, and how flat a face is wanted.</param>
     public static IReadOnlyList<FlatFace> Of(Facts facts, Assumptions a) => [.. All(facts, a)];
 
+    /// <summary>A face that this tool does not have, or has no more: what was surveyed on it is shown all the same.</summary>
+    /// <param name="key">Its key.</param>
+    /// <param name="facts">What is known of the tool.</param>
+    /// <param name="a">Sizes nobody measured.</param>
+    public static FlatFace Unnamed(string key, Facts facts, Assumptions a) => new(key, facts.Tool.Parts[0].Id, key == Sole ? "sole" : "face that was surveyed",
+        "the toe", NearEdge, SoleLayout.Of(facts, a) with { Mouth = null, MouthFrontMm = null, Grooves = [] }, key == Sole ? null : a.FaceJawMm);
+
     private static IEnumerable<FlatFace> All(Facts facts, Assumptions a)
     {
         ToolKind tool = facts.Tool;

@@ -2,7 +2,6 @@ using Foundling.Core;
 using Foundling.Core.Keys;
 using Foundling.Core.Log;
 using Foundling.Core.Rod;
-using Foundling.Core.Soles;
 using Foundling.Core.Tags;
 using Foundling.Data.Shop;
 using Foundling.Data.Store;

@@ -1,5 +1,6 @@
 using CsCheck;
 using Foundling.Core.Keys;
+using Foundling.Core.Log;
 using Foundling.Core.Soles;
 using Foundling.Core.State;
 using Foundling.Core.Tools;

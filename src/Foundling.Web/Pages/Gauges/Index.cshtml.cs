@@ -71,9 +71,13 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
         return Page();
     }
 
+    /// <summary>Where the gauge of a step is worked: on a bench of its own, which the tag fills in, or here, filled in.</summary>
+    public static string AddressOf(StepGauge gauge, int tag) => PageOf(gauge.Gauge) is ("/edges" or "/saws") and string bench ? $"{bench}?tag={tag}"
+        : gauge.Address;
+
     /// <summary>Where a gauge is worked that has a room of its own; null for one that is worked here.</summary>
     public static string? PageOf(Gauge gauge) => gauge is { File: "grits" } or { File: "sole", Calculation: "plate" } ? "/grits"
-        : gauge.File != "baths" ? null : gauge.Calculation switch
+        : gauge.File == "saws" ? "/saws" : gauge is { File: "edges" } and not { Calculation: "stop_jaws" or "knife_angle" or "mouth" or "square_up" } ? "/edges" : gauge.File != "baths" ? null : gauge.Calculation switch
     {
         "blasting" => "/baths/blasting",
         "spent_and_neutralise" => "/baths",

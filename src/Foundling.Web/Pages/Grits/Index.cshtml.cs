@@ -171,7 +171,7 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
             {
                 throw new InputException("bad_lines", "text", read.Faults.Count, "x, y, height", string.Join(' ', read.Faults.Take(MostFaults)));
             }
-            double Reach(int axis) => read.Points.Select(p => p[axis]).DefaultIfEmpty(1).Max();
+            double Reach(int axis) => Math.Max(1, read.Points.Select(p => p[axis]).DefaultIfEmpty(1).Max());
             DateTimeOffset now = time.GetUtcNow();
             PlateMap = new SoleMapView(new Core.Tags.SoleRecord { Id = Guid.CreateVersion7(now), At = now,
                 Input = new GridSurveyInput(Reach(0), Reach(1), read.Points) }, Assumed);

@@ -10,7 +10,8 @@ export async function ask(form, part) {
   asking = new AbortController();
   const query = new URLSearchParams();
   for (const [key, value] of new FormData(form)) if (!key.startsWith('_') && value !== '') query.append(key, String(value));
-  const held = document.activeElement instanceof Element ? document.activeElement.closest('[data-piece]')?.getAttribute('data-piece') : null;
+  const held = document.activeElement instanceof Element ? document.activeElement.closest('[data-piece], [data-field]') : null;
+  const again = held && (held.hasAttribute('data-piece') ? 'data-piece' : 'data-field'), name = again && held.getAttribute(again);
   try {
     const answer = await fetch(`${location.pathname}?${query}`, { signal: asking.signal });
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
@@ -22,7 +23,7 @@ export async function ask(form, part) {
     const same = active?.id && !active.isConnected ? document.getElementById(active.id) : null;
     same?.focus();
     if (typing !== null && same instanceof HTMLInputElement) same.value = typing;
-    if (held) /** @type {SVGElement | null} */ (document.querySelector(`[data-piece="${CSS.escape(held)}"]`))?.focus();
+    if (name) /** @type {SVGElement | null} */ (document.querySelector(`[${again}="${CSS.escape(name)}"]`))?.focus();
   } catch (fault) {
     if (!(fault instanceof DOMException && fault.name === 'AbortError')) throw fault;
   }

@@ -1,5 +1,6 @@
 using Foundling.Core;
 using Foundling.Core.Grits;
+using Foundling.Core.Log;
 using Foundling.Core.Safety;
 using Foundling.Core.Shelves;
 using Foundling.Core.Soles;

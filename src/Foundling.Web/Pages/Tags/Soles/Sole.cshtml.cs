@@ -106,7 +106,10 @@ public sealed partial class SoleModel(TagBook tags, SoleMaps maps, ViewUnits uni
         await base.OnPageHandlerExecutionAsync(context, async () =>
         {
             Faces = FlatFaces.Of(KnownFacts, Shop.Assumptions);
-            if ((Faces.FirstOrDefault(f => FaceKey is null || f.Key == FaceKey)) is not { } face)
+            string key = FaceKey ?? (Faces.Count > 0 ? Faces[0].Key : FlatFaces.Sole);
+            FlatFace? face = Faces.FirstOrDefault(f => f.Key == key)
+                ?? (FaceKey is null || Tool.LastSurveyOf(key) is not null ? FlatFaces.Unnamed(key, KnownFacts, Shop.Assumptions) : null);
+            if (face is null)
             {
                 context.Result = NotFound();
                 return new PageHandlerExecutedContext(PageContext, context.Filters, context.HandlerMethod, context.HandlerInstance);

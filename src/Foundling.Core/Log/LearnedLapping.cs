@@ -1,6 +1,4 @@
-using Foundling.Core.Log;
-
-namespace Foundling.Core.Soles;
+namespace Foundling.Core.Log;
 
 /// <summary>A sole of this shop that was lapped while its marks were read.</summary>
 /// <param name="Strokes">Strokes it took.</param>

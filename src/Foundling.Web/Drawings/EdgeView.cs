@@ -1,0 +1,115 @@
+using Foundling.Core.Edges;
+
+namespace Foundling.Web.Drawings;
+
+/// <summary>A section through an edge at work, to scale: iron, bed, and the wood it cuts.</summary>
+public sealed class EdgeView
+{
+    /// <summary>Width and height of the drawing, and where the edge stands in it.</summary>
+    public const double Width = 760, Height = 380, EdgeX = 190, EdgeY = 300;
+
+    private const double Room = 250, Arc = 92;
+
+    /// <summary>Draws a section.</summary>
+    public EdgeView(EdgeSectionInput input, AnglesResult angles)
+    {
+        var section = EdgeSection.Of(input);
+        double reach = section.Outline.Max(p => Math.Max(Math.Abs(p[0]) / 2, Math.Abs(p[1])));
+        Times = Room / Math.Max(reach, input.ThicknessMm * 3);
+        Iron = "M" + string.Join("L", section.Outline.Select(p => At(p[0], p[1]))) + "Z";
+        (HeelX, HeelY) = (EdgeX + (section.Heel[0] * Times), EdgeY - (section.Heel[1] * Times));
+        CuttingDeg = angles.CuttingAngleDeg;
+        ClearanceDeg = angles.ClearanceDeg;
+        Clearance = angles.ClearanceDeg > 0 ? ArcTo(0, angles.ClearanceDeg, Arc * 2) : "";
+        Cutting = ArcTo(0, angles.CuttingAngleDeg, Arc);
+        BedDeg = input.BedDeg;
+        BevelUp = input.BevelUp;
+    }
+
+    /// <summary>How many times as large as it is.</summary>
+    public double Times { get; }
+
+    /// <summary>The iron.</summary>
+    public string Iron { get; }
+
+    /// <summary>The heel of its bevel, which is dragged.</summary>
+    public double HeelX { get; }
+
+    /// <summary>The heel of its bevel.</summary>
+    public double HeelY { get; }
+
+    /// <summary>The arc of the cutting angle.</summary>
+    public string Cutting { get; }
+
+    /// <summary>That angle.</summary>
+    public double CuttingDeg { get; }
+
+    /// <summary>The arc of the clearance; empty for none.</summary>
+    public string Clearance { get; }
+
+    /// <summary>That angle.</summary>
+    public double ClearanceDeg { get; }
+
+    /// <summary>The bed.</summary>
+    public double BedDeg { get; }
+
+    /// <summary>The bevel faces up.</summary>
+    public bool BevelUp { get; }
+
+    private static string Point(double x, double y) => $"{Figure.N(x)} {Figure.N(y)}";
+
+    private string At(double x, double y) => Point(EdgeX + (x * Times), EdgeY - (y * Times));
+
+    private static string ArcTo(double from, double to, double radius)
+    {
+        (double X, double Y) On(double deg) => (EdgeX + (radius * Math.Cos(deg * Math.PI / 180)), EdgeY - (radius * Math.Sin(deg * Math.PI / 180)));
+        (double x1, double y1) = On(from);
+        (double x2, double y2) = On(to);
+        return $"M{Point(x1, y1)}A{Figure.N(radius)} {Figure.N(radius)} 0 0 0 {Point(x2, y2)}";
+    }
+}
+
+/// <summary>The back of an iron with its pits and the line where hard steel ends, to scale.</summary>
+public sealed class BackView
+{
+    /// <summary>Width of the drawing.</summary>
+    public const double Width = 760;
+
+    private const double High = 200, Behind = 8;
+
+    /// <summary>Draws a back.</summary>
+    /// <param name="input">The iron and its pits.</param>
+    /// <param name="stoppingMm">From the edge to where pits no longer stop anything, mm.</param>
+    public BackView(SaveTheBackInput input, double stoppingMm)
+    {
+        LongMm = Math.Max(Math.Max(input.ReserveMm, stoppingMm), input.Pits.Select(p => p.FarSideMm).DefaultIfEmpty(0).Max()) + Behind;
+        Times = Math.Min(Width / LongMm, High / input.WidthMm);
+        Height = input.WidthMm * Times;
+        Line = input.ReserveMm * Times;
+        Stopping = stoppingMm * Times;
+        Drawn = LongMm * Times;
+        Pits = [.. input.Pits.Select(p => (p.NearSideMm * Times, (p.FromLeftMm ?? 0) * Times, Math.Max(2, (p.FarSideMm - p.NearSideMm) * Times),
+            ((p.ToLeftMm ?? input.WidthMm) - (p.FromLeftMm ?? 0)) * Times))];
+    }
+
+    /// <summary>How much of it is drawn, mm.</summary>
+    public double LongMm { get; }
+
+    /// <summary>How many times as large as it is.</summary>
+    public double Times { get; }
+
+    /// <summary>Height of the iron on the drawing.</summary>
+    public double Height { get; }
+
+    /// <summary>Length of it on the drawing.</summary>
+    public double Drawn { get; }
+
+    /// <summary>Where hard steel ends.</summary>
+    public double Line { get; }
+
+    /// <summary>Where pits no longer stop anything.</summary>
+    public double Stopping { get; }
+
+    /// <summary>Pits: x, y, width, height.</summary>
+    public IReadOnlyList<(double X, double Y, double W, double H)> Pits { get; }
+}

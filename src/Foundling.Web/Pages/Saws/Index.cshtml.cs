@@ -1,0 +1,251 @@
+using System.Globalization;
+using Foundling.Core;
+using Foundling.Core.Saws;
+using Foundling.Core.State;
+using Foundling.Core.Tags;
+using Foundling.Core.Tools;
+using Foundling.Core.Units;
+using Foundling.Data.Shop;
+using Foundling.Data.Tags;
+using Foundling.Web.Drawings;
+using Foundling.Web.Services;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Foundling.Web.Pages.Saws;
+
+/// <summary>The saw bench: teeth to scale, the file that cuts them, set, jointing, straightness, and a strip to file by. All of it in the address.</summary>
+public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : PageModel
+{
+    private const int MostTeeth = 400;
+    private const double UsualStripMm = 200;
+
+    /// <summary>The tag of the saw; null for none.</summary>
+    [BindProperty(SupportsGet = true, Name = "tag")]
+    public int? Number { get; set; }
+
+    /// <summary>Points an inch.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Points { get; set; }
+
+    /// <summary>How far the front of a tooth leans back, degrees.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Rake { get; set; }
+
+    /// <summary>How far it is filed aslant, degrees.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Fleam { get; set; }
+
+    /// <summary>How far the handle of the file is held low, degrees.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Slope { get; set; }
+
+    /// <summary>Length of the tooth line.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Long { get; set; }
+
+    /// <summary>Thickness of the plate.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Plate { get; set; }
+
+    /// <summary>Set of a point, on its side.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Set { get; set; }
+
+    /// <summary>What it cuts.</summary>
+    [BindProperty(SupportsGet = true)]
+    public SawnWood Wood { get; set; }
+
+    /// <summary>Sides of the files that are there.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Files { get; set; }
+
+    /// <summary>Heights of the teeth.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Heights { get; set; }
+
+    /// <summary>Places and gaps under a straightedge along the plate.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Gaps { get; set; }
+
+    /// <summary>How far the middle of a breasted tooth line stands out.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Breast { get; set; }
+
+    /// <summary>The saw; null for none.</summary>
+    public Tag? Of { get; private set; }
+
+    /// <summary>Its teeth.</summary>
+    public ToothResult? Tooth { get; private set; }
+
+    /// <summary>Set and kerf.</summary>
+    public SetResult? Kerf { get; private set; }
+
+    /// <summary>Files and how they suit.</summary>
+    public IReadOnlyList<(double SideMm, FileFit Fit)> Owned { get; private set; } = [];
+
+    /// <summary>What jointing takes.</summary>
+    public JointingResult? Jointed { get; private set; }
+
+    /// <summary>Heights that were given, mm.</summary>
+    public IReadOnlyList<double> HeightsMm { get; private set; } = [];
+
+    /// <summary>A bow or a kink.</summary>
+    public BowResult? Bent { get; private set; }
+
+    /// <summary>The breasted edge.</summary>
+    public BreastResult? Breasted { get; private set; }
+
+    /// <summary>The drawing; null where the teeth cannot be.</summary>
+    public TeethView? View { get; private set; }
+
+    /// <summary>What cannot be, by the field it is about.</summary>
+    public Dictionary<string, string> Faults { get; } = [];
+
+    /// <summary>What was given of the teeth.</summary>
+    public ToothInput Teeth { get; private set; } = new();
+
+    /// <summary>Shows it.</summary>
+    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    {
+        if (await Fill(cancel) is { } none)
+        {
+            return none;
+        }
+        Assumptions a = await shop.Assumed(cancel);
+        Try("points", () => Tooth = Core.Saws.Tooth.Of(Teeth = Read()));
+        SetInput? set = null;
+        if (Given(Plate) && Given(Set))
+        {
+            Try("set", () => Kerf = SetAndKerf.Of(set = new SetInput(Wood, Mm(Plate, "plate_mm"), Mm(Set, "set_per_side_mm")), a));
+        }
+        if (Tooth is not null)
+        {
+            Try("files", () => Owned = [.. Numbers(Files, "files").Select(s => (s, SawFiles.Fits(s, Tooth)))]);
+            Try("heights", () => HeightsMm = Numbers(Heights, "tooth_heights_mm"));
+            if (HeightsMm.Count > 0)
+            {
+                Try("heights", () => Jointed = Jointing.Of(new JointingInput(Tooth.ToothHeightMm, HeightsMm), a));
+            }
+            double? file = Owned.Where(o => o.Fit == FileFit.Suits).Select(o => (double?)o.SideMm).Min() ?? SawFiles.For(Tooth)?.SideMm;
+            View = new TeethView(Teeth, Kerf is null ? null : set, file);
+        }
+        if (Given(Gaps) && Given(Long))
+        {
+            Try("gaps", () => Bent = Straightness.Bow(new BowInput(Mm(Long, "length_mm"), Pairs()), a));
+        }
+        if (Given(Breast) && Given(Long))
+        {
+            Try("breast", () => Breasted = Straightness.Breast(new BreastInput(Mm(Long, "chord_mm"), Mm(Breast, "sagitta_mm"))));
+        }
+        return Page();
+    }
+
+    /// <summary>The filing strip at its true size, as a drawing.</summary>
+    public Task<IActionResult> OnGetStrip(CancellationToken cancel) => Strip(s => File(System.Text.Encoding.UTF8.GetBytes(StripSheet.Svg(s)), "image/svg+xml",
+        "filing-strip.svg"), cancel);
+
+    /// <summary>The filing strip on a sheet to print.</summary>
+    public Task<IActionResult> OnGetPdf(CancellationToken cancel) => Strip(s => File(StripSheet.Pdf(s), "application/pdf", "filing-strip.pdf"), cancel);
+
+    private async Task<IActionResult> Strip(Func<FilingStrip, IActionResult> made, CancellationToken cancel)
+    {
+        try
+        {
+            await Fill(cancel);
+            ToothInput teeth = Read();
+            double length = Math.Clamp(teeth.ToothedLengthMm ?? UsualStripMm, FilingStrip.RuleMm * 3 / (double)2, FilingStrip.LongestMm);
+            return made(FilingStrip.Of(teeth, length));
+        }
+        catch (InputException fault)
+        {
+            return BadRequest(fault.Sentence);
+        }
+    }
+
+    /// <summary>Keeps points and thickness on the tag they were measured on.</summary>
+    public async Task<IActionResult> OnPostKeep(CancellationToken cancel)
+    {
+        if (Number is not int number || await tags.Find(number, cancel) is not { } tag || tag.Tool().Part(PartIds.Plate) is not { } plate)
+        {
+            return NotFound();
+        }
+        try
+        {
+            DateTimeOffset now = time.GetUtcNow();
+            Assumptions a = await shop.Assumed(cancel);
+            void Take(MeasureId kind, double value, Instrument with) => tag.Take(new Measurement
+            {
+                Id = Guid.CreateVersion7(now), Part = plate.Id, Kind = kind, Value = value, Instrument = with, At = now,
+                UncertaintyMm = MeasureKinds.UncertaintyMm(with, a),
+            });
+            if (Given(Points))
+            {
+                ToothResult tooth = Core.Saws.Tooth.Of(Read());
+                Take(MeasureIds.Points, tooth.Ppi, Instrument.Count);
+            }
+            if (Given(Plate))
+            {
+                Take(MeasureIds.Thickness, Mm(Plate, "plate_mm"), Instrument.Caliper);
+            }
+            await tags.Save(tag, cancel);
+            return LocalRedirect($"/saws?tag={number}");
+        }
+        catch (InputException fault)
+        {
+            Faults["points"] = fault.Sentence;
+            return await OnGet(cancel);
+        }
+    }
+
+    /// <summary>What the tag knows stands in the fields that nobody filled; an answer where there is no such saw.</summary>
+    private async Task<IActionResult?> Fill(CancellationToken cancel)
+    {
+        if (Number is not int number)
+        {
+            return null;
+        }
+        Of = await tags.Show(number, TagParts.Head, cancel);
+        if (Of?.Tool() is not { Family: Family.Saw } tool)
+        {
+            return NotFound();
+        }
+        Facts facts = Of.Facts();
+        string? Length(double? mm) => mm is double v ? Core.Units.Length.Typed(v, units.Units) : null;
+        Points ??= (facts.Measured(MeasureIds.Points, PartIds.Plate) ?? tool.File.Teeth?.Points)?.ToString("0.##", CultureInfo.InvariantCulture);
+        Rake ??= tool.File.Teeth?.RakeDeg.ToString("0.##", CultureInfo.InvariantCulture);
+        Plate ??= Length(facts.Measured(MeasureIds.Thickness, PartIds.Plate));
+        Long ??= Length(facts.LengthMm);
+        return null;
+    }
+
+    private void Try(string field, Action work)
+    {
+        try
+        {
+            work();
+        }
+        catch (InputException fault)
+        {
+            Faults[fault.Field switch { "rake_deg" => "rake", "fleam_deg" => "fleam", "slope_deg" => "slope", "toothed_length_mm" or "length_mm" => "long",
+                "plate_mm" => "plate", _ => field }] = fault.Sentence;
+        }
+    }
+
+    private ToothInput Read() => new(null, Typed.NumberOrNull(Points, "ppi"), Typed.NumberOrNull(Rake, "rake_deg") ?? 0,
+        Given(Long) ? Mm(Long, "toothed_length_mm") : null, Typed.NumberOrNull(Fleam, "fleam_deg"), Typed.NumberOrNull(Slope, "slope_deg"));
+
+    private static bool Given(string? text) => !string.IsNullOrWhiteSpace(text);
+
+    private double Mm(string? text, string field) => Length.Parse(text, field, units.Units);
+
+    private double[] Numbers(string? text, string field) => [.. (text ?? "").Split([' ', ';', '\n', '\r', '\t'], StringSplitOptions.RemoveEmptyEntries)
+        .Take(MostTeeth).Select(t => Mm(t, field))];
+
+    private double[][] Pairs()
+    {
+        double[] all = Numbers(Gaps, "readings_mm");
+        return all.Length % 2 == 0 ? all.Chunk(2).ToArray() : throw new InputException("odd_readings", "readings_mm", all.Length, "places and gaps in turn",
+            "Give places and gaps in turn: how far from the heel, then the gap there.");
+    }
+}

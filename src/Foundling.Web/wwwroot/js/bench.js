@@ -1,0 +1,70 @@
+/**
+ * A bench whose drawing follows what is typed: a short while after the last key the page is asked anew, and only what is shown is exchanged. A
+ * point that is dragged, or moved with the arrow keys, types into its field.
+ */
+import { ask } from './ask.js';
+import { place } from './place.js';
+
+const PAUSE = 180;
+let waiting = 0;
+
+/** @param {Element | null} from */
+const form = (from) => /** @type {HTMLFormElement | null} */ (from?.closest('form[data-module~="bench"]') ?? null);
+
+/** @param {HTMLFormElement} bench @param {number} pause */
+function soon(bench, pause) {
+  clearTimeout(waiting);
+  waiting = setTimeout(() => ask(bench, bench.dataset.shown ?? ''), pause);
+}
+
+/** Types a value into the field of a point. @param {SVGElement} knob @param {number} value */
+function type(knob, value) {
+  const bench = form(knob), field = /** @type {HTMLInputElement | null} */ (bench?.elements.namedItem(knob.dataset.field ?? '') ?? null);
+  if (!bench || !field) return;
+  const least = Number(knob.dataset.least), most = Number(knob.dataset.most), step = Number(knob.dataset.step);
+  field.value = String(Number((Math.round(Math.min(most, Math.max(least, value)) / step) * step).toFixed(3)));
+  soon(bench, 0);
+}
+
+export function start() {
+  /** @type {SVGElement | null} */
+  let held = null;
+  /** Value of a point at a place of its drawing: straight along x, or the angle about a hinge. @param {SVGElement} knob @param {PointerEvent} event */
+  function at(knob, event) {
+    const svg = /** @type {SVGSVGElement | null} */ (knob.closest('svg'));
+    if (!svg) return 0;
+    const p = place(svg, event);
+    if (knob.dataset.hinge) {
+      const [hx, hy, zero, turn] = knob.dataset.hinge.split(/\s+/).map(Number);
+      return turn * ((Math.atan2(hy - p.y, p.x - hx) * 180) / Math.PI - zero);
+    }
+    const [from, per] = (knob.dataset.along ?? '0 1').split(' ').map(Number);
+    return (p.x - from) / per;
+  }
+  document.addEventListener('input', (event) => {
+    const bench = event.target instanceof Element ? form(event.target) : null;
+    if (bench) soon(bench, PAUSE);
+  });
+  document.addEventListener('pointerdown', (event) => {
+    held = event.target instanceof Element ? event.target.closest('[data-field]') : null;
+    if (!held) return;
+    event.preventDefault();
+    held.focus();
+    held.setPointerCapture(event.pointerId);
+  });
+  document.addEventListener('pointermove', (event) => {
+    if (held?.isConnected) type(held, at(held, event));
+    // The drawing was exchanged under the finger: the same point of the new one goes on.
+    else if (held) held = document.querySelector(`[data-field="${CSS.escape(held.dataset.field ?? '')}"]`);
+  });
+  document.addEventListener('pointerup', () => { held = null; });
+  document.addEventListener('keydown', (event) => {
+    const knob = event.target instanceof Element ? /** @type {SVGElement | null} */ (event.target.closest('[data-field]')) : null;
+    const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+    if (!knob || !way) return;
+    event.preventDefault();
+    // The drawing comes a moment later than the keys: what was typed last counts.
+    const field = /** @type {HTMLInputElement | null} */ (form(knob)?.elements.namedItem(knob.dataset.field ?? '') ?? null);
+    type(knob, (parseFloat(field?.value ?? '') || Number(knob.getAttribute('aria-valuenow'))) + (way * Number(knob.dataset.step) * (event.shiftKey ? 5 : 1)));
+  });
+}

@@ -1,0 +1,83 @@
+using System.Globalization;
+using System.Net;
+using System.Text.RegularExpressions;
+using AngleSharp.Html.Dom;
+
+namespace Foundling.Web.Tests;
+
+/// <summary>The edge bench over an in-memory host.</summary>
+public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHost>
+{
+    private const string Iron = "thick=2.1&bevel=25&bed=45&wide=50.8&steel=28";
+
+    [Theory]
+    [InlineData("mm", "bevel=25&second=30&bed=45", 45, 15)]
+    [InlineData("in", "bevel=25&second=30&bed=45", 45, 15)]
+    [InlineData("mm", "bevel=25&second=38&bed=12&up=true", 50, 12)]
+    public async Task The_drawing_has_the_angles_of_the_figures_in_both_units(string unit, string query, double cutting, double clearance)
+    {
+        Visitor visitor = host.Visit();
+        await visitor.Submit(await visitor.Page("/edges"), ".unitswitch", new() { ["units"] = unit });
+        IHtmlDocument page = await visitor.Page($"/edges?thick={(unit == "in" ? "0.0866" : "2.2")}&{query}");
+        double[][] at = [.. Numbers().Matches(page.QuerySelector("svg.edge .iron")!.GetAttribute("d")!).Select(m => double.Parse(m.Value,
+            CultureInfo.InvariantCulture)).Chunk(2)];
+        double Angle(int from, int to) => Math.Atan2(at[from][1] - at[to][1], at[to][0] - at[from][0]) * 180 / Math.PI;
+        bool up = query.Contains("up=true", StringComparison.Ordinal);
+        (up ? Angle(2, 3) : Angle(2, 0)).ShouldBe(cutting, 0.5);
+        (up ? Angle(2, 0) : Angle(2, 3)).ShouldBe(clearance, 0.5);
+        page.Body!.TextContent.ShouldContain($"{clearance:0}° clearance");
+        await visitor.Submit(page, ".unitswitch", new() { ["units"] = "mm" });
+    }
+
+    [Fact]
+    public async Task Routes_are_compared_and_the_line_of_the_steel_decides()
+    {
+        const string Pits = "&pits=0.05+0.4+1.1%0A0.04+6+8%0A0.3+13.5+15";
+        IHtmlDocument page = await host.Visit().Page($"/edges?{Iron}{Pits}");
+        page.QuerySelector("[data-recommend]")!.GetAttribute("data-recommend").ShouldBe("shim");
+        page.QuerySelectorAll("rect.pit").Length.ShouldBe(3);
+        page = await host.Visit().Page($"/edges?{Iron.Replace("steel=28", "steel=1.2", StringComparison.Ordinal)}{Pits}");
+        page.QuerySelector("[data-recommend]")!.GetAttribute("data-recommend").ShouldBe("rack_or_replacement");
+        page.QuerySelector("[data-route=grind_back]")!.TextContent.ShouldContain("past the hard steel");
+        page = await host.Visit().Page($"/edges?{Iron}&chisel=true{Pits}");
+        page.QuerySelector("[data-route=shim]")!.TextContent.ShouldContain("never on a chisel");
+        (await host.Visit().Page($"/edges?{Iron}&pits=0.01+1+2")).QuerySelector("[data-recommend]")!.GetAttribute("data-recommend").ShouldBe("nothing_to_do");
+    }
+
+    [Theory]
+    [InlineData("thick=2&bevel=30&second=25", "second", "flatter than the bevel")]
+    [InlineData("thick=2&face=1", "face", "cannot be shorter")]
+    [InlineData("thick=2&bevel=steep", "bevel", "is not a number")]
+    [InlineData(Iron + "&pits=0.1+2", "pits", "is no pit")]
+    [InlineData(Iron + "&pits=0.1+3+2", "pits", "cannot end")]
+    public async Task What_cannot_be_is_said_at_its_field(string query, string field, string sentence) =>
+        (await host.Visit().Page($"/edges?{query}")).QuerySelector($"#{field}")!.ParentElement!.QuerySelector(".fault")!.TextContent.ShouldContain(sentence);
+
+    [Fact]
+    public async Task No_clearance_is_said_and_a_land_that_has_grown()
+    {
+        IHtmlDocument page = await host.Visit().Page("/edges?thick=2.2&bevel=30&second=45&bed=45&honings=6");
+        page.QuerySelector("[data-clearance]")!.TextContent.ShouldContain("rides on the wood");
+        page = await host.Visit().Page("/edges?thick=2.2&bevel=25&second=30&bed=45&honings=6");
+        page.Body!.TextContent.ShouldContain("time to grind");
+    }
+
+    [Fact]
+    public async Task A_route_that_is_taken_stands_in_the_rod()
+    {
+        Visitor visitor = host.Visit();
+        IHtmlDocument page = await visitor.Page("/edges?tag=31&pits=0.05+0.4+1.1");
+        page.QuerySelector<IHtmlInputElement>("#thick")!.Value.ShouldNotBeEmpty("the tag knows it");
+        HttpResponseMessage taken = await visitor.Submit(page, "#take", new() { ["route"] = "grind_back", ["steel"] = "26" });
+        taken.StatusCode.ShouldBe(HttpStatusCode.Found);
+        taken.Headers.Location!.ToString().ShouldStartWith("/tag/31/rod");
+        (await visitor.Page("/tag/31/ways")).Body!.TextContent.ShouldContain("ground back past");
+        (await visitor.Page("/edges?tag=31")).QuerySelector<IHtmlInputElement>("#steel")!.Value.ShouldBe("26", "the line is kept as it was measured");
+        page = await Visitor.Read(await visitor.Submit(await visitor.Page("/edges?tag=31"), "#take", new() { ["route"] = "pray" }));
+        page.QuerySelector("#pits")!.ParentElement!.QuerySelector(".fault")!.TextContent.ShouldContain("Choose one of the routes");
+        (await visitor.Get("/edges?tag=22")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "a saw has no such edge");
+    }
+
+    [GeneratedRegex(@"-?\d+(\.\d+)?")]
+    private static partial Regex Numbers();
+}
