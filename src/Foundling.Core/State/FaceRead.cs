@@ -1,6 +1,7 @@
 using Foundling.Core.Keys;
 using Foundling.Core.Soles;
 using Foundling.Core.Tools;
+using Foundling.Core.Tools.Kinds;
 using Foundling.Core.Units;
 
 namespace Foundling.Core.State;
@@ -12,8 +13,10 @@ namespace Foundling.Core.State;
 /// <param name="Whole">The whole of it against that.</param>
 /// <param name="WantedZonesMm">How near to one plane toe, mouth and heel are wanted, mm; null for a face without them.</param>
 /// <param name="Zones">They against that; null where they cannot be told.</param>
+/// <param name="Decides">What counts, by the way that was chosen; null where no figure decides, but a shaving does.</param>
 /// <param name="Says">What to do about it, in a sentence.</param>
-public sealed record FaceRead(GridSurveyResult Result, string For, double WantedMm, FlatVerdict Whole, double? WantedZonesMm, FlatVerdict? Zones, string Says)
+public sealed record FaceRead(GridSurveyResult Result, string For, double WantedMm, FlatVerdict Whole, double? WantedZonesMm, FlatVerdict? Zones,
+    FlatVerdict? Decides, string Says)
 {
     /// <summary>Reads a survey of a face.</summary>
     /// <param name="face">The face.</param>
@@ -30,17 +33,18 @@ public sealed record FaceRead(GridSurveyResult Result, string For, double Wanted
         FlatVerdict? three = face.IsSole && read.ThreeZoneErrorMm is double error ? GridSurvey.Against(error, read.ThreeZoneUncertaintyMm, zones) : null;
         string of = !face.IsSole ? $"the {face.Name}" : purpose is { } p ? KeyText.Of(p, ' ') + (facts.Build.Purpose is null ? ", as is usual for it" : "")
             : "a plane of no particular purpose";
-        return new FaceRead(read, of, whole, all, three is null ? null : zones, three,
-            face.IsSole ? OfSole(facts.Tool, survey, read, all, three, flat) : OfFace(face, facts.Tool, read, all));
+        FlatVerdict? decides = !face.IsSole ? all : flat == WayId.Cuts && all != FlatVerdict.Met ? null : flat == WayId.Whole ? all : three ?? all;
+        return new FaceRead(read, of, whole, all, three is null ? null : zones, three, decides,
+            face.IsSole ? OfSole(facts.Tool, survey, read, all, decides, flat) : OfFace(face, facts.Tool, read, all));
     }
 
-    private static string OfSole(ToolKind tool, GridSurveyInput survey, GridSurveyResult read, FlatVerdict whole, FlatVerdict? zones, WayId? flat)
+    private static string OfSole(ToolKind tool, GridSurveyInput survey, GridSurveyResult read, FlatVerdict whole, FlatVerdict? decides, WayId? flat)
     {
         if (flat == WayId.Leave)
         {
             return "This sole is left as it is, by the way that was chosen for it.";
         }
-        if (flat == WayId.Cuts && whole != FlatVerdict.Met)
+        if (decides is null)
         {
             return "By the way that was chosen it is flat enough when it cuts: no figure decides, a full-width shaving does. Try it before metal goes.";
         }
@@ -52,7 +56,6 @@ public sealed record FaceRead(GridSurveyResult Result, string For, double Wanted
         {
             return $"The plate may itself be out by {Length.Show(plate)}, as much as this sole: on this plate it cannot be improved. Leave it.";
         }
-        FlatVerdict decides = flat == WayId.Whole ? whole : zones ?? whole;
         return decides switch
         {
             FlatVerdict.Met => "Toe, mouth and heel are in one plane; the rest need not touch. Try it before anything goes off.",
@@ -76,10 +79,13 @@ public sealed record FaceRead(GridSurveyResult Result, string For, double Wanted
             "back" when tool.Family == Family.EdgeTool => BehindEdge(face, read) >= 0
                 ? "Behind the edge it is hollow, which does no harm while the strip at the edge bears: lap until that strip shines, and no further."
                 : "Behind the edge it is high, so it rocks: lap the height down until the strip at the edge bears.",
+            "back" when tool.Edge == EdgeForm.Bypass => "Its flat side passes the hook: lap it flat and keep it so; a bevel on that side holds the cut open.",
             "back" => "Only the strip at the edge must bear: lap it there, or lift the iron on a shim for a tiny back bevel.",
             "cap_iron" => "Hone its edge on a flat stone, a little undercut, until no light shows between it and the iron.",
             "frog_face" => "Lap it, or file the high spots, only until the iron lies without rocking. Coating on it goes first.",
             "frog_seat" => "Try it in its seat first: coating and dirt rock it more often than the casting does.",
+            "left_cheek" or "right_cheek" when tool.Works(KindTrait.CheeksGuide) => "It guides the plane along the shoulder: lap it square to the sole, and no "
+                + "more than it takes, or the body is narrower than its iron.",
             "left_cheek" or "right_cheek" => "Leave it, unless it lies on a shooting board: then lap it square to the sole.",
             "side" => "Plane off what stands high, as little as it takes: the side is what guides it.",
             _ => "Leave it, unless it rounds nuts: a jaw that is filed is wider and softer for good.",

@@ -125,8 +125,7 @@ public static class FlatFaces
     {
         PartExtent e = sizes[part.Id];
         double[] sides = [e.LengthMm, e.WidthMm, e.ThickMm];
-        double along = which.Length == 0 ? sides.Where(s => s != e.AcrossMm).DefaultIfEmpty(e.LengthMm).Max() : sides.Where(s => s != e.AcrossMm)
-            .DefaultIfEmpty(e.LengthMm).Max() / 2;
+        double longest = sides.Where(s => s != e.AcrossMm).DefaultIfEmpty(e.LengthMm).Max(), along = which.Length == 0 ? longest : longest / 2;
         return Face($"jaw/{part.Id.Value}{(which.Length == 0 ? "" : $"/{which}")}", part, which.Length == 0 ? $"face of the {part.Name}"
             : $"{which} jaw face of the {part.Name}", "the tip", "the near side", along, e.AcrossMm, a.FaceJawMm);
     }

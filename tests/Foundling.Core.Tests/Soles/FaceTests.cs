@@ -171,6 +171,26 @@ public sealed class FaceTests
     }
 
     [Theory]
+    [InlineData("shoulder-plane", "left_cheek", 0.3, "guides the plane along the shoulder")]
+    [InlineData("metal-bench-plane", "left_cheek", 0.3, "unless it lies on a shooting board")]
+    [InlineData("pruner", "back/blade", 0.3, "a bevel on that side holds the cut open")]
+    [InlineData("chisel", "back/blade", 0.3, "does no harm while the strip at the edge bears")]
+    [InlineData("chisel", "back/blade", -0.3, "so it rocks")]
+    [InlineData("metal-bench-plane", "back/iron", 0.3, "a shim for a tiny back bevel")]
+    [InlineData("adjustable-wrench", "jaw/fixed_jaw", 0.3, "rounds nuts")]
+    [InlineData("rebate-plane", "side", 0.3, "the side is what guides it")]
+    [InlineData("rebate-plane", "side", 0.01, "leave it")]
+    public void What_is_said_of_another_face_is_about_that_face(string kind, string key, double hollow, string says)
+    {
+        Facts facts = Plain(ToolCatalogue.Kind(KindId.Of(kind)));
+        FlatFace face = FlatFaces.Of(facts, A).First(f => f.Key == key);
+        (double l, double w) = (face.Layout.LengthMm, face.Layout.WidthMm);
+        var survey = new GridSurveyInput(l, w, [.. from u in new[] { -1.0, -0.5, 0, 0.5, 1 } from v in new[] { -1.0, 0, 1 }
+            select new[] { l * (u + 1) / 2, w * (v + 1) / 2, hollow * u * u }]);
+        FaceRead.Of(face, survey, GridSurvey.Read(survey, A), facts, null, A).Says.ShouldContain(says);
+    }
+
+    [Theory]
     [InlineData(0.01, null, FlatVerdict.Met, "leave it")]
     [InlineData(0.2, null, FlatVerdict.NotMet, "under tension")]
     [InlineData(0.2, WayId.Cuts, FlatVerdict.NotMet, "a full-width shaving does")]
