@@ -94,6 +94,27 @@ public sealed class SoleTests(DemoShop demo) : IClassFixture<DemoShop>
     }
 
     [Fact]
+    public void A_survey_changes_the_minutes_of_the_rod()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/tag/19/rod"));
+        string Lapping() => (string)_b.Driver.ExecuteScript("return document.querySelector('#step-sole-lap')?.textContent ?? ''")!;
+        string before = Lapping();
+        before.ShouldNotBeEmpty();
+        before.ShouldNotContain("strokes on P80");
+        _b.Go(At("/tag/19/sole"));
+        string bowl = string.Join("\\n", from x in Enumerable.Range(0, 12) from y in new[] { 3, 35, 66 } let u = (x - 5.5) / 5.5
+            select string.Create(CultureInfo.InvariantCulture, $"{x * 50},{y},{0.25 * u * u:0.####}"));
+        _b.Driver.ExecuteScript($"document.querySelector('#text').value = '{bowl}'");
+        _b.Click("form[action*='handler=Import'] .btn.do");
+        _b.Until(() => _b.Has("[data-flatness]"), "the map is drawn");
+        _b.Go(At("/tag/19/rod"));
+        _b.Click(".notice form[action*='handler=Replan'] button");
+        _b.Until(() => Lapping().Contains("strokes on P80, then finer", StringComparison.Ordinal), "the plan takes its figures from the survey");
+        Lapping().ShouldNotBe(before);
+    }
+
+    [Fact]
     public void Marks_painted_while_the_connection_is_lost_are_sent_once_it_is_back()
     {
         _b.Size(390, 844);
