@@ -95,7 +95,7 @@ public sealed partial record Assumptions
     [Assumed("", "most set a side for dry hardwood, as a share of the plate")] public double SetDryShare { get; init; } = 0.25;
     [Assumed("", "most set a side for green wood, as a share of the plate")] public double SetGreenShare { get; init; } = 0.35;
     [Assumed("mm", "a pass of the jointing file takes off")] public double JointingPassMm { get; init; } = 0.02;
-    [Assumed("mm", "a plate is straight enough while no more light than this is under a straightedge along it")] public double StraightSawMm { get; init; } = 0.5;
+    [Assumed("mm", "a plate is straight enough while no more light is under a straightedge along it than")] public double StraightSawMm { get; init; } = 0.5;
 
     [Assumed("mm", "an iron nobody measured is so thick", Heading = "Sizes nobody measured")] public double UsualIronMm { get; init; } = 2.1;
     [Assumed("deg", "the bed of a plane nobody measured")] public double UsualBedDeg { get; init; } = 45;

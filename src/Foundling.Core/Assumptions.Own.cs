@@ -25,6 +25,9 @@ public sealed partial record Assumptions
     /// <summary>What names of prices begin with.</summary>
     public const string PricePrefix = "price_";
 
+    /// <summary>What names of figures begin with that a survey takes down as it is read in.</summary>
+    public const string SurveyPrefix = "survey_";
+
     /// <summary>Name of the price of a supply, as <see cref="List"/> gives it.</summary>
     public static string PriceName(SupplyId id) => $"{PricePrefix}{id.Value.Replace('-', '_')}";
 

@@ -26,7 +26,8 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Until(() => Bevel == 31, "it follows the keys");
         _b.Until(() => _b.Text("#edge-shown").Contains("14° clearance", StringComparison.Ordinal), "and so does the drawing");
         _b.Until(() => _b.Driver.Url.Contains("bevel=31", StringComparison.Ordinal), "what was chosen stands in the address");
-        new Actions(_b.Driver).MoveToElement(_b.Find("[data-field=bevel] .grip")).ClickAndHold().MoveByOffset(20, 16).MoveByOffset(20, 16).Release().Perform();
+        new Actions(_b.Driver).MoveToElement(_b.Find("[data-field=bevel] .grip")).ClickAndHold().MoveByOffset(20, 16).MoveByOffset(20, 16).Release()
+            .Perform();
         _b.Until(() => Bevel > 34, "it follows the mouse");
         _b.Until(() => _b.Has("[data-clearance]"), "little clearance is said");
     }
@@ -42,14 +43,33 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         Recommended.ShouldNotBe("rack_or_replacement");
         _b.Driver.ExecuteScript("document.querySelector('[data-field=steel]').scrollIntoView({ block: 'center' })");
         new Actions(_b.Driver).MoveToElement(_b.Find("[data-field=steel] .hitline")).ClickAndHold().MoveByOffset(-60, 0).MoveByOffset(-60, 0).Release().Perform();
-        double Steel() => double.Parse(_b.Find("#steel").GetAttribute("value")!, CultureInfo.InvariantCulture);
-        _b.Until(() => Steel() < 20, "the line follows the mouse");
-        _b.Driver.ExecuteScript("document.querySelector('#steel').value = '1'; document.querySelector('#steel').dispatchEvent(new Event('input', { bubbles: true }))");
+        string Steel() => _b.Find("#steel").GetAttribute("value")!;
+        _b.Until(() => Steel().EndsWith(" mm", StringComparison.Ordinal), "the line follows the mouse");
+        void Type(string steel)
+        {
+            _b.Find("#steel").Clear();
+            _b.Find("#steel").SendKeys(steel);
+        }
+        Type("1");
         _b.Until(() => Recommended == "rack_or_replacement", "too little steel is left for any route");
-        _b.Driver.ExecuteScript("document.querySelector('#steel').value = '28'; document.querySelector('#steel').dispatchEvent(new Event('input', { bubbles: true }))");
+        Type("21.5");
         _b.Until(() => Recommended != "rack_or_replacement", "and enough again");
-        _b.Click("[data-route=lap] button");
+        _b.Click("[data-route=grind_back] button");
         _b.Until(() => _b.Driver.Url.Contains("/tag/31/rod", StringComparison.Ordinal), "the rod is made anew");
+        _b.Go(At("/edges?tag=31"));
+        Steel().ShouldBe("21.5", "the line that was moved is the one that is kept");
+    }
+
+    [Fact]
+    public void What_cannot_be_is_said_at_its_field_while_it_is_typed()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/edges?thick=2&bevel=30"));
+        _b.Find("#second").SendKeys("25");
+        string Said() => (string)_b.Driver.ExecuteScript("return document.querySelector('#second-fault').textContent")!;
+        _b.Until(() => Said().Contains("flatter than the bevel", StringComparison.Ordinal), "a secondary below the primary is said");
+        _b.Find("#second").SendKeys(Keys.Backspace + Keys.Backspace + "35");
+        _b.Until(() => Said().Length == 0 && _b.Has("svg.edge .iron"), "and goes when it is put right");
     }
 
     [Fact]
@@ -60,6 +80,13 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         string before = _b.Find("svg.teeth path.line").GetAttribute("d")!;
         _b.Find("#rake").SendKeys("15");
         _b.Until(() => _b.Find("svg.teeth path.line").GetAttribute("d") != before, "the drawing follows");
+        _b.Go(At("/saws?tag=22"));
+        _b.Find("#points").Clear();
+        _b.Find("#points").SendKeys("11");
+        _b.Until(() => _b.Text("#saw-shown").Contains("11 points", StringComparison.Ordinal), "the figures follow");
+        _b.Click("#measured .btn");
+        _b.Until(() => !_b.Driver.Url.Contains("points", StringComparison.Ordinal), "it is kept");
+        _b.Find("#points").GetAttribute("value").ShouldBe("11", "what was typed is what is kept");
         ((long)_b.Driver.ExecuteScript("return document.documentElement.scrollWidth")!).ShouldBeLessThanOrEqualTo(390);
         _b.Size(1280, 900);
     }

@@ -66,16 +66,54 @@ public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHos
     public async Task A_route_that_is_taken_stands_in_the_rod()
     {
         Visitor visitor = host.Visit();
-        IHtmlDocument page = await visitor.Page("/edges?tag=31&pits=0.05+0.4+1.1");
+        IHtmlDocument page = await visitor.Page("/edges?tag=31");
         page.QuerySelector<IHtmlInputElement>("#thick")!.Value.ShouldNotBeEmpty("the tag knows it");
-        HttpResponseMessage taken = await visitor.Submit(page, "#take", new() { ["route"] = "grind_back", ["steel"] = "26" });
+        page.QuerySelector("#pits")!.TextContent.ShouldNotBeEmpty("and the pits that were found");
+        page = await Visitor.Read(await visitor.Submit(page, "#take", new() { ["route"] = "pray", ["steel"] = "11" }));
+        page.QuerySelector("#pits-fault")!.TextContent.ShouldContain("Choose one of the routes");
+        (await visitor.Page("/edges?tag=31")).QuerySelector<IHtmlInputElement>("#steel")!.Value.ShouldNotBe("11", "nothing was kept of it");
+        HttpResponseMessage taken = await visitor.Submit(await visitor.Page("/edges?tag=31"), "#take", new() { ["route"] = "grind_back", ["steel"] = "26" });
         taken.StatusCode.ShouldBe(HttpStatusCode.Found);
-        taken.Headers.Location!.ToString().ShouldStartWith("/tag/31/rod");
+        taken.Headers.Location!.ToString().ShouldBe("/tag/31/rod?was=back%3Dlap", "the rod says what the change did");
         (await visitor.Page("/tag/31/ways")).Body!.TextContent.ShouldContain("ground back past");
-        (await visitor.Page("/edges?tag=31")).QuerySelector<IHtmlInputElement>("#steel")!.Value.ShouldBe("26", "the line is kept as it was measured");
-        page = await Visitor.Read(await visitor.Submit(await visitor.Page("/edges?tag=31"), "#take", new() { ["route"] = "pray" }));
-        page.QuerySelector("#pits")!.ParentElement!.QuerySelector(".fault")!.TextContent.ShouldContain("Choose one of the routes");
+        (await visitor.Page("/edges?tag=31")).QuerySelector<IHtmlInputElement>("#steel")!.Value.ShouldBe("26", "the line is kept as it was read");
         (await visitor.Get("/edges?tag=22")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "a saw has no such edge");
+    }
+
+    [Fact]
+    public async Task A_line_nobody_moved_is_no_measurement_and_a_route_wants_pits_that_were_found()
+    {
+        Visitor visitor = host.Visit();
+        async Task<int> Measured() => (await visitor.Page("/tag/19/state")).Body!.TextContent.Split("where a file bites").Length;
+        int before = await Measured();
+        IHtmlDocument page = await visitor.Page("/edges?tag=19");
+        string steel = page.QuerySelector<IHtmlInputElement>("#steel")!.Value;
+        HttpResponseMessage answer = await visitor.Submit(page, "#take", new() { ["route"] = "lap", ["steel"] = steel });
+        (await Visitor.Read(answer)).QuerySelector("#pits-fault")!.TextContent.ShouldContain("note them under State");
+        (await Measured()).ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task In_inches_the_same_pits_are_the_same_pits()
+    {
+        Visitor visitor = host.Visit();
+        async Task<double> Minutes() => double.Parse((await visitor.Page("/edges?tag=31")).QuerySelector("[data-route=grind_back]")!.QuerySelectorAll("td")[1]
+            .TextContent.Split(' ')[0], CultureInfo.InvariantCulture);
+        double mm = await Minutes();
+        await visitor.Submit(await visitor.Page("/edges"), ".unitswitch", new() { ["units"] = "in" });
+        (await Minutes()).ShouldBe(mm, 0.05 * mm, "as many minutes, but for the last place they are written with");
+        await visitor.Submit(await visitor.Page("/edges"), ".unitswitch", new() { ["units"] = "mm" });
+    }
+
+    [Fact]
+    public async Task An_edge_without_a_bed_is_drawn_by_itself()
+    {
+        IHtmlDocument page = await host.Visit().Page("/edges?tag=42&bevel=25");
+        page.QuerySelectorAll("svg.edge .wood").ShouldBeEmpty("a chisel lies on no bed");
+        page.QuerySelector("#bed").ShouldBeNull();
+        page.QuerySelector("[data-clearance]").ShouldBeNull("nor has it a clearance");
+        page.Body!.TextContent.ShouldNotContain("Meets the wood at");
+        page.Body.TextContent.ShouldContain("25°");
     }
 
     [GeneratedRegex(@"-?\d+(\.\d+)?")]

@@ -18,6 +18,9 @@ public sealed record EdgeSectionInput(double ThicknessMm, double BedDeg, double 
 /// <param name="Heel">The heel of the ground bevel.</param>
 public sealed record EdgeSection(IReadOnlyList<double[]> Outline, double[] Heel)
 {
+    /// <summary>Width of a honed bevel nobody measured, mm: half of what asks for a grind.</summary>
+    public static double UsualLandMm(Assumptions a) => a.RegrindLandMm / 2;
+
     private const int Times = 3;
     private const double MostMm = 100;
 

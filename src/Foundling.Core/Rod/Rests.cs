@@ -12,7 +12,7 @@ namespace Foundling.Core.Rod;
 /// <param name="Air">How warm and damp the shop is.</param>
 /// <param name="Habits">Ways the shop prefers.</param>
 /// <param name="Dress">How the shop dresses its tools.</param>
-/// <param name="Figures">Figures the shop assumes otherwise than the book, prices left aside.</param>
+/// <param name="Figures">Figures the shop assumes otherwise than the book, prices and what surveys take down left aside.</param>
 /// <param name="Cost">What the materials of the plan cost, in the shop's money.</param>
 public sealed record Rests(string Findings, string Readings, string Stores, string Air, string Habits, string Dress, string Figures, double Cost)
 {
@@ -30,7 +30,7 @@ public sealed record Rests(string Findings, string Readings, string Stores, stri
         Mark(q.TemperatureC, q.RelativeHumidityPercent),
         Mark(q.ShopWays.OrderBy(w => w.Key).Select(w => $"{w.Key} {w.Value}")),
         Mark(q.Dress),
-        Mark(q.Shop.Assumptions.Kept().Where(k => !k.StartsWith(Assumptions.PricePrefix, StringComparison.Ordinal)).Order(StringComparer.Ordinal)),
+        Mark(q.Shop.Assumptions.Kept().Where(k => !Aside.Any(a => k.StartsWith(a, StringComparison.Ordinal))).Order(StringComparer.Ordinal)),
         Math.Round(deeds.Sum(d => Needs.Cost(d, q.Shop.Assumptions)), 2));
 
     /// <summary>What has changed since, in the words of the shop; the cost is left to who compares it.</summary>
@@ -46,6 +46,9 @@ public sealed record Rests(string Findings, string Readings, string Stores, stri
     ];
 
     private const int MarkLength = 12;
+
+    // A price shows in the cost; what a reading may be off by goes into a survey when it is read in, and stays there.
+    private static readonly string[] Aside = [Assumptions.PricePrefix, Assumptions.SurveyPrefix];
 
     private static string Mark(params object?[] what) =>
         Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(JsonSerializer.Serialize(what, OpenJson.Options))))[..MarkLength];

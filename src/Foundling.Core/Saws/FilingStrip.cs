@@ -46,7 +46,8 @@ public sealed record FilingStrip(double WidthMm, double HeightMm, IReadOnlyList<
     /// <summary>Length of the check rule, mm.</summary>
     public const int RuleMm = 100;
 
-    private const int Height = 40, PointTo = 5, TenthTo = 8, FleamFrom = 5, FleamTo = 17, TextAt = 23, RuleAt = 31, RuleStep = 10, RakeTall = 10, RakeBelow = 36;
+    private const int Height = 40, PointTo = 5, TenthTo = 8, FleamFrom = 5, FleamTo = 17, TextAt = 23, RuleAt = 31, RuleStep = 10;
+    private const int RakeTall = 10, RakeBelow = 36;
     private const double TextMm = 3;
 
     /// <summary>The strip of some teeth.</summary>
@@ -78,8 +79,9 @@ public sealed record FilingStrip(double WidthMm, double HeightMm, IReadOnlyList<
         lines.Add(new StripLine(RuleStep, RuleAt, RuleStep + RuleMm, RuleAt, StripMark.Rule));
         lines.AddRange(RakeOf(teeth, tooth, RuleStep + RuleMm + RuleStep, length));
         string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
-        string said = $"{N(tooth.Ppi)} points, {N(tooth.Tpi)} teeth an inch · rake {N(teeth.RakeDeg)}°{(teeth.FleamDeg > 0 ? $" · fleam {N(teeth.FleamDeg!.Value)}°"
-            : "")}{(teeth.SlopeDeg > 0 ? $" · slope {N(teeth.SlopeDeg!.Value)}°" : "")} · file {N(tooth.FileSideAtLeastMm)} mm a side or wider";
+        string Filed(string name, double? deg) => deg > 0 ? $" · {name} {N(deg.Value)}°" : "";
+        string said = $"{N(tooth.Ppi)} points, {N(tooth.Tpi)} teeth an inch · rake {N(teeth.RakeDeg)}°{Filed("fleam", teeth.FleamDeg)}"
+            + $"{Filed("slope", teeth.SlopeDeg)} · file {N(tooth.FileSideAtLeastMm)} mm a side or wider";
         return new FilingStrip(length, Height, lines, [new StripText(2, TextAt, TextMm, said),
             new StripText(RuleStep, RuleAt + 7, TextMm, $"{RuleMm} mm: lay a rule on it; if it is off, print at full size, without fitting to the page")]);
     }

@@ -32,12 +32,6 @@ public static class Tooth
     /// <summary>Most points an inch and longest tooth line that are reckoned with.</summary>
     public const int MostPoints = 60, MostLengthMm = 5000;
 
-    /// <summary>What rake suits which cut, in words.</summary>
-    public const string RakeHint = "how far the front leans back: 0 to 8 to rip, 12 to 20 to crosscut";
-
-    /// <summary>What fleam suits which cut, in words.</summary>
-    public const string FleamHint = "how far the file is swung aslant: 0 to rip, 15 to 25 to crosscut";
-
     private const int MostFleamDeg = 60;
 
     /// <summary>A tooth by its pitch and rake: h = pitch / (tan r + tan(60° - r)).</summary>

@@ -148,7 +148,7 @@ public static class GridSurvey
         SurveyTrust.Against(valueMm, uncertaintyMm, toleranceMm);
 
     /// <summary>The figures of a survey that was looked at before, without a word on how sure they are.</summary>
-    internal static GridSurveyResult Figures(GridSurveyInput input, Assumptions assumptions)
+    private static GridSurveyResult Figures(GridSurveyInput input, Assumptions assumptions)
     {
         Plane plane = Planes.LeastSquares(input.PointsMm);
         double lsq = Planes.Range(input.PointsMm, plane);

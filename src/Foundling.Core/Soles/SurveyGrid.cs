@@ -27,5 +27,6 @@ public sealed record SurveyGrid(IReadOnlyList<double> AlongMm, IReadOnlyList<dou
         [.. Enumerable.Range(0, columns).Select(i => Even(lengthMm, EndMm, i / (double)(columns - 1)))];
 
     /// <summary>Places across a face, mm from the near edge: near both edges and in the middle.</summary>
-    internal static IReadOnlyList<double> Rows(double widthMm) => [.. Enumerable.Range(0, AcrossIt).Select(i => Even(widthMm, EdgeMm, i / (double)(AcrossIt - 1)))];
+    internal static IReadOnlyList<double> Rows(double widthMm) =>
+        [.. Enumerable.Range(0, AcrossIt).Select(i => Even(widthMm, EdgeMm, i / (double)(AcrossIt - 1)))];
 }

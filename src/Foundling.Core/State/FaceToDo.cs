@@ -1,5 +1,4 @@
 using Foundling.Core.Grits;
-using Foundling.Core.Soles;
 using Foundling.Core.Tools;
 
 namespace Foundling.Core.State;
@@ -28,30 +27,17 @@ public sealed record FaceToDo(FlatFace Face, LapMetal Metal, double AreaDm2, dou
             if (facts.Tool.Part(face.Part) is { } part && MetalOf(part.Material) is LapMetal metal)
             {
                 List<Found> on = [.. facts.Findings.Where(f => facts.Tool.Key(f.Part) == part.Id && Lies(facts.Tool, part, face, f))];
-                double pits = on.Where(f => f.Kind == FindingKind.Pitting).Select(f => f.DepthMm ?? Judged(f.Severity, a.PitPointsMm, a.PitNailMm,
-                    a.PitDeepMm, a.PitWeakMm)).DefaultIfEmpty(0).Max();
-                double? stamp = on.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0).Select(f => (double?)(f.DepthMm ?? Judged(f.Severity, a.StampCrispMm,
-                    a.StampWornMm, a.StampFaintMm, a.StampShadowMm))).Min();
+                double pits = on.Where(f => f.Kind == FindingKind.Pitting).Select(f => Depths.Of(f, a)).DefaultIfEmpty(0).Max();
+                double? stamp = on.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0).Select(f => (double?)Depths.Of(f, a)).Min();
                 all.Add(new FaceToDo(face, metal, face.Layout.LengthMm * face.Layout.WidthMm / Mm2InDm2, Math.Max(pits, Hollow(facts, face, a)), stamp));
             }
         }
         return all;
     }
 
-    private static double Judged(int degree, params ReadOnlySpan<double> byDegree) => degree <= 0 ? 0 : byDegree[Math.Min(degree, byDegree.Length) - 1];
-
     // A sole that is out of flat is brought in by taking off what stands high.
-    private static double Hollow(Facts facts, FlatFace face, Assumptions a)
-    {
-        if (!face.IsSole || facts.Surveys is not [.., var survey])
-        {
-            return 0;
-        }
-        GridSurveyResult read = GridSurvey.Read(survey, a);
-        (double whole, double zones) = SoleTolerance.For(facts.SolePurpose(a), a);
-        double off = read.ThreeZoneErrorMm ?? read.FlatnessMinimumZoneMm;
-        return off <= (read.ThreeZoneErrorMm is null ? whole : zones) ? 0 : off;
-    }
+    private static double Hollow(Facts facts, FlatFace face, Assumptions a) =>
+        face.IsSole && SurveysRead.OfSole(facts, a) is { } read ? SurveysRead.Off(read, facts, null, a)?.Mm ?? 0 : 0;
 
     private static bool Lies(ToolKind tool, PartDef part, FlatFace face, Found found)
     {

@@ -68,7 +68,7 @@ public sealed record Facts(ToolKind Tool, IReadOnlyList<Found> Findings)
         double? worst = null;
         foreach ((string _, GridSurveyInput survey) in FaceSurveys.Where(f => f.Face.StartsWith(face, StringComparison.Ordinal)))
         {
-            worst = Math.Max(worst ?? 0, GridSurvey.Figures(survey, a).FlatnessMinimumZoneMm);
+            worst = Math.Max(worst ?? 0, SurveysRead.Of(survey, a).FlatnessMinimumZoneMm);
         }
         return worst;
     }

@@ -50,7 +50,7 @@ public static class FlatFaces
     /// <param name="facts">What is known of the tool.</param>
     /// <param name="a">Sizes nobody measured.</param>
     public static FlatFace Unnamed(string key, Facts facts, Assumptions a) => new(key, facts.Tool.Parts[0].Id, key == Sole ? "sole" : "face that was surveyed",
-        "the toe", NearEdge, SoleLayout.Of(facts, a) with { Mouth = null, MouthFrontMm = null, Grooves = [] }, key == Sole ? null : a.FaceJawMm);
+        "the toe", NearEdge, SoleLayout.Of(facts, a) with { Mouth = null, MouthFrontMm = null, Grooves = [] }, null);
 
     private static IEnumerable<FlatFace> All(Facts facts, Assumptions a)
     {
@@ -78,10 +78,10 @@ public static class FlatFaces
         {
             PartExtent e = sizes[part.Id];
             string key = $"back/{part.Id.Value}", name = tool.File.Edge == EdgeForm.FlatFace ? "flat face" : $"back of the {part.Name}";
-            bool isWhole = tool.Family == Family.EdgeTool && e.LengthMm > facts.EdgeWidthMm(a) && tool.Made(PartIds.Bolster);
+            bool isWhole = tool.BackGuides && e.LengthMm > facts.EdgeWidthMm(a);
             yield return isWhole ? Face(key, part, name, "the edge", Left, e.LengthMm, facts.EdgeWidthMm(a), a.FaceBackMm)
-                : Face(key, part, name, Left, "the edge", tool.Family == Family.Plane || tool.File.Edge == EdgeForm.FlatFace ? facts.EdgeWidthMm(a) : e.LengthMm,
-                    Math.Min(a.BackBehindEdgeMm, e.WidthMm), a.FaceBackMm);
+                : Face(key, part, name, Left, "the edge", tool.Family == Family.Plane || tool.File.Edge == EdgeForm.FlatFace ? facts.EdgeWidthMm(a)
+                    : e.LengthMm, Math.Min(a.BackBehindEdgeMm, e.WidthMm), a.FaceBackMm);
         }
         if (tool.Part(PartIds.CapIron) is { } cap && facts.Has(cap.Id))
         {
@@ -109,7 +109,8 @@ public static class FlatFaces
             // The side of a body is drawn; what is left of its sides beside its length and its breadth is its height.
             PartExtent e = sizes[body.Id];
             double high = Math.Max(1, e.WidthMm + e.ThickMm - Math.Min(e.AcrossMm, e.WidthMm));
-            foreach ((string key, string name) in both ? new[] { ("left_cheek", "left cheek"), ("right_cheek", "right cheek") } : [("side", "side that guides it")])
+            (string, string)[] named = both ? [("left_cheek", "left cheek"), ("right_cheek", "right cheek")] : [("side", "side that guides it")];
+            foreach ((string key, string name) in named)
             {
                 yield return Face(key, body, name, "the toe", "the sole", facts.LengthMm, high, a.FaceCheekMm);
             }

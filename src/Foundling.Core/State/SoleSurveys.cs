@@ -48,8 +48,8 @@ public static class SoleSurveys
             face.IsSole ? facts.SolePurpose(a) : null, goesOn?.LeftOutMm, errorMm, plateMm);
         double apart = GridSurvey.Read(survey, a).FlatnessLsqMm;
         return sure || apart <= a.SurveyAskMm ? survey : throw new InputException(SoFarOut, "points_mm", apart, $"at most {a.SurveyAskMm:0.#} mm",
-            $"These readings are {Length.Show(apart)} apart, and no flat face is. Were the heights thousandths of a millimetre? Choose it below; or tick that it "
-                + "is really so.");
+            $"These readings are {Length.Show(apart)} apart, and no flat face is. Were the heights thousandths of a millimetre? Choose it below; or tick "
+                + "that it is really so.");
     }
 
     /// <summary>A survey with other readings left out of it: pits, a worn toe, damage.</summary>

@@ -116,7 +116,8 @@ public static class TagCheck
             Line("source", s.Source);
             if (!FlatFaces.IsKey(s.Face))
             {
-                throw Bad("face", s.Face.Length > MostLine ? null : s.Face, "sole, left_cheek, back/iron", "A survey names a face of the tool in small letters.");
+                throw Bad("face", s.Face.Length > MostLine ? null : s.Face, "sole, left_cheek, back/iron",
+                    "A survey names a face of the tool in small letters.");
             }
             InputGuard.Check(s.Input);
             GridSurvey.Read(s.Input, assumptions);

@@ -307,6 +307,16 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     /// <summary>Parts with a cutting edge that is ground and honed, the set apart.</summary>
     public IEnumerable<PartDef> Edges => Family == Family.Saw ? [] : Parts.Where(p => p.Material == Material.EdgeSteel && !p.InSet);
 
+    /// <summary>True where the whole back guides it: a chisel, of which no part may be lifted or left high.</summary>
+    public bool BackGuides => Edge == EdgeForm.BackAndBevel && Family == Family.EdgeTool && Made(PartIds.Blade) && Made(PartIds.Handle) && Manner.Back is null;
+
+    /// <summary>Why the back of its edge may not be lifted by a shim, in a sentence; null where it may.</summary>
+    public string? WhyNotLifted => Edge is EdgeForm.Curved or EdgeForm.Profiled ? "A shim lifts a straight line; this edge is a shape."
+        : Works(KindTrait.CheeksGuide) || (!HasBed && Family == Family.Plane)
+            ? "The flat side runs on or just over the work: lifted, the edge does not cut."
+        : Family == Family.Plane || (Edge == EdgeForm.FlatFace && Made(PartIds.Haft)) ? null
+        : "The whole back guides the tool, so it stays flat: never on a chisel or knife.";
+
     /// <summary>Parts of a set that take turns, such as the further irons of a plough.</summary>
     public IEnumerable<PartDef> Set => Parts.Where(p => p.InSet);
 }

@@ -11,17 +11,19 @@ public sealed class EdgeView
     private const double Room = 250, Arc = 92;
 
     /// <summary>Draws a section.</summary>
-    public EdgeView(EdgeSectionInput input, AnglesResult angles)
+    /// <param name="input">The iron.</param>
+    /// <param name="angles">Its angles at work; null for one that is drawn by itself.</param>
+    public EdgeView(EdgeSectionInput input, AnglesResult? angles)
     {
         var section = EdgeSection.Of(input);
         double reach = section.Outline.Max(p => Math.Max(Math.Abs(p[0]) / 2, Math.Abs(p[1])));
         Times = Room / Math.Max(reach, input.ThicknessMm * 3);
         Iron = "M" + string.Join("L", section.Outline.Select(p => At(p[0], p[1]))) + "Z";
         (HeelX, HeelY) = (EdgeX + (section.Heel[0] * Times), EdgeY - (section.Heel[1] * Times));
-        CuttingDeg = angles.CuttingAngleDeg;
-        ClearanceDeg = angles.ClearanceDeg;
-        Clearance = angles.ClearanceDeg > 0 ? ArcTo(0, angles.ClearanceDeg, Arc * 2) : "";
-        Cutting = ArcTo(0, angles.CuttingAngleDeg, Arc);
+        CuttingDeg = angles?.CuttingAngleDeg ?? input.SecondaryBevelDeg ?? input.BevelDeg;
+        ClearanceDeg = angles?.ClearanceDeg ?? 0;
+        Clearance = ClearanceDeg > 0 ? ArcTo(0, ClearanceDeg, Arc * 2) : "";
+        Cutting = ArcTo(0, CuttingDeg, Arc);
         BedDeg = input.BedDeg;
         BevelUp = input.BevelUp;
     }

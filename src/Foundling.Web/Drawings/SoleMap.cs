@@ -39,7 +39,11 @@ public sealed record SoleDrawing(SoleMapView Map, FlatFace Face, bool Cut = fals
 /// <summary>A sole in marking blue: deep where it is high and touches first, bare where it is hollow.</summary>
 public sealed class SoleMapView
 {
-    private const double DrawnWidth = 760;
+    /// <summary>How wide a face is drawn.</summary>
+    public const double DrawnWidth = 760;
+
+    /// <summary>How high a face is drawn: to scale, but neither so low that nothing shows nor so high that it fills the page.</summary>
+    public static double DrawnHeight(double lengthMm, double widthMm) => Math.Clamp(widthMm / lengthMm * DrawnWidth, 60, 230);
 
     // Two maps on one page are cut out by themselves.
     private readonly string _key;
@@ -55,7 +59,7 @@ public sealed class SoleMapView
         Result = GridSurvey.Read(input, assumptions);
         var plane = new Plane(Result.PlaneAMm, Result.PlaneB, Result.PlaneC);
         double scale = DrawnWidth / input.LengthMm;
-        Height = Math.Clamp(input.WidthMm * scale, 60, 230);
+        Height = DrawnHeight(input.LengthMm, input.WidthMm);
         double sy = Height / input.WidthMm;
         List<double[]> off = [.. input.PointsMm.Select(p => new[] { p[0], p[1], p[2] - plane.At(p[0], p[1]) })];
         var spline = new ThinPlate(off);

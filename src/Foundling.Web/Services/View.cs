@@ -28,6 +28,17 @@ public sealed class ViewUnits(IHttpContextAccessor http)
 
     /// <summary>The unit's short name.</summary>
     public string Name => Units == LengthUnits.Imperial ? "in" : "mm";
+
+    /// <summary>A length as it was typed, mm.</summary>
+    /// <exception cref="Core.InputException">No length.</exception>
+    public double Mm(string? text, string field) => Length.Parse(text, field, Units);
+
+    /// <summary>A length that may be left empty, mm.</summary>
+    /// <exception cref="Core.InputException">No length.</exception>
+    public double? MmOrNull(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Mm(text, field);
+
+    /// <summary>A length as it stands in a field; null for none.</summary>
+    public string? InField(double? mm) => mm is double v ? Length.Typed(v, Units) : null;
 }
 
 /// <summary>What the frame round every page shows.</summary>
@@ -88,6 +99,14 @@ public static class Words
     /// <summary>What the jobs done so far make of the minutes of a step.</summary>
     public static string Of(PaceResult pace) => $"{Typed.Hours(pace.LikelyMedianMin)} by {(pace.Jobs == 1 ? "the one time" : $"the last {pace.Jobs} times")} "
         + $"it was done here, mostly {Typed.Hours(pace.LowP10Min)} to {Typed.Hours(pace.HighP90Min)}";
+
+    /// <summary>A figure against what is wanted.</summary>
+    public static string Of(Core.Soles.FlatVerdict verdict) => verdict switch
+    {
+        Core.Soles.FlatVerdict.Met => "met",
+        Core.Soles.FlatVerdict.NotMet => "not met",
+        _ => "cannot tell",
+    };
 
     /// <summary>A family of tools, as a heading.</summary>
     public static string Of(Family family) => family switch

@@ -1,5 +1,8 @@
 using CsCheck;
 using Foundling.Core.Edges;
+using Foundling.Core.Keys;
+using Foundling.Core.State;
+using Foundling.Core.Tools;
 
 namespace Foundling.Core.Tests.EdgeBench;
 
@@ -34,6 +37,22 @@ public sealed class EdgeSectionTests
     public void What_no_iron_is_is_said(double bevel, double? second, string error) =>
         Should.Throw<InputException>(() => EdgeSection.Of(new EdgeSectionInput(2, 45, bevel, second))).ErrorKey.ShouldBe(error);
 
+    private static Facts Plain(string kind, params Found[] found) => new(ToolCatalogue.Kind(KindId.Of(kind)), found);
+
+    [Fact]
+    public void The_bench_is_told_what_the_tool_is()
+    {
+        EdgeFacts.Of(Plain("axe"), A).ShouldBeNull("two bevels show no section with a back");
+        EdgeFacts.Of(Plain("chisel"), A)!.BedDeg.ShouldBeNull();
+        EdgeFacts.Of(Plain("chisel"), A)!.WhyNotLifted!.ShouldContain("never on a chisel");
+        EdgeFacts.Of(Plain("shoulder-plane"), A)!.WhyNotLifted!.ShouldContain("runs on or just over the work");
+        EdgeFacts bench = EdgeFacts.Of(Plain("metal-bench-plane", new Found(PartIds.Iron, FindingKind.Pitting, 3) { FromEdgeMm = 3 },
+            new Found(PartIds.Iron, FindingKind.Pitting, 2) { FromEdgeMm = 6, DepthMm = 0.07, SizeMm = 1 }, new Found(PartIds.Iron, FindingKind.Pitting, 4)), A)!;
+        (bench.BedDeg, bench.BevelUp, bench.WhyNotLifted).ShouldBe((45.0, false, null));
+        bench.Pits.ShouldBe([new Pit(A.PitDeepMm, 3 + A.PitWideMm, 3), new Pit(0.07, 7, 6)], "one without a place is none that can be drawn");
+        EdgeFacts.Of(Plain("block-plane"), A)!.BevelUp.ShouldBeTrue();
+    }
+
     private static SaveTheBackResult Saved(double? camber, params Pit[] pits) => SaveTheBack.Compare(new SaveTheBackInput(50, 2, 25, 28, pits,
         CamberMm: camber), A);
 
@@ -49,8 +68,8 @@ public sealed class EdgeSectionTests
     }
 
     [Fact]
-    public void More_camber_never_leaves_more_pits() => Gen.Select(Gen.Double[0.01, 1], Gen.Double[0.01, 1], Gen.Select(Gen.Double[0.03, 0.4], Gen.Double[0.1, 6],
-        Gen.Double[0, 40], Gen.Double[1, 9]).List[1, 6]).Sample((one, other, pits) =>
+    public void More_camber_never_leaves_more_pits() => Gen.Select(Gen.Double[0.01, 1], Gen.Double[0.01, 1], Gen.Select(Gen.Double[0.03, 0.4],
+        Gen.Double[0.1, 6], Gen.Double[0, 40], Gen.Double[1, 9]).List[1, 6]).Sample((one, other, pits) =>
     {
         Pit[] all = [.. pits.Select(p => new Pit(p.Item1, p.Item2, 0, p.Item3, p.Item3 + p.Item4))];
         Saved(Math.Max(one, other), all).StoppingPits.ShouldBeLessThanOrEqualTo(Saved(Math.Min(one, other), all).StoppingPits);

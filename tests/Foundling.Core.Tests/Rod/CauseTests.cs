@@ -48,6 +48,17 @@ public sealed class CauseTests
         Step(hollow with { Shop = hollow.Shop with { Assumptions = coarse } }, StepKey.SoleLap).ShouldBeNull("this shop is content with it");
     }
 
+    [Fact]
+    public void Where_the_whole_sole_is_wanted_three_zones_in_one_plane_are_not_enough()
+    {
+        // Toe, mouth and heel are in one plane; between mouth and heel it is hollow.
+        double[][] points = [.. from x in new[] { 5.0, 40, 72, 110, 150, 190, 240 } from y in new[] { 3.0, 30, 57 }
+            select new[] { x, y, x is > 80 and < 230 ? -0.12 : 0 }];
+        PlanQuestion Of(AimKind aim) => Surveyed(0, aim) is var q ? q with { Facts = q.Facts with { Surveys = [new GridSurveyInput(245, 60, points, 76)] } } : q;
+        Step(Of(AimKind.Work), StepKey.SoleLap).ShouldBeNull("those three carry the plane");
+        Step(Of(AimKind.Show), StepKey.SoleLap)!.Reason.ShouldContain("0.12 mm out of flat by its survey");
+    }
+
     private static GridSurveyInput Bowl(double hollow, double twist = 0) => new(245, 60, [.. from x in Enumerable.Range(0, 9) from y in new[] { 3.0, 30, 57 }
         let u = (x - 4) / 4.0 let v = (y - 30) / 30 select new[] { 2 + (x * 30), y, (hollow * u * u) + (twist * u * v) }]);
 
@@ -171,5 +182,15 @@ public sealed class CauseTests
         Step(Asking.Ask(KindIds.BackSaw, AimKind.Work), StepKey.Assemble)!.Needs.ShouldContain(n => n.Item == SupplyIds.SplitNutDriver);
         Step(Asking.Ask(KindIds.BoltCutter, AimKind.Work), StepKey.TryAsFound)!.Needs.ShouldNotContain(n => n.Item == SupplyIds.RatedBolt);
         Step(Asking.Ask(KindIds.BoltCutter, AimKind.Work), StepKey.Prove)!.Needs.ShouldContain(n => n.Item == SupplyIds.RatedBolt);
+    }
+
+    [Fact]
+    public void A_plan_does_not_rest_on_what_a_survey_takes_down_as_it_is_read()
+    {
+        PlanQuestion q = Surveyed(0.1, AimKind.Work);
+        IReadOnlyList<string> Changed(string figure, double value) =>
+            Rests.Of(q).Changed(Rests.Of(q with { Shop = q.Shop with { Assumptions = q.Shop.Assumptions.With(figure, value) } }));
+        Changed("survey_plate_mm", 0.012).ShouldBeEmpty("a survey keeps the plate it was taken on");
+        Changed("sole_smoothing_zones_mm", 0.09).ShouldHaveSingleItem().ShouldBe("the figures the shop goes by");
     }
 }

@@ -18,7 +18,8 @@ public sealed class SawTests
         for (int i = 0; i < 5; i++)
         {
             (double[] gullet, double[] point, double[] next) = (shape.Outline[2 * i], shape.Outline[(2 * i) + 1], shape.Outline[(2 * i) + 2]);
-            double front = Math.Atan2(point[0] - gullet[0], point[1] - gullet[1]) * 180 / Math.PI, back = Math.Atan2(next[0] - point[0], point[1]) * 180 / Math.PI;
+            double front = Math.Atan2(point[0] - gullet[0], point[1] - gullet[1]) * 180 / Math.PI;
+            double back = Math.Atan2(next[0] - point[0], point[1]) * 180 / Math.PI;
             front.ShouldBe(input.RakeDeg, 1e-6, "the front leans back by the rake");
             (front + back).ShouldBe(Tooth.FileDeg, 1e-6, "and the file makes the other flank");
             (next[0] - gullet[0]).ShouldBe(shape.Tooth.PitchMm, 1e-9);

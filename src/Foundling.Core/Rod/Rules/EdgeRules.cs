@@ -44,10 +44,6 @@ internal static class EdgeRules
     private static string Unknown(PlanQuestion q) => Feature.Find(FeatureIds.Cannel)!.On(q.Tool) && !q.Tool.Is(FormIds.OutCannel)
         ? " Ground inside, it is the outside that is kept true." : "";
 
-    /// <summary>The whole back guides the tool: a chisel, where no part of it may be lifted or left high.</summary>
-    private static bool Guides(PlanQuestion q) => q.Tool.Edge == EdgeForm.BackAndBevel && q.Tool.Family == Family.EdgeTool
-        && q.Tool.Part(PartIds.Blade) is not null && q.Tool.Part(PartIds.Handle) is not null && q.Tool.Manner.Back is null;
-
     /// <summary>Nobody sees the polish of what works at the bottom of a groove, and a strop rounds teeth.</summary>
     internal static bool GritThatCuts(PlanQuestion q) => q.Tool.HasSkate || q.Tool.Edge == EdgeForm.Toothed || q.Way(ChoiceId.Grit) == WayId.Medium;
 
@@ -153,7 +149,7 @@ internal static class EdgeRules
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked, Causes.Asked(Back)], q =>
             new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"True the {Face(q)} behind the edge"
-                : Guides(q) ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much
+                : q.Tool.BackGuides ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much
                     : StepCase.Usual))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1),
@@ -281,11 +277,11 @@ internal static class EdgeRules
                 How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
             },
             _ => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"Stone the pits out of the last part of the {Face(q)}"
-                : Guides(q) ? $"Lap the pits out of the {Face(q)}" : $"Lap the pits out of the last part of the {Face(q)}",
+                : q.Tool.BackGuides ? $"Lap the pits out of the {Face(q)}" : $"Lap the pits out of the last part of the {Face(q)}",
                 q.Minutes(StepKey.EdgeSave, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
             {
                 Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
-                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : Guides(q) ? "The whole back on a flat plate, never lifted, fresh paper often."
+                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : q.Tool.BackGuides ? "The whole back on a flat plate, never lifted, fresh paper often."
                     : "Only the last 12 mm, on a flat plate, fresh paper often.")
                     + " Stop when the line at the edge is clean." + Steel(q),
                 MetalRemovedMm = q.Metal(StepKey.EdgeSave),

@@ -1,4 +1,3 @@
-using System.Runtime.CompilerServices;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
@@ -33,11 +32,8 @@ internal static class SoleRules
     private static readonly Cond Winds = If("its sole is in wind, hollow or worn", q => Survey(q) is not null ? Uneven(q) is not null
         : new[] { FindingKind.Wind, FindingKind.OutOfFlat, FindingKind.Bent }.Any(k => q.Worst(k, PartIds.Body) >= 1));
 
-    private static readonly ConditionalWeakTable<GridSurveyInput, ConditionalWeakTable<Assumptions, GridSurveyResult>> Surveyed = new();
-
     /// <summary>The latest survey of the sole, read; null where none was made.</summary>
-    private static GridSurveyResult? Survey(PlanQuestion q) => q.Facts.Surveys is not [.., var survey] ? null
-        : Surveyed.GetOrCreateValue(survey).GetValue(q.Shop.Assumptions, x => GridSurvey.Read(survey, x));
+    private static GridSurveyResult? Survey(PlanQuestion q) => SurveysRead.OfSole(q.Facts, q.Shop.Assumptions);
 
     // A survey says whether a sole is flat enough for its work, whatever else is known.
     private static string? Uneven(PlanQuestion q)
@@ -51,9 +47,8 @@ internal static class SoleRules
             // A toe that is worn low bears nothing: it is left out, unless the whole sole is wanted.
             return Causes.OfFace(q, f => Causes.Lapped(q, f) && (!PartGroups.IsToe(f.Place) || q.Way(ChoiceId.Flat) == WayId.Whole), PartIds.Body);
         }
-        (double whole, double zones) = SoleTolerance.For(q.Facts.SolePurpose(q.Shop.Assumptions), q.Shop.Assumptions);
-        return read.ThreeZoneErrorMm is { } error ? error <= zones + Whole.Slack ? null : $"Toe, mouth and heel are {error:0.00} mm apart by its survey."
-            : read.FlatnessMinimumZoneMm <= whole + Whole.Slack ? null : $"It is {read.FlatnessMinimumZoneMm:0.00} mm out of flat by its survey.";
+        return SurveysRead.Off(read, q.Facts, q.Way(ChoiceId.Flat), q.Shop.Assumptions) is not { } off ? null
+            : off.Zones ? $"Toe, mouth and heel are {off.Mm:0.00} mm apart by its survey." : $"It is {off.Mm:0.00} mm out of flat by its survey.";
     }
 
     /// <summary>How many times as long as is usual it takes, by what the survey or the marks foretell; 1 where there are none.</summary>

@@ -4,7 +4,6 @@ using Foundling.Core.Keys;
 using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
-using Foundling.Core.Tools.Kinds;
 
 namespace Foundling.Core.Rod.Ways;
 
@@ -32,8 +31,8 @@ public static class EdgeWays
         && q.Tool.Edge is EdgeForm.BackAndBevel or EdgeForm.FlatFace or EdgeForm.Curved or EdgeForm.Profiled && Pits(q) >= PitsThatStop,
     [
         new(WayId.Lap, "lapped out, the whole last part flat", "the careful restorer's; the back stays true"),
-        new(WayId.Shim, "passed under by a shim", "a tiny back bevel, then always") { Closed = NotOnAChisel },
-        new(WayId.Lift, "lifted off by hand", "the back raised a hair on the stone") { Closed = NotOnAChisel },
+        new(WayId.Shim, "passed under by a shim", "a tiny back bevel, then always") { Closed = q => q.Tool.WhyNotLifted },
+        new(WayId.Lift, "lifted off by hand", "the back raised a hair on the stone") { Closed = q => q.Tool.WhyNotLifted },
         new(WayId.Grind, "ground back past", "quick where there is steel to spare") { Kit = [SupplyIds.BenchGrinder], Closed = q => Steel(q) is { } s
             && s.Reserve.SharpeningsLeft < q.Shop.Assumptions.SharpeningsWorthSaving ? $"Only {s.Reserve.SharpeningsLeft} sharpenings would be left."
             : null },
@@ -156,7 +155,7 @@ public static class EdgeWays
 
     /// <summary>True for an iron whose back may be lifted a hair: it clears the work on its bed.</summary>
     internal static bool MayRaise(PlanQuestion q) => q.Tool.Edge == EdgeForm.BackAndBevel && q.Tool.Family == Family.Plane && !q.Tool.HasSkate
-        && NotOnAChisel(q) is null;
+        && q.Tool.WhyNotLifted is null;
 
     /// <summary>All of them, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } =
@@ -164,11 +163,4 @@ public static class EdgeWays
         Back, FaceWays.BackHabit, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, FaceWays.Buff, FaceWays.FacePits, FaceWays.FrogFace, Cap,
         FaceWays.CapPits, Mouth,
     ];
-
-    private static string? NotOnAChisel(PlanQuestion q) => q.Tool.Edge is EdgeForm.Curved or EdgeForm.Profiled
-        ? "A shim lifts a straight line; this edge is a shape."
-        : q.Tool.Works(KindTrait.CheeksGuide) || !q.Tool.HasBed && q.Tool.Family == Family.Plane
-            ? "The flat side runs on or just over the work: lifted, the edge does not cut."
-        : q.Tool.Family == Family.Plane || q.Tool.Edge == EdgeForm.FlatFace && q.Tool.Made(PartIds.Haft) ? null
-        : "The whole back guides the tool, so it stays flat: never on a chisel or knife.";
 }

@@ -1,23 +1,26 @@
 using System.Globalization;
 using Foundling.Core;
+using Foundling.Core.Aim;
 using Foundling.Core.Edges;
 using Foundling.Core.Keys;
+using Foundling.Core.Rod;
+using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
-using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>The edge bench: a section at work, to scale, and the back with its pits and what becomes of them. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : PageModel
+public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : BenchPageModel
 {
+    private const int MostHonings = 10_000;
+
     /// <summary>The tag; null for none.</summary>
     [BindProperty(SupportsGet = true, Name = "tag")]
     public int? Number { get; set; }
@@ -108,8 +111,11 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     /// <summary>The bevel that is reckoned with, degrees.</summary>
     public double BevelDeg { get; private set; }
 
-    /// <summary>What cannot be, by the field it is about.</summary>
-    public Dictionary<string, string> Faults { get; } = [];
+    /// <summary>What the tag knows of its edge; null without a tag, and for an edge that no section shows.</summary>
+    public EdgeFacts? Known { get; private set; }
+
+    /// <summary>True where the iron works on a bed; without one it is drawn by itself.</summary>
+    public bool OnABed => Of is null || Known?.BedDeg is not null;
 
     /// <summary>The shop's assumptions.</summary>
     public Assumptions Assumed { get; private set; } = null!;
@@ -125,7 +131,12 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
             {
                 return NotFound();
             }
-            Fill(Of.Facts());
+            Known = EdgeFacts.Of(Of.Facts(), Assumed);
+            if (Known is null)
+            {
+                return Page();
+            }
+            Fill(Known);
         }
         Try("thick", Section);
         Try("pits", Save);
@@ -138,39 +149,40 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             return;
         }
-        double t = Mm(Thick, "thickness_mm"), bed = Deg(Bed, "bed_deg") ?? Assumed.UsualBedDeg;
-        Ground = Edge.Bevel(new BevelInput(t, Given(Face) ? Mm(Face, "bevel_face_mm") : null, Deg(Bevel, "bevel_deg")
-            ?? (Given(Face) ? null : Assumed.UsualBevelDeg)));
-        BevelDeg = Deg(Bevel, "bevel_deg") ?? Ground.BevelDeg ?? Assumed.UsualBevelDeg;
-        double? second = Deg(Second, "secondary_bevel_deg");
-        bool up = Up == true;
-        if (Given(Shim) && Given(Behind))
+        double t = units.Mm(Thick, "thickness_mm");
+        double? typed = Typed.NumberOrNull(Bevel, "bevel_deg"), second = Typed.NumberOrNull(Second, "secondary_bevel_deg");
+        double? face = units.MmOrNull(Face, "bevel_face_mm");
+        Ground = Edge.Bevel(new BevelInput(t, face, typed ?? (face is null ? Assumed.UsualBevelDeg : null)));
+        BevelDeg = typed ?? Ground.BevelDeg ?? Assumed.UsualBevelDeg;
+        if (units.MmOrNull(Shim, "shim_mm") is double shim && units.MmOrNull(Behind, "edge_to_shim_mm") is double behind)
         {
-            Shimmed = SaveTheBack.Shim(new ShimInput(Mm(Shim, "shim_mm"), Mm(Behind, "edge_to_shim_mm"), PitList()));
+            Shimmed = SaveTheBack.Shim(new ShimInput(shim, behind, PitList()));
         }
-        double back = Shimmed?.BackBevelDeg ?? 0;
-        double land = Assumed.RegrindLandMm / 2;
+        double land = EdgeSection.UsualLandMm(Assumed), back = Shimmed?.BackBevelDeg ?? 0;
         if (second is double honed && Typed.NumberOrNull(Honings, "honings") is double times)
         {
-            Grown = Edge.SecondaryBevel(new SecondaryBevelInput(BevelDeg, honed, t, (int)times), Assumed);
+            Grown = Edge.SecondaryBevel(new SecondaryBevelInput(BevelDeg, honed, t, (int)Check.Within(times, 0, MostHonings, "honings")), Assumed);
             land = Grown.LandMm;
         }
-        Angles = Edge.Angles(new AnglesInput(bed, BevelDeg, second, back, up), Assumed);
-        View = new EdgeView(new EdgeSectionInput(t, bed, BevelDeg, second, land, back, back > 0 ? land : 0, up), Angles);
-        if (Given(Camber) && Given(Wide))
+        // Without a bed it lies with its back on the work, and only its own angles are told.
+        double bed = OnABed ? Typed.NumberOrNull(Bed, "bed_deg") ?? Assumed.UsualBedDeg : 0;
+        bool up = !OnABed || Up == true;
+        Angles = OnABed ? Edge.Angles(new AnglesInput(bed, BevelDeg, second, back, up), Assumed) : null;
+        View = new EdgeView(new EdgeSectionInput(t, Math.Max(bed, Whole.Slack), BevelDeg, second, land, back, back > 0 ? land : 0, up), Angles);
+        if (units.MmOrNull(Camber, "sagitta_mm") is double camber && units.MmOrNull(Wide, "width_mm") is double wide)
         {
-            Cambered = Edge.Camber(new CamberInput(Mm(Wide, "width_mm"), Mm(Camber, "sagitta_mm")));
+            Cambered = Edge.Camber(new CamberInput(wide, camber));
         }
     }
 
     private void Save()
     {
-        if (!Given(Wide) || !Given(Thick) || !Given(Steel) || BevelDeg <= 0)
+        if (BevelDeg <= 0 || units.MmOrNull(Wide, "width_mm") is not double wide || units.MmOrNull(Steel, "reserve_mm") is not double steel)
         {
             return;
         }
-        var input = new SaveTheBackInput(Mm(Wide, "width_mm"), Mm(Thick, "thickness_mm"), BevelDeg, Mm(Steel, "reserve_mm"), PitList(), Chisel == true,
-            CamberMm: Given(Camber) ? Mm(Camber, "camber_mm") : null);
+        var input = new SaveTheBackInput(wide, units.Mm(Thick, "thickness_mm"), BevelDeg, steel, PitList(), Of is null ? Chisel == true
+            : Known!.WhyNotLifted is not null, CamberMm: units.MmOrNull(Camber, "camber_mm"));
         Saved = SaveTheBack.Compare(input, Assumed);
         Back = new BackView(input, Assumed.StoppingPitWithinMm);
     }
@@ -180,7 +192,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         List<Pit> pits = [];
         foreach (string line in (Pits ?? "").Split(['\n', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
-            double[] v = [.. line.Split([' ', '\t'], StringSplitOptions.RemoveEmptyEntries).Select(x => Mm(x, "pits"))];
+            double[] v = [.. line.Split([' ', '\t'], StringSplitOptions.RemoveEmptyEntries).Select(x => units.Mm(x, "pits"))];
             pits.Add(v.Length is 3 or 5 ? new Pit(v[0], v[2], v[1], v.Length == 5 ? v[3] : null, v.Length == 5 ? v[4] : null)
                 : throw new InputException("not_a_pit", "pits", line, "depth, near side, far side",
                     $"\"{Shorten.To(line, 40)}\" is no pit: give how deep it is, where it begins and where it ends behind the edge."));
@@ -188,29 +200,37 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         return pits;
     }
 
-    /// <summary>Takes a route: the rod is made anew with it, and the line of the steel is kept as it was measured.</summary>
+    /// <summary>Takes a route: the rod is made anew with it. A line of the steel that is another than the tag knows is kept as it was read.</summary>
     public async Task<IActionResult> OnPostTake(string? route, string? steel, CancellationToken cancel)
     {
-        if (Number is not int number || await tags.Find(number, cancel) is not { } tag || tag.Tool().Edges.FirstOrDefault() is not { } part)
+        Assumed = await shop.Assumed(cancel);
+        if (Number is not int number || await tags.Find(number, cancel) is not { } tag || EdgeFacts.Of(tag.Facts(), Assumed) is not { } known)
         {
             return NotFound();
         }
         try
         {
-            if (Given(steel))
-            {
-                DateTimeOffset now = time.GetUtcNow();
-                tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = part.Id, Kind = MeasureIds.EdgeToHardEnd, Value = Mm(steel, "reserve_mm"),
-                    Instrument = Instrument.Rule, At = now, UncertaintyMm = MeasureKinds.UncertaintyMm(Instrument.Rule, await shop.Assumed(cancel)) });
-                await tags.Save(tag, cancel);
-            }
             WayId way = route switch { "lap" => WayId.Lap, "shim" => WayId.Shim, "grind_back" => WayId.Grind, _ => throw new InputException("unknown_route",
                 "route", route, "lap, shim or grind_back", "Choose one of the routes.") };
+            PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
+            if (!Choices.Find(ChoiceId.Back).Asked(question))
+            {
+                throw new InputException("no_pits_found", "route", route, "pits that stop the edge",
+                    "The rod deals with pits that were found: note them under State, where they are and how deep, and take the route then.");
+            }
+            string was = $"{KeyText.Of(ChoiceId.Back)}={KeyText.Of(question.Way(ChoiceId.Back))}";
+            if (Given(steel) && steel != units.InField(known.ReserveMm))
+            {
+                DateTimeOffset now = time.GetUtcNow();
+                tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = known.Part.Id, Kind = MeasureIds.EdgeToHardEnd, Value = units.Mm(steel,
+                    "reserve_mm"), Instrument = Instrument.Rule, At = now, UncertaintyMm = MeasureKinds.UncertaintyMm(Instrument.Rule, Assumed) });
+            }
             await rods.Choose(tag, KeyText.Of(ChoiceId.Back), KeyText.Of(way), cancel);
-            return LocalRedirect($"/tag/{number}/rod?was={KeyText.Of(ChoiceId.Back)}%3D{KeyText.Of(way)}");
+            return LocalRedirect($"/tag/{number}/rod?was={Uri.EscapeDataString(was)}");
         }
         catch (InputException fault)
         {
+            Steel = steel;
             IActionResult shown = await OnGet(cancel);
             Faults["pits"] = fault.Sentence;
             return shown;
@@ -218,38 +238,21 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     }
 
     // What the tag knows stands in the fields that nobody filled.
-    private void Fill(Facts facts)
+    private void Fill(EdgeFacts known)
     {
-        PartDef part = facts.Tool.Edges.First();
-        string Length(double mm) => Core.Units.Length.Typed(mm, units.Units);
-        Thick ??= Length(facts.Measured(MeasureIds.Thickness, part.Id) ?? Assumed.UsualIronMm);
-        Wide ??= Length(facts.EdgeWidthMm(Assumed));
-        Bed ??= facts.Tool.HasBed ? facts.Tool.BedDeg.ToString("0.##", CultureInfo.InvariantCulture) : null;
-        Up ??= facts.Tool.File.BevelUp;
-        Steel ??= facts.Steel(Assumed) is { } left ? Length(left.Reserve.ReserveMm) : null;
-        Chisel ??= facts.Tool.Family == Family.EdgeTool && facts.Tool.Made(PartIds.Bolster);
-        Pits ??= string.Join('\n', facts.Findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm is not null).Select(f =>
-            string.Create(CultureInfo.InvariantCulture,
-                $"{f.DepthMm ?? Assumed.PitNailMm:0.###} {f.FromEdgeMm:0.##} {f.FromEdgeMm + (f.SizeMm ?? Assumed.PitWideMm):0.##}")));
+        Thick ??= units.InField(known.ThicknessMm);
+        Wide ??= units.InField(known.WidthMm);
+        Bed ??= known.BedDeg?.ToString("0.##", CultureInfo.InvariantCulture);
+        Up ??= known.BevelUp;
+        Steel ??= units.InField(known.ReserveMm);
+        Pits ??= string.Join('\n', known.Pits.Select(p => $"{units.InField(p.DepthMm)} {units.InField(p.NearSideMm)} {units.InField(p.FarSideMm)}"));
     }
 
-    private void Try(string field, Action work)
+    /// <inheritdoc />
+    protected override string FieldOf(string input, string otherwise) => input switch
     {
-        try
-        {
-            work();
-        }
-        catch (InputException fault)
-        {
-            Faults[fault.Field switch { "thickness_mm" => "thick", "width_mm" => "wide", "bed_deg" => "bed", "bevel_deg" => "bevel", "bevel_face_mm" => "face",
-                "secondary_bevel_deg" => "second", "honings" => "honings", "shim_mm" => "shim", "edge_to_shim_mm" => "behind", "sagitta_mm" or "camber_mm"
-                => "camber", "reserve_mm" => "steel", _ => field }] = fault.Sentence;
-        }
-    }
-
-    private static bool Given(string? text) => !string.IsNullOrWhiteSpace(text);
-
-    private static double? Deg(string? text, string field) => Typed.NumberOrNull(text, field);
-
-    private double Mm(string? text, string field) => Length.Parse(text, field, units.Units);
+        "thickness_mm" => "thick", "width_mm" => "wide", "bed_deg" => "bed", "bevel_deg" => "bevel", "bevel_face_mm" => "face",
+        "secondary_bevel_deg" => "second", "honings" => "honings", "shim_mm" => "shim", "edge_to_shim_mm" => "behind",
+        "sagitta_mm" or "camber_mm" => "camber", "reserve_mm" => "steel", _ => otherwise,
+    };
 }

@@ -75,9 +75,13 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
     public static string AddressOf(StepGauge gauge, int tag) => PageOf(gauge.Gauge) is ("/edges" or "/saws") and string bench ? $"{bench}?tag={tag}"
         : gauge.Address;
 
+    private static readonly HashSet<string> OnBench = ["bevel", "shim", "angles", "save_the_back", "camber", "secondary_bevel"];
+
     /// <summary>Where a gauge is worked that has a room of its own; null for one that is worked here.</summary>
     public static string? PageOf(Gauge gauge) => gauge is { File: "grits" } or { File: "sole", Calculation: "plate" } ? "/grits"
-        : gauge.File == "saws" ? "/saws" : gauge is { File: "edges" } and not { Calculation: "stop_jaws" or "knife_angle" or "mouth" or "square_up" } ? "/edges" : gauge.File != "baths" ? null : gauge.Calculation switch
+        : gauge.File == "saws" ? "/saws"
+        : gauge.File == "edges" && OnBench.Contains(gauge.Calculation) ? "/edges"
+        : gauge.File != "baths" ? null : gauge.Calculation switch
     {
         "blasting" => "/baths/blasting",
         "spent_and_neutralise" => "/baths",

@@ -15,12 +15,11 @@ using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Grits;
 
 /// <summary>Which grits to take and which to leave out, over what the shop owns; a grade in all systems; a plate looked at. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, TagBook tags, ViewUnits units, TimeProvider time) : PageModel
+public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, TagBook tags, ViewUnits units, TimeProvider time) : BenchPageModel
 {
     private const double UmInMm = 1000, Mm2InDm2 = 10_000;
 
@@ -128,9 +127,6 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
     /// <summary>Readings of the plate, kept when they are refused.</summary>
     public string? PlateText { get; private set; }
 
-    /// <summary>What cannot be, by form.</summary>
-    public Dictionary<string, string> Faults { get; } = [];
-
     /// <summary>The shop's assumptions.</summary>
     public Assumptions Assumed { get; private set; } = null!;
 
@@ -149,12 +145,20 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
         await Own(cancel);
         Of = Number is int number ? await tags.Show(number, TagParts.Head | TagParts.Surveys, cancel) : null;
         Rows = Faces();
-        Try("ladder", Climb, Rows.Any(r => r.IsDone));
-        Try("convert", () => Converted = GritConvert.Of(new GritConvertInput(System, Grit), ReferenceData.Grits, Assumed), !string.IsNullOrWhiteSpace(Grit));
-        bool plates = Laid is not null || Gap.Any(g => !string.IsNullOrWhiteSpace(g)) || !string.IsNullOrWhiteSpace(Sole);
-        Try("plate", () => Plates = PlateCheck.Of(new PlateInput(Laid, Turned, Given(Gap.ElementAtOrDefault(0), "ab_mm"),
-            Given(Gap.ElementAtOrDefault(1), "ac_mm"), Given(Gap.ElementAtOrDefault(2), "bc_mm"), Given(Long, "plate_length_mm"),
-            Given(Sole, "sole_length_mm")), Assumed), plates);
+        if (Rows.Any(r => r.IsDone))
+        {
+            Try("ladder", Climb);
+        }
+        if (Given(Grit))
+        {
+            Try("convert", () => Converted = GritConvert.Of(new GritConvertInput(System, Grit), ReferenceData.Grits, Assumed));
+        }
+        if (Laid is not null || Gap.Any(Given) || Given(Sole))
+        {
+            Try("plate", () => Plates = PlateCheck.Of(new PlateInput(Laid, Turned, units.MmOrNull(Gap.ElementAtOrDefault(0), "ab_mm"),
+                units.MmOrNull(Gap.ElementAtOrDefault(1), "ac_mm"), units.MmOrNull(Gap.ElementAtOrDefault(2), "bc_mm"),
+                units.MmOrNull(Long, "plate_length_mm"), units.MmOrNull(Sole, "sole_length_mm")), Assumed));
+        }
         Rule = new GritRule(ReferenceData.Grits, Owned, Ladder?.Stages ?? Together?.Faces.SelectMany(f => f.Stages).DistinctBy(s => s.Name)
             .OrderByDescending(s => s.MeanUm).ToList() ?? []);
     }
@@ -175,7 +179,7 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
             DateTimeOffset now = time.GetUtcNow();
             PlateMap = new SoleMapView(new Core.Tags.SoleRecord { Id = Guid.CreateVersion7(now), At = now,
                 Input = new GridSurveyInput(Reach(0), Reach(1), read.Points) }, Assumed);
-        }, true);
+        });
         return Page();
     }
 
@@ -199,22 +203,6 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
         }
     }
 
-    private void Try(string form, Action work, bool asked)
-    {
-        if (!asked)
-        {
-            return;
-        }
-        try
-        {
-            work();
-        }
-        catch (InputException fault)
-        {
-            Faults[form] = fault.Sentence;
-        }
-    }
-
     private async Task Own(CancellationToken cancel)
     {
         IReadOnlyList<Owned> drawer = Drawer.Of(await stores.Shelves(cancel), ReferenceData.Grits);
@@ -231,7 +219,7 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
         if (rows.Count == 0 && Of is not null)
         {
             IReadOnlyList<FaceToDo> faces = FaceToDo.Of(Of.Facts(), Assumed);
-            string? Mm(double? mm) => mm is > 0 and double m ? Length.Typed(Math.Round(m, 3), units.Units) : null;
+            string? Mm(double? mm) => mm > 0 ? units.InField(Math.Round(mm.Value, 3)) : null;
             rows = [.. (faces.Any(f => f.DefectMm > 0) ? faces.Where(f => f.DefectMm > 0) : faces.Take(1)).Take(MostFaces).Select(f => new FaceTyped(f.Face.Name,
                 f.AreaDm2.ToString("0.###", CultureInfo.InvariantCulture), Mm(f.DefectMm), Key(f.Wanted), f.Metal, Mm(f.StampMm)))];
         }
@@ -259,12 +247,10 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
     {
         string[] finish = row.Finish.Split('|');
         GritSize wanted = ReferenceData.Grits.Of(finish[0], finish.ElementAtOrDefault(1) ?? "");
-        return new LadderInput(Owned, (Given(row.Defect, "defect_depth_um") ?? 0) * UmInMm, wanted.Um * Assumed.ScratchShare,
+        return new LadderInput(Owned, (units.MmOrNull(row.Defect, "defect_depth_um") ?? 0) * UmInMm, wanted.Um * Assumed.ScratchShare,
             Typed.NumberOrNull(Force, "force_n") ?? Assumed.LappingForceN,
-            (Typed.NumberOrNull(row.Area, "contact_area_mm2") ?? 0) * Mm2InDm2, row.Metal, Given(row.Stamp, "stamp_depth_um") * UmInMm);
+            (Typed.NumberOrNull(row.Area, "contact_area_mm2") ?? 0) * Mm2InDm2, row.Metal, units.MmOrNull(row.Stamp, "stamp_depth_um") * UmInMm);
     }
-
-    private double? Given(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, field, units.Units);
 }
 
 /// <summary>A face as it is typed.</summary>

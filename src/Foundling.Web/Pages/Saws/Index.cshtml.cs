@@ -10,12 +10,11 @@ using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Pages.Saws;
 
 /// <summary>The saw bench: teeth to scale, the file that cuts them, set, jointing, straightness, and a strip to file by. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : PageModel
+public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : BenchPageModel
 {
     private const int MostTeeth = 400;
     private const double UsualStripMm = 200;
@@ -99,9 +98,6 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
     /// <summary>The drawing; null where the teeth cannot be.</summary>
     public TeethView? View { get; private set; }
 
-    /// <summary>What cannot be, by the field it is about.</summary>
-    public Dictionary<string, string> Faults { get; } = [];
-
     /// <summary>What was given of the teeth.</summary>
     public ToothInput Teeth { get; private set; } = new();
 
@@ -117,7 +113,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         SetInput? set = null;
         if (Given(Plate) && Given(Set))
         {
-            Try("set", () => Kerf = SetAndKerf.Of(set = new SetInput(Wood, Mm(Plate, "plate_mm"), Mm(Set, "set_per_side_mm")), a));
+            Try("set", () => Kerf = SetAndKerf.Of(set = new SetInput(Wood, units.Mm(Plate, "plate_mm"), units.Mm(Set, "set_per_side_mm")), a));
         }
         if (Tooth is not null)
         {
@@ -132,11 +128,11 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         }
         if (Given(Gaps) && Given(Long))
         {
-            Try("gaps", () => Bent = Straightness.Bow(new BowInput(Mm(Long, "length_mm"), Pairs()), a));
+            Try("gaps", () => Bent = Straightness.Bow(new BowInput(units.Mm(Long, "length_mm"), Pairs()), a));
         }
         if (Given(Breast) && Given(Long))
         {
-            Try("breast", () => Breasted = Straightness.Breast(new BreastInput(Mm(Long, "chord_mm"), Mm(Breast, "sagitta_mm"))));
+            Try("breast", () => Breasted = Straightness.Breast(new BreastInput(units.Mm(Long, "chord_mm"), units.Mm(Breast, "sagitta_mm"))));
         }
         return Page();
     }
@@ -174,19 +170,22 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         {
             DateTimeOffset now = time.GetUtcNow();
             Assumptions a = await shop.Assumed(cancel);
-            void Take(MeasureId kind, double value, Instrument with) => tag.Take(new Measurement
+            Facts facts = tag.Facts();
+            void Take(MeasureId kind, double value, Instrument with)
             {
-                Id = Guid.CreateVersion7(now), Part = plate.Id, Kind = kind, Value = value, Instrument = with, At = now,
-                UncertaintyMm = MeasureKinds.UncertaintyMm(with, a),
-            });
+                if (facts.Measured(kind, plate.Id) is not double known || Math.Abs(known - value) > Whole.Slack)
+                {
+                    tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = plate.Id, Kind = kind, Value = value, Instrument = with, At = now,
+                        UncertaintyMm = MeasureKinds.UncertaintyMm(with, a) });
+                }
+            }
             if (Given(Points))
             {
-                ToothResult tooth = Core.Saws.Tooth.Of(Read());
-                Take(MeasureIds.Points, tooth.Ppi, Instrument.Count);
+                Take(MeasureIds.Points, Core.Saws.Tooth.Of(Read()).Ppi, Instrument.Count);
             }
             if (Given(Plate))
             {
-                Take(MeasureIds.Thickness, Mm(Plate, "plate_mm"), Instrument.Caliper);
+                Take(MeasureIds.Thickness, units.Mm(Plate, "plate_mm"), Instrument.Caliper);
             }
             await tags.Save(tag, cancel);
             return LocalRedirect($"/saws?tag={number}");
@@ -211,36 +210,25 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
             return NotFound();
         }
         Facts facts = Of.Facts();
-        string? Length(double? mm) => mm is double v ? Core.Units.Length.Typed(v, units.Units) : null;
         Points ??= (facts.Measured(MeasureIds.Points, PartIds.Plate) ?? tool.File.Teeth?.Points)?.ToString("0.##", CultureInfo.InvariantCulture);
         Rake ??= tool.File.Teeth?.RakeDeg.ToString("0.##", CultureInfo.InvariantCulture);
-        Plate ??= Length(facts.Measured(MeasureIds.Thickness, PartIds.Plate));
-        Long ??= Length(facts.LengthMm);
+        Plate ??= units.InField(facts.Measured(MeasureIds.Thickness, PartIds.Plate));
+        Long ??= units.InField(facts.LengthMm);
         return null;
     }
 
-    private void Try(string field, Action work)
+    /// <inheritdoc />
+    protected override string FieldOf(string input, string otherwise) => input switch
     {
-        try
-        {
-            work();
-        }
-        catch (InputException fault)
-        {
-            Faults[fault.Field switch { "rake_deg" => "rake", "fleam_deg" => "fleam", "slope_deg" => "slope", "toothed_length_mm" or "length_mm" => "long",
-                "plate_mm" => "plate", _ => field }] = fault.Sentence;
-        }
-    }
+        "rake_deg" => "rake", "fleam_deg" => "fleam", "slope_deg" => "slope", "toothed_length_mm" or "length_mm" or "chord_mm" => "long",
+        "plate_mm" => "plate", _ => otherwise,
+    };
 
     private ToothInput Read() => new(null, Typed.NumberOrNull(Points, "ppi"), Typed.NumberOrNull(Rake, "rake_deg") ?? 0,
-        Given(Long) ? Mm(Long, "toothed_length_mm") : null, Typed.NumberOrNull(Fleam, "fleam_deg"), Typed.NumberOrNull(Slope, "slope_deg"));
-
-    private static bool Given(string? text) => !string.IsNullOrWhiteSpace(text);
-
-    private double Mm(string? text, string field) => Length.Parse(text, field, units.Units);
+        units.MmOrNull(Long, "toothed_length_mm"), Typed.NumberOrNull(Fleam, "fleam_deg"), Typed.NumberOrNull(Slope, "slope_deg"));
 
     private double[] Numbers(string? text, string field) => [.. (text ?? "").Split([' ', ';', '\n', '\r', '\t'], StringSplitOptions.RemoveEmptyEntries)
-        .Take(MostTeeth).Select(t => Mm(t, field))];
+        .Take(MostTeeth).Select(t => units.Mm(t, field))];
 
     private double[][] Pairs()
     {

@@ -19,6 +19,11 @@ export async function ask(form, part) {
     const active = document.activeElement, typing = active instanceof HTMLInputElement && active.type === 'text' ? active.value : null;
     if (!fresh || !old) return;
     old.replaceWith(fresh);
+    // What cannot be is said at its field, which stays where it is.
+    for (const said of form.querySelectorAll('.fault[id]')) {
+      said.textContent = page.getElementById(said.id)?.textContent ?? '';
+      said.closest('.field')?.classList.toggle('bad', said.textContent !== '');
+    }
     history.replaceState(null, '', `${location.pathname}?${query}`);
     const same = active?.id && !active.isConnected ? document.getElementById(active.id) : null;
     same?.focus();

@@ -22,7 +22,10 @@ function type(knob, value) {
   const bench = form(knob), field = /** @type {HTMLInputElement | null} */ (bench?.elements.namedItem(knob.dataset.field ?? '') ?? null);
   if (!bench || !field) return;
   const least = Number(knob.dataset.least), most = Number(knob.dataset.most), step = Number(knob.dataset.step);
-  field.value = String(Number((Math.round(Math.min(most, Math.max(least, value)) / step) * step).toFixed(3)));
+  const now = Number((Math.round(Math.min(most, Math.max(least, value)) / step) * step).toFixed(3));
+  knob.dataset.now = String(now);
+  // A length says its unit, whatever is shown.
+  field.value = `${now}${knob.dataset.unit ?? ''}`;
   soon(bench, 0);
 }
 
@@ -63,8 +66,7 @@ export function start() {
     const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
     if (!knob || !way) return;
     event.preventDefault();
-    // The drawing comes a moment later than the keys: what was typed last counts.
-    const field = /** @type {HTMLInputElement | null} */ (form(knob)?.elements.namedItem(knob.dataset.field ?? '') ?? null);
-    type(knob, (parseFloat(field?.value ?? '') || Number(knob.getAttribute('aria-valuenow'))) + (way * Number(knob.dataset.step) * (event.shiftKey ? 5 : 1)));
+    // The drawing comes a moment later than the keys: where they moved it last counts.
+    type(knob, Number(knob.dataset.now ?? knob.getAttribute('aria-valuenow')) + (way * Number(knob.dataset.step) * (event.shiftKey ? 5 : 1)));
   });
 }

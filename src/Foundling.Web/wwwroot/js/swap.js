@@ -43,9 +43,12 @@ export function swap(dress) {
       if (answer.redirected) {
         // Led to the door instead: nothing was taken.
         if (new URL(answer.url).pathname !== '/signin') forget(form);
-        if (new URL(answer.url).pathname !== location.pathname || !form.matches('[data-swap]')) {
+        const to = new URL(answer.url), here = to.pathname === location.pathname;
+        if (!here || !form.matches('[data-swap]')) {
+          const same = here && to.search === location.search;
           location.assign(answer.url);
-          if (new URL(answer.url).pathname === location.pathname) location.reload();
+          // Led to the page as it stands, it is fetched anew: a part of it alone would not do that.
+          if (same) location.reload();
           return;
         }
         history.replaceState(null, '', answer.url);

@@ -116,7 +116,7 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, LapBook laps, ShopB
             Result = frames[^1].End;
             Marks = MarksView.Of(film.Sole, [.. frames.Select(f => (f.Frame, f.Snapshot))], Shop.Assumptions);
             Hands = LapAdvice.Hands(Input, Shop.Assumptions, cancel);
-            PlateSays = Given(Long, "plate_length_mm") is double plate
+            PlateSays = units.MmOrNull(Long, "plate_length_mm") is double plate
                 ? PlateCheck.Of(new PlateInput(PlateLengthMm: plate, SoleLengthMm: Layout.LengthMm), Shop.Assumptions) : null;
         }
         catch (InputException fault)
@@ -167,12 +167,10 @@ public sealed class LapModel(TagBook tags, StoreRoom stores, LapBook laps, ShopB
         return input with
         {
             Plate = Plate, ForceN = Typed.NumberOrNull(Force, "force_n"), GritUm = Removal.SizeOf(Grit) ?? ReferenceData.Grits.SizeOf(Grit),
-            ForceXMm = Given(X, "force_x_mm"), ForceYMm = Given(Y, "force_y_mm"),
+            ForceXMm = units.MmOrNull(X, "force_x_mm"), ForceYMm = units.MmOrNull(Y, "force_y_mm"),
             Presses = [.. Move.Take(MostMoves).Select(Moved)],
         };
     }
-
-    private double? Given(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, field, units.Units);
 
     private static LapPress Moved(string move)
     {

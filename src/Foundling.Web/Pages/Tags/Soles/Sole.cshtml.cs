@@ -270,16 +270,14 @@ public sealed partial class SoleModel(TagBook tags, SoleMaps maps, ViewUnits uni
     private async Task Keep(IReadOnlyList<double[]> points, string source)
     {
         SoleRecord? goesOn = Said.More ? Tool.LastSurveyOf(Face.Key) : null;
-        GridSurveyInput survey = SoleSurveys.Taken(Face, KnownFacts, points, goesOn?.Input, Given(Said.Error, "reading_error_mm"),
-            Given(Said.Plate, "plate_flatness_mm"), Said.Sure, Shop.Assumptions);
+        GridSurveyInput survey = SoleSurveys.Taken(Face, KnownFacts, points, goesOn?.Input, units.MmOrNull(Said.Error, "reading_error_mm"),
+            units.MmOrNull(Said.Plate, "plate_flatness_mm"), Said.Sure, Shop.Assumptions);
         DateTimeOffset now = time.GetUtcNow();
         string from = string.IsNullOrWhiteSpace(Said.State) ? source : $"{source}, {Shorten.To(Said.State, MostWords)}";
         Tool.Take(new SoleRecord { Id = Guid.CreateVersion7(now), At = now, Face = Face.Key, Source = Shorten.To(from, MostSource), Input = survey },
             Face.Name, goesOn);
         await Book.Save(Tool);
     }
-
-    private double? Given(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, field, units.Units);
 
     private void Draw()
     {
@@ -332,9 +330,16 @@ public sealed partial class SoleModel(TagBook tags, SoleMaps maps, ViewUnits uni
 
     private string FileName => Face.Key.Replace('/', '-').Replace('_', '-');
 
+    /// <summary>True where the plan could be made without lapping: of a metal sole that is planned for.</summary>
+    public bool MayLeave => Face.IsSole && Tool.Tool().HasMetalSole && Tool.Aim is not null;
+
     /// <summary>Leaves the sole as it is, which is an answer: the plan is made anew without lapping.</summary>
     public async Task<IActionResult> OnPostLeave(CancellationToken cancel)
     {
+        if (!MayLeave)
+        {
+            return NotFound();
+        }
         await rods.Choose(Tool, KeyText.Of(ChoiceId.Flat), KeyText.Of(WayId.Leave), cancel);
         return LocalRedirect(Address);
     }
