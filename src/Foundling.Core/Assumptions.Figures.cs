@@ -85,7 +85,7 @@ public sealed partial record Assumptions
     [Assumed("mm", "pits nobody measured that catch a fingernail are so deep")] public double PitNailMm { get; init; } = 0.05;
     [Assumed("mm", "deep pits nobody measured are so deep")] public double PitDeepMm { get; init; } = 0.15;
     [Assumed("mm", "pits nobody measured that weaken a part are so deep")] public double PitWeakMm { get; init; } = 0.4;
-    [Assumed("mm", "a pit nobody measured is so wide")] public double PitWideMm { get; init; } = 2;
+    [Assumed("mm", "a pit in an edge that nobody measured reaches so far back")] public double PitWideMm { get; init; } = 2;
     [Assumed("mm", "a crisp stamp nobody measured is so deep")] public double StampCrispMm { get; init; } = 0.25;
     [Assumed("mm", "a worn stamp nobody measured is so deep")] public double StampWornMm { get; init; } = 0.12;
     [Assumed("mm", "a faint stamp nobody measured is so deep")] public double StampFaintMm { get; init; } = 0.04;

@@ -42,7 +42,8 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Until(() => _b.Driver.FindElements(By.CssSelector("rect.pit")).Count == 3, "three pits are drawn");
         Recommended.ShouldNotBe("rack_or_replacement");
         _b.Driver.ExecuteScript("document.querySelector('[data-field=steel]').scrollIntoView({ block: 'center' })");
-        new Actions(_b.Driver).MoveToElement(_b.Find("[data-field=steel] .hitline")).ClickAndHold().MoveByOffset(-60, 0).MoveByOffset(-60, 0).Release().Perform();
+        new Actions(_b.Driver).MoveToElement(_b.Find("[data-field=steel] .hitline")).ClickAndHold().MoveByOffset(-60, 0).MoveByOffset(-60,
+          0).Release().Perform();
         string Steel() => _b.Find("#steel").GetAttribute("value")!;
         _b.Until(() => Steel().EndsWith(" mm", StringComparison.Ordinal), "the line follows the mouse");
         void Type(string steel)
@@ -54,10 +55,55 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Until(() => Recommended == "rack_or_replacement", "too little steel is left for any route");
         Type("21.5");
         _b.Until(() => Recommended != "rack_or_replacement", "and enough again");
+        double minutes = double.Parse(_b.Text("[data-route=grind_back] dd").Split(' ')[0], CultureInfo.InvariantCulture);
         _b.Click("[data-route=grind_back] button");
         _b.Until(() => _b.Driver.Url.Contains("/tag/31/rod", StringComparison.Ordinal), "the rod is made anew");
+        _b.Text("#step-edge-save").ShouldContain($"{Math.Round(Math.Round(minutes * 2) / 2, MidpointRounding.AwayFromZero):0} min", Case.Sensitive,
+          "its minutes follow");
         _b.Go(At("/edges?tag=31"));
         Steel().ShouldBe("21.5", "the line that was moved is the one that is kept");
+    }
+
+    [Fact]
+    public void Pits_are_tapped_on_the_iron_dragged_and_moved_with_the_keys_at_phone_width()
+    {
+        _b.Size(390, 844);
+        _b.Go(At("/edges?thick=2.1&bevel=25&bed=45&wide=50&steel=28"));
+        int Pits() => _b.Driver.FindElements(By.CssSelector("rect.pit")).Count;
+        string[] Typed() => _b.Find("#pits").GetAttribute("value")!.Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        _b.Driver.ExecuteScript("document.querySelector('svg[data-times]').scrollIntoView({ block: 'center' })");
+        for (int i = 1; i <= 3; i++)
+        {
+            new Actions(_b.Driver).MoveToElement(_b.Find("svg[data-times] .iron"), -60, (20 * i) - 40).Click().Perform();
+            _b.Until(() => Pits() == i, "a tap places a pit");
+        }
+        string first = Typed()[0];
+        _b.Driver.ExecuteScript("document.querySelector('[data-pit=\"0\"]').focus()");
+        new Actions(_b.Driver).SendKeys(Keys.ArrowRight + "+").Perform();
+        _b.Until(() => Typed()[0] != first && Typed()[0].StartsWith("0.06 ", StringComparison.Ordinal), "keys move it and make it deeper");
+        string moved = Typed()[0];
+        _b.Until(() => _b.Driver.FindElements(By.CssSelector("[data-pit='0']:focus")).Count == 1, "and the focus stays on it");
+        new Actions(_b.Driver).MoveToElement(_b.Find("[data-pit='0']")).ClickAndHold().MoveByOffset(20, 0).MoveByOffset(15, 0).Release().Perform();
+        _b.Until(() => Typed()[0] != moved, "it is dragged");
+        _b.Driver.ExecuteScript("document.querySelector('[data-pit=\"2\"]').focus()");
+        new Actions(_b.Driver).SendKeys(Keys.Delete).Perform();
+        _b.Until(() => Pits() == 2, "and taken away");
+        ((long)_b.Driver.ExecuteScript("return document.documentElement.scrollWidth")!).ShouldBeLessThanOrEqualTo(390);
+        _b.Size(1280, 900);
+    }
+
+    [Fact]
+    public void A_frog_is_moved_with_the_keys_and_the_mouth_closes()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/edges/mouth?mouth=1&iron=2&bed=45"));
+        string Mouth() => _b.Text("[data-mouth-mm]");
+        Mouth().ShouldBe("1.00 mm");
+        _b.Driver.ExecuteScript("document.querySelector('[data-field=forward]').focus()");
+        new Actions(_b.Driver).SendKeys(Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight).Perform();
+        _b.Until(() => Mouth() == "0.70 mm", "three tenths forward close it by as much");
+        _b.Find("#next").SendKeys("3");
+        _b.Until(() => _b.Has(".notice.bad"), "a thicker iron no longer goes through");
     }
 
     [Fact]

@@ -11,11 +11,13 @@ public sealed class LookTests(DemoShop demo) : IClassFixture<DemoShop>
     public static TheoryData<string, int> Pages()
     {
         var data = new TheoryData<string, int>();
-        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/edges/mouth",
+        foreach (string page in new[] { "/", "/shelf", "/new", "/clock", "/shop", "/gauges", "/gauges/state/iron_reserve",
             "/gauges/sole/grid_survey?length_mm=245&width_mm=60&points_mm=5+5+0%0A70+5+0.1%0A240+5+0%0A5+55+0", "/tag/31/origin",
             "/tag/31/state?Part=body", "/tag/31/aim", "/tag/31/rod", "/tag/24/rod?show=sitting", "/tag/33/aim", "/tag/31/ways", "/tag/25/needs",
             "/tag/28/rules", "/tag/31/log", "/tag/31/sole", "/tag/31/sole?face=frog_face",
             "/tag/31/sole/lap", "/grits?tag=31", "/saws?tag=22&plate=0.9&set=0.2&heights=2+1.9+0.4", "/edges?tag=31&second=30&honings=6",
+            "/edges/blade?thick=4&behind=9&wide=110&curve=9", "/edges/mouth?tag=31&next=3&back=0.5", "/edges/stones?tag=31",
+            "/edges/cutters?chip=0.4&face=34&stop=10&left=0.3&marked=8&light=Tip",
             "/tag/31/sole/marks", "/grits?area=1.47&defect=0.1", "/tag/31/proof", "/tag/24/proof?Of=bolt", "/tag/31/papers", "/tag/31/book", "/tag/42/origin",
             "/tag/40/origin?Near=true&mark=1910", "/stall", "/lots", "/baths", "/baths/1",
             "/baths/load?for=28", "/baths/times", "/baths/blasting?tank=50&area=12&high=8&low=4&gun=300&delivery=120", "/air",

@@ -57,7 +57,8 @@ public sealed class GateTests(DemoHost host) : IClassFixture<DemoHost>
     [InlineData("same-origin", "cors", "empty", HttpStatusCode.OK)]
     [InlineData("none", "navigate", "document", HttpStatusCode.OK)]
     public async Task What_another_site_embeds_reckons_nothing(string site, string mode, string dest, HttpStatusCode expected) =>
-        (await host.Visit().Send(To(HttpMethod.Get, "/gauges/edges/knife_angle?thickness_mm=3&distance_behind_edge_mm=7", null, ("Sec-Fetch-Site", site), ("Sec-Fetch-Mode",
+        (await host.Visit().Send(To(HttpMethod.Get, "/gauges/state/iron_reserve?iron_kind=Solid&edge_to_slot_end_mm=30", null, ("Sec-Fetch-Site", site),
+          ("Sec-Fetch-Mode",
             mode), ("Sec-Fetch-Dest", dest)))).StatusCode.ShouldBe(expected);
 
     [Fact]

@@ -41,4 +41,34 @@ public static class BackWords
         "warn" => "Little clearance: it cuts while it is new, and soon rides.",
         _ => null,
     };
+
+    /// <summary>What becomes of the edge when the pits are left, in a sentence.</summary>
+    /// <param name="pits">The pits.</param>
+    /// <param name="a">What one honing takes, and what stops an edge.</param>
+    public static string LiveWith(IEnumerable<Pit> pits, Assumptions a)
+    {
+        List<double> near = [.. pits.Where(p => SaveTheBack.Stops(p, a)).Select(p => p.NearSideMm)];
+        int honings = near.Count == 0 ? 0 : IronReserve.SharpeningsIn(near.Min(), a);
+        return near.Count == 0 ? "No pit stops it." : honings == 0 ? "A pit is in the edge now: it leaves a line on every shaving."
+            : $"Honing brings the first pit to the edge after about {honings} sharpenings; from then on it leaves a line on every shaving.";
+    }
+
+    /// <summary>What an edge of two faces is like at work; empty for a usual one.</summary>
+    public static string Wedge(double includedDeg, Assumptions a) => includedDeg < a.WedgeKeenDeg ? "keen: it bites deep, and bends or chips on knots"
+        : includedDeg > a.WedgeStoutDeg ? "stout: it splits and lasts, and glances off" : "";
+
+    /// <summary>What a pit means for the edge, in words.</summary>
+    public static string Of(PitStanding standing) => standing switch
+    {
+        PitStanding.Stops => "stops the edge",
+        PitStanding.Shallow => "polishes out",
+        PitStanding.FarBack => "too far back to matter",
+        _ => "goes with the corner",
+    };
+
+    /// <summary>What steel is ground on, in words.</summary>
+    public static string Of(GrindOn on) => on switch
+    {
+        GrindOn.BenchGrinder => "the bench grinder", GrindOn.Belt => "a belt", GrindOn.P100OnGlass => "P100 paper on glass", _ => "a coarse diamond plate",
+    };
 }

@@ -164,14 +164,16 @@ public static class Edge
     /// <summary>Minutes to take off hardened steel; the bench grinder dips after every few seconds of contact.</summary>
     public static double Minutes(double volumeMm3, GrindOn on, Assumptions a)
     {
-        double rate = on switch
-        {
-            GrindOn.BenchGrinder => a.GrinderRate,
-            GrindOn.Belt => a.BeltRate,
-            GrindOn.P100OnGlass => a.GlassRate,
-            _ => a.DiamondRate,
-        };
-        double minutes = volumeMm3 / rate;
+        double minutes = volumeMm3 / Rate(on, a);
         return on == GrindOn.BenchGrinder ? minutes + (Whole.Ceiling(minutes * 60 / a.DipEverySeconds) * a.DipSeconds / 60) : minutes;
     }
+
+    /// <summary>Hardened steel taken off in a minute of contact, mm³.</summary>
+    public static double Rate(GrindOn on, Assumptions a) => on switch
+    {
+        GrindOn.BenchGrinder => a.GrinderRate,
+        GrindOn.Belt => a.BeltRate,
+        GrindOn.P100OnGlass => a.GlassRate,
+        _ => a.DiamondRate,
+    };
 }

@@ -28,6 +28,22 @@ public sealed record SaveTheBackInput(
     GrindOn GrindOn = GrindOn.BenchGrinder,
     double? CamberMm = null);
 
+/// <summary>What a pit means for an edge.</summary>
+public enum PitStanding
+{
+    /// <summary>It stops the edge.</summary>
+    Stops,
+
+    /// <summary>It polishes out.</summary>
+    Shallow,
+
+    /// <summary>It is too far back to matter.</summary>
+    FarBack,
+
+    /// <summary>It goes with the corner that a camber takes away.</summary>
+    InCorner,
+}
+
 /// <summary>One way to save a back.</summary>
 public sealed record BackWay(double Minutes, double MetalMm3, double SetbackMm, double SteelLeftMm, int SharpeningsLeft)
 {
@@ -60,6 +76,18 @@ public static class SaveTheBack
 
     private static double Angle(Pit pit) => Math.Atan(Check.NotNegative(pit.DepthMm, "depth_mm") / Check.Positive(pit.FarSideMm, "far_side_mm"));
 
+    /// <summary>True for a pit that is near enough to the edge and deep enough to stop a restoration.</summary>
+    public static bool Stops(Pit pit, Assumptions a) => pit.NearSideMm <= a.StoppingPitWithinMm + Whole.Slack
+        && pit.DepthMm > a.StoppingPitDepthMm + Whole.Slack;
+
+    /// <summary>What a pit means for the edge.</summary>
+    /// <param name="pit">The pit.</param>
+    /// <param name="widthMm">Width of the iron, mm.</param>
+    /// <param name="camberMm">Camber of its edge, mm; 0 for none.</param>
+    /// <param name="a">What stops a restoration.</param>
+    public static PitStanding Standing(Pit pit, double widthMm, double camberMm, Assumptions a) => InCorner(pit, widthMm, camberMm) ? PitStanding.InCorner
+        : Stops(pit, a) ? PitStanding.Stops : pit.DepthMm <= a.StoppingPitDepthMm + Whole.Slack ? PitStanding.Shallow : PitStanding.FarBack;
+
     // A cambered edge lies behind the straight one by v² / 2R at v from its middle: what ends before that is cut away with the corner.
     private static bool InCorner(Pit pit, double width, double camber)
     {
@@ -84,7 +112,11 @@ public static class SaveTheBack
         double beta = Edge.Rad(Check.Between(input.BevelDeg, 0, 90));
         foreach (Pit pit in input.Pits)
         {
-            Check.NotNegative(pit.DepthMm, "depth_mm");
+            if (Check.NotNegative(pit.DepthMm, "depth_mm") > t)
+            {
+                throw new InputException("pit_through_the_iron", "depth_mm", pit.DepthMm, $"less than {t:0.##}",
+                    $"A pit {pit.DepthMm:0.##} mm deep would go through an iron {t:0.##} mm thick.");
+            }
             if (Check.NotNegative(pit.NearSideMm, "near_side_mm") > pit.FarSideMm)
             {
                 throw new InputException("pit_sides_swapped", "far_side_mm", pit.FarSideMm, $"{pit.NearSideMm:0.##} or more",
@@ -92,8 +124,7 @@ public static class SaveTheBack
             }
         }
         double camber = Check.Within(input.CamberMm ?? 0, 0, w / 2, "camber_mm");
-        List<Pit> stopping = [.. input.Pits.Where(p => !InCorner(p, w, camber) && p.NearSideMm <= a.StoppingPitWithinMm + Whole.Slack
-            && p.DepthMm > a.StoppingPitDepthMm + Whole.Slack)];
+        List<Pit> stopping = [.. input.Pits.Where(p => Standing(p, w, camber, a) == PitStanding.Stops)];
         if (stopping.Count == 0)
         {
             return new SaveTheBackResult(0, 0, new Dictionary<string, BackWay>(), "nothing_to_do");

@@ -62,7 +62,10 @@ public static class StepGauges
                 Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
                     ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1))),
             ],
-            StepKey.EdgeSave => Reserve(facts, edge, a),
+            StepKey.EdgeSave =>
+            [
+                .. EdgeFacts.HasSection(tool) ? [Make("edges", "save_the_back", "Routes past the pits")] : Array.Empty<StepGauge>(), .. Reserve(facts, edge, a),
+            ],
             StepKey.SetMouth =>
             [
                 Make("edges", "mouth", "What the mouth becomes", ("bed_deg", bed),

@@ -15,14 +15,22 @@ namespace Foundling.Core.State;
 public sealed record EdgeFacts(PartDef Part, double ThicknessMm, double WidthMm, double? BedDeg, bool BevelUp, double? ReserveMm, string? WhyNotLifted,
     IReadOnlyList<Pit> Pits)
 {
-    /// <summary>True for an edge with a flat back and one bevel, which a section shows.</summary>
-    public static bool HasSection(ToolKind tool) => tool.Edges.Any() && tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Profiled or EdgeForm.FlatFace
-        or EdgeForm.Toothed;
+    /// <summary>True for an iron of even thickness with a back and one bevel, which a section shows.</summary>
+    public static bool HasSection(ToolKind tool) => tool.Edges.Any() && tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Profiled or EdgeForm.Toothed;
+
+    /// <summary>True for a blade that thins towards its edge, or is curved: it is measured behind its edge.</summary>
+    public static bool IsBlade(ToolKind tool) => tool.Edges.Any() && tool.Edge is EdgeForm.TwoBevels or EdgeForm.FlatFace or EdgeForm.Curved;
+
+    /// <summary>True for a plane whose iron stands in a mouth.</summary>
+    public static bool HasMouth(ToolKind tool) => tool.HasBed && !tool.HasSkate && tool.Edges.Any() && tool.Made(PartIds.Body)
+        && tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed or EdgeForm.Burr;
+
+    /// <summary>True for edges that come off a stone.</summary>
+    public static bool IsHoned(ToolKind tool) => tool.Edges.Any() && tool.Edge is not (EdgeForm.None or EdgeForm.Meeting or EdgeForm.SawTeeth);
 
     /// <summary>The edge of a tool; null for one without such an edge.</summary>
     public static EdgeFacts? Of(Facts facts, Assumptions a) => !HasSection(facts.Tool) || facts.Tool.Edges.FirstOrDefault() is not { } part ? null
         : new EdgeFacts(part, facts.Measured(MeasureIds.Thickness, part.Id) ?? a.UsualIronMm, facts.EdgeWidthMm(a),
             facts.Tool.HasBed ? facts.Tool.BedDeg : null, facts.Tool.BevelUp, facts.Steel(a)?.Reserve.ReserveMm, facts.Tool.WhyNotLifted,
-            [.. facts.Findings.Where(f => facts.Tool.Key(f.Part) == part.Id && f.Kind == FindingKind.Pitting).SelectMany(f => f.FromEdgeMm is double near
-                ? new[] { new Pit(Depths.Of(f, a), near + (f.SizeMm ?? a.PitWideMm), near) } : [])]);
+            EdgePits.Of(facts, part, a));
 }

@@ -8,7 +8,7 @@ namespace Foundling.Core.State;
 /// <param name="Reserve">Good steel and the sharpenings in it, once it is ground past the stopping pits.</param>
 /// <param name="LineMm">The line that was measured, from the edge, mm.</param>
 /// <param name="LineIs">What that line is, in words.</param>
-/// <param name="PitsMm">Pits near enough to the edge to stop a restoration, mm from the edge.</param>
+/// <param name="PitsMm">Pits near enough to the edge to stop a restoration: their far sides, mm from the edge.</param>
 /// <param name="SetbackMm">What is ground away to be past them, mm.</param>
 public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double LineMm, string LineIs, IReadOnlyList<double> PitsMm, double SetbackMm)
 {
@@ -28,11 +28,10 @@ public sealed record SteelLeft(PartDef Part, IronReserveResult Reserve, double L
         {
             return null;
         }
-        List<double> pits = [.. facts.Findings.Where(f => f.Part == part.Id && f.Kind == FindingKind.Pitting && f.FromEdgeMm < a.StoppingPitWithinMm)
-            .Select(f =>
-            f.FromEdgeMm!.Value)];
-        double setback = pits.Count == 0 ? 0 : pits.Max() + a.GrindPastPitMm;
+        List<Pit> pits = [.. EdgePits.Of(facts, part, a).Where(p => SaveTheBack.Stops(p, a))];
+        double setback = pits.Count == 0 ? 0 : pits.Max(p => p.FarSideMm) + a.GrindPastPitMm;
         IronReserveResult reserve = IronReserve.Of(new IronReserveInput(bit is null ? IronKind.Solid : IronKind.LaidOn, slot, bit, hard, setback), a);
-        return new SteelLeft(part, reserve, line, hard is not null ? "hard steel ends" : bit is not null ? "hard bit ends" : "slot ends", pits, setback);
+        return new SteelLeft(part, reserve, line, hard is not null ? "hard steel ends" : bit is not null ? "hard bit ends" : "slot ends",
+            [.. pits.Select(p => p.FarSideMm)], setback);
     }
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
 using Foundling.Core.Baths;
+using Foundling.Core.Edges;
 using Foundling.Core.Grits;
 using Foundling.Core.Keys;
 using Foundling.Core.Marks;
@@ -41,6 +42,10 @@ public static class ReferenceData
             r["symbol"], Year(r["year"]), Year(r["month"]), r["kind"] == "irregular", r["note"]))],
         [.. Rows("mark-forms.csv").Select(r => new MarkForm(r["key"], r["group"], r["forms"]))]));
 
+    private static readonly Lazy<IReadOnlyList<TemperColour>> LazyColours = new(() => [.. Rows("temper-colours.csv").Select(r => new TemperColour(r["colour"],
+        Number(r["temp_low_c"]), Number(r["temp_high_c"]), Year(r["hrc_low"])!.Value, Year(r["hrc_high"])!.Value,
+        Enum.Parse<HardnessKept>(r["hardness"], ignoreCase: true), r["meaning_for_edge"]))]);
+
     /// <summary>The sample lines a new shop's pattern book starts with; all invented.</summary>
     public static PatternBook Book => LazyBook.Value;
 
@@ -52,6 +57,9 @@ public static class ReferenceData
 
     /// <summary>What marks, materials and numbers say about years.</summary>
     public static MarkTables Marks => LazyMarks.Value;
+
+    /// <summary>Colours that heat leaves on steel, from cool to hot.</summary>
+    public static IReadOnlyList<TemperColour> Colours => LazyColours.Value;
 
     /// <summary>The rows of a shipped table by column name.</summary>
     public static IReadOnlyList<IReadOnlyDictionary<string, string>> Rows(string file)

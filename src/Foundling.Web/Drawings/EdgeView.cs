@@ -8,7 +8,7 @@ public sealed class EdgeView
     /// <summary>Width and height of the drawing, and where the edge stands in it.</summary>
     public const double Width = 760, Height = 380, EdgeX = 190, EdgeY = 300;
 
-    private const double Room = 250, Arc = 92;
+    private const double Room = 250, Arc = 92, Air = 26;
 
     /// <summary>Draws a section.</summary>
     /// <param name="input">The iron.</param>
@@ -24,12 +24,16 @@ public sealed class EdgeView
         ClearanceDeg = angles?.ClearanceDeg ?? 0;
         Clearance = ClearanceDeg > 0 ? ArcTo(0, ClearanceDeg, Arc * 2) : "";
         Cutting = ArcTo(0, CuttingDeg, Arc);
+        Top = Math.Max(0, EdgeY - Math.Max(section.Outline.Max(p => p[1]) * Times, Arc) - Air);
         BedDeg = input.BedDeg;
         BevelUp = input.BevelUp;
     }
 
     /// <summary>How many times as large as it is.</summary>
     public double Times { get; }
+
+    /// <summary>Where the drawing begins, from above: a flat one leaves the air out.</summary>
+    public double Top { get; }
 
     /// <summary>The iron.</summary>
     public string Iron { get; }
@@ -69,49 +73,4 @@ public sealed class EdgeView
         (double x2, double y2) = On(to);
         return $"M{Point(x1, y1)}A{Figure.N(radius)} {Figure.N(radius)} 0 0 0 {Point(x2, y2)}";
     }
-}
-
-/// <summary>The back of an iron with its pits and the line where hard steel ends, to scale.</summary>
-public sealed class BackView
-{
-    /// <summary>Width of the drawing.</summary>
-    public const double Width = 760;
-
-    private const double High = 200, Behind = 8;
-
-    /// <summary>Draws a back.</summary>
-    /// <param name="input">The iron and its pits.</param>
-    /// <param name="stoppingMm">From the edge to where pits no longer stop anything, mm.</param>
-    public BackView(SaveTheBackInput input, double stoppingMm)
-    {
-        LongMm = Math.Max(Math.Max(input.ReserveMm, stoppingMm), input.Pits.Select(p => p.FarSideMm).DefaultIfEmpty(0).Max()) + Behind;
-        Times = Math.Min(Width / LongMm, High / input.WidthMm);
-        Height = input.WidthMm * Times;
-        Line = input.ReserveMm * Times;
-        Stopping = stoppingMm * Times;
-        Drawn = LongMm * Times;
-        Pits = [.. input.Pits.Select(p => (p.NearSideMm * Times, (p.FromLeftMm ?? 0) * Times, Math.Max(2, (p.FarSideMm - p.NearSideMm) * Times),
-            ((p.ToLeftMm ?? input.WidthMm) - (p.FromLeftMm ?? 0)) * Times))];
-    }
-
-    /// <summary>How much of it is drawn, mm.</summary>
-    public double LongMm { get; }
-
-    /// <summary>How many times as large as it is.</summary>
-    public double Times { get; }
-
-    /// <summary>Height of the iron on the drawing.</summary>
-    public double Height { get; }
-
-    /// <summary>Length of it on the drawing.</summary>
-    public double Drawn { get; }
-
-    /// <summary>Where hard steel ends.</summary>
-    public double Line { get; }
-
-    /// <summary>Where pits no longer stop anything.</summary>
-    public double Stopping { get; }
-
-    /// <summary>Pits: x, y, width, height.</summary>
-    public IReadOnlyList<(double X, double Y, double W, double H)> Pits { get; }
 }

@@ -31,4 +31,14 @@ public abstract class BenchPageModel : PageModel
 
     /// <summary>True for a field somebody filled.</summary>
     protected static bool Given(string? text) => !string.IsNullOrWhiteSpace(text);
+
+    /// <summary>A line to type into, with its fault.</summary>
+    /// <param name="name">Its name in the address.</param>
+    /// <param name="label">What is typed.</param>
+    /// <param name="value">What stands in it.</param>
+    /// <param name="placeholder">What holds while it is empty.</param>
+    /// <param name="hint">A word more.</param>
+    /// <param name="number">Only figures go into it.</param>
+    public BenchField Field(string name, string label, string? value, string? placeholder = null, string? hint = null, bool number = false) =>
+        new(name, label, value, Faults.GetValueOrDefault(name), placeholder, hint, number);
 }

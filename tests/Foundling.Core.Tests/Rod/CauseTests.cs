@@ -193,4 +193,36 @@ public sealed class CauseTests
         Changed("survey_plate_mm", 0.012).ShouldBeEmpty("a survey keeps the plate it was taken on");
         Changed("sole_smoothing_zones_mm", 0.09).ShouldHaveSingleItem().ShouldBe("the figures the shop goes by");
     }
+
+    private static Found Pit(double depthMm, double nearMm, double wideMm) => Asking.F(PartIds.Iron, FindingKind.Pitting, 3) with { DepthMm = depthMm,
+        FromEdgeMm = nearMm, SizeMm = wideMm };
+
+    [Theory]
+    [InlineData(WayId.Lap, "lap")]
+    [InlineData(WayId.Shim, "shim")]
+    [InlineData(WayId.Grind, "grind_back")]
+    public void Pits_whose_place_is_known_give_the_step_the_minutes_of_its_route(WayId way, string route)
+    {
+        PlanQuestion q = Asking.Ask(AimKind.Work, Pit(0.1, 2, 1), Pit(0.04, 6, 2)).With(ChoiceId.Back, way);
+        Foundling.Core.Edges.SaveTheBackResult saved = EdgePits.Compare(q.Facts, q.Shop.Assumptions)!;
+        saved.StoppingPits.ShouldBe(2);
+        Deed step = Step(q, StepKey.EdgeSave)!;
+        step.Minutes.Likely.ShouldBe(saved.Ways[route].Minutes, 0.25, "to half a minute");
+        step.MetalRemovedMm.ShouldBe(way == WayId.Grind ? saved.Ways[route].SetbackMm : 0.1, 1e-9);
+        // What is harder on the stone takes longer, by the same rates.
+        Assumptions slow = q.Shop.Assumptions.With("glass_rate", 2).With("diamond_rate", 1).With("grinder_rate", 60);
+        Step(q with { Shop = q.Shop with { Assumptions = slow } }, StepKey.EdgeSave)!.Minutes.Likely.ShouldBeGreaterThan(step.Minutes.Likely);
+    }
+
+    [Fact]
+    public void The_route_that_is_advised_is_the_one_the_edge_bench_advises_where_all_is_measured()
+    {
+        PlanQuestion Of(double steelMm, double? depthMm) => Asking.Ask(AimKind.Work, Pit(0.1, 2, 1) with { DepthMm = depthMm }) is var q
+            ? q with { Facts = q.Facts with { Readings = [new Reading(PartIds.Iron, MeasureIds.EdgeToHardEnd, new Quantity(steelMm, Unit.Millimetres),
+                Instrument.Rule)] } } : q;
+        PlanQuestion known = Of(28, 0.1);
+        string advised = EdgePits.Compare(known.Facts, known.Shop.Assumptions)!.Recommend;
+        Foundling.Core.Rod.Ways.EdgeWays.RouteOf(known.Way(ChoiceId.Back)).ShouldBe(advised);
+        Of(28, null).Way(ChoiceId.Back).ShouldBe(WayId.Lap, "a depth that was only judged leaves the steel alone");
+    }
 }

@@ -118,9 +118,22 @@ internal static class EdgeRules
             return handling;
         }
         double volume = q.Edges.Sum(p => q.Facts.EdgeWidthMm(q.Shop.Assumptions) * Math.Max(1, q.Extents[p.Id].ThickMm)) * GroundMm(q);
-        double minutes = Edges.Edge.Minutes(volume, EdgeWays.GroundOn(q), q.Shop.Assumptions);
-        return (handling + new ThreePoint(minutes * q.Shop.Assumptions.OwnLowShare, minutes, minutes * q.Shop.Assumptions.OwnHighTimes)).Halves();
+        return (handling + Around(q, Edges.Edge.Minutes(volume, EdgeWays.GroundOn(q), q.Shop.Assumptions))).Halves();
     }
+
+    private static ThreePoint Around(PlanQuestion q, double minutes) =>
+        new(minutes * q.Shop.Assumptions.OwnLowShare, minutes, minutes * q.Shop.Assumptions.OwnHighTimes);
+
+    /// <summary>What the route past the pits takes where they are known, else what it takes as a rule.</summary>
+    private static ThreePoint Saving(PlanQuestion q, StepCase @case) =>
+        EdgeWays.Route(q) is { } route ? Around(q, route.Way.Minutes).Halves() : q.Minutes(StepKey.EdgeSave, @case);
+
+    private static string Route(PlanQuestion q) => EdgeWays.Route(q) is not { } route ? "" : q.Way(ChoiceId.Back) switch
+    {
+        WayId.Lap => $" {route.Saved.DeepestMm:0.0##} mm at the deepest, {route.Way.MetalMm3:0} mm³ of steel; the edge goes back {route.Way.SetbackMm:0.0#} mm.",
+        WayId.Shim => $" {route.Way.AngleDeg:0.0#}° passes under the deepest; the shine grows to {route.Way.LandMm:0.#} mm.",
+        _ => $" That is {route.Way.SetbackMm:0.#} mm, {route.Way.MetalMm3:0} mm³ of steel.",
+    };
 
     private static IReadOnlyList<Need> GroundOn(PlanQuestion q) => q.Way(ChoiceId.Grinding) switch
     {
@@ -251,23 +264,22 @@ internal static class EdgeRules
     {
         Deed deed = q.Way(ChoiceId.Back) switch
         {
-            WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Grind))
+            WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", Saving(q, StepCase.Grind))
             {
                 Needs = GroundOn(q),
-                How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Steel(q),
-                MetalRemovedMm = EdgeWays.Steel(q) is { SetbackMm: > 0 } s ? s.SetbackMm : q.Metal(StepKey.EdgeSave, StepCase.Grind),
+                How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Route(q) + Steel(q),
+                MetalRemovedMm = EdgeWays.Route(q)?.Way.SetbackMm ?? q.Metal(StepKey.EdgeSave, StepCase.Grind),
                 Reason = "There is steel enough, and the back is too deep to lap.",
             },
             WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace
                 ? "Pass under the pits with a feeler under the flat: a tiny back bevel" : "Pass under the pits with a shim: a tiny back bevel",
-                    q.Minutes(StepKey.EdgeSave,
-                StepCase.Shim))
+                    Saving(q, StepCase.Shim))
             {
                 Needs = [Need.Of(SupplyIds.Shim, 1), Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.FineStone)],
-                MetalRemovedMm = q.Metal(StepKey.EdgeSave, StepCase.Shim),
+                MetalRemovedMm = EdgeWays.Route(q)?.Saved.DeepestMm ?? q.Metal(StepKey.EdgeSave, StepCase.Shim),
                 How = "The back reasonably flat first. Shim under the far end, stroke crosswise until the shine passes the pits, the last strokes on the "
                     + "finest stone. "
-                    + "From now on always with the shim." + Steel(q),
+                    + "From now on always with the shim." + Route(q) + Steel(q),
                 Reason = "The least metal, and the pits stay behind the edge.",
             },
             WayId.Lift => new Deed(StepKey.EdgeSave, Stage.Edge, "Lift the back a hair and lap past the pits", q.Minutes(StepKey.EdgeSave, StepCase.Lift))
@@ -278,13 +290,13 @@ internal static class EdgeRules
             },
             _ => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"Stone the pits out of the last part of the {Face(q)}"
                 : q.Tool.BackGuides ? $"Lap the pits out of the {Face(q)}" : $"Lap the pits out of the last part of the {Face(q)}",
-                q.Minutes(StepKey.EdgeSave, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
+                Saving(q, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
             {
                 Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
                 How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : q.Tool.BackGuides ? "The whole back on a flat plate, never lifted, fresh paper often."
                     : "Only the last 12 mm, on a flat plate, fresh paper often.")
-                    + " Stop when the line at the edge is clean." + Steel(q),
-                MetalRemovedMm = q.Metal(StepKey.EdgeSave),
+                    + " Stop when the line at the edge is clean." + Route(q) + Steel(q),
+                MetalRemovedMm = EdgeWays.Route(q)?.Saved.DeepestMm ?? q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
             },
         };

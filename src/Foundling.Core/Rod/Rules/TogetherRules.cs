@@ -29,10 +29,8 @@ internal static class TogetherRules
         _ => "About a millimetre.",
     };
 
-    private static string FrogMoved(PlanQuestion q) => !q.Tool.Made(PartIds.Frog) ? ""
-        : q.Tool.Is(FormIds.FrogScrew) ? " The screw behind the frog moves it while its own screws are only snug; then see that it is square."
-        : q.Tool.Is(FormIds.NoFrogScrew) ? " No screw moves the frog: tap it, a rule laid across the mouth, until the gap is the same at both ends."
-        : "";
+    private static string FrogMoved(PlanQuestion q) => q.Tool.Made(PartIds.Frog) && (q.Tool.Is(FormIds.FrogScrew) || q.Tool.Is(FormIds.NoFrogScrew))
+        ? " " + Edges.MouthWords.Squared(q.Tool.Is(FormIds.FrogScrew), q.Tool.Is(FormIds.NoFrogScrew)) : "";
 
     // What was measured before it came apart is shown again where it is set.
     private static string AsFound(PlanQuestion q, MeasureId measure, string was, PartId part) =>

@@ -36,8 +36,27 @@ public static class EdgeWays
         new(WayId.Grind, "ground back past", "quick where there is steel to spare") { Kit = [SupplyIds.BenchGrinder], Closed = q => Steel(q) is { } s
             && s.Reserve.SharpeningsLeft < q.Shop.Assumptions.SharpeningsWorthSaving ? $"Only {s.Reserve.SharpeningsLeft} sharpenings would be left."
             : null },
-    ], q => Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * q.Shop.Assumptions.SharpeningsWorthSaving
+    ], q => Measured(q) is { } measured ? measured : Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * q.Shop.Assumptions.SharpeningsWorthSaving
         ? (WayId.Grind, "Pits that reach the edge are too deep to lap, and there is steel to spare.") : (WayId.Lap, "It costs minutes, not steel."));
+
+    /// <summary>What dealing with the pits takes by the way that was chosen, from where they are and how deep; null where that is not known.</summary>
+    public static (SaveTheBackResult Saved, BackWay Way)? Route(PlanQuestion q) => RouteOf(q.Way(ChoiceId.Back)) is { } key
+        && EdgePits.Compare(q.Facts, q.Shop.Assumptions, GroundOn(q)) is { } saved ? (saved, saved.Ways[key]) : null;
+
+    /// <summary>The route of a way past pits, as <see cref="SaveTheBackResult"/> calls it; null for a way that is not compared.</summary>
+    public static string? RouteOf(WayId way) => way switch { WayId.Lap => "lap", WayId.Shim => "shim", WayId.Grind => "grind_back", _ => null };
+
+    // What was measured decides; what was only judged leaves it to what costs no steel.
+    private static (WayId Way, string Why)? Measured(PlanQuestion q)
+    {
+        if (EdgeFacts.Of(q.Facts, q.Shop.Assumptions) is not { ReserveMm: not null } edge || EdgePits.Judged(q.Facts, edge.Part)
+            || EdgePits.Compare(q.Facts, q.Shop.Assumptions) is not { } saved)
+        {
+            return null;
+        }
+        WayId? way = new[] { WayId.Lap, WayId.Shim, WayId.Grind }.Where(w => RouteOf(w) == saved.Recommend).Cast<WayId?>().FirstOrDefault();
+        return way is WayId known ? (known, BackWords.Because(saved, q.Shop.Assumptions)) : null;
+    }
 
     private static readonly Choice Hold = new(ChoiceId.Hold, "Bevels are honed", "how the angle is held", Honed,
     [

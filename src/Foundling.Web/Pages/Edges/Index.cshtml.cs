@@ -17,13 +17,13 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>The edge bench: a section at work, to scale, and the back with its pits and what becomes of them. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : BenchPageModel
+public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags)
 {
     private const int MostHonings = 10_000;
 
-    /// <summary>The tag; null for none.</summary>
-    [BindProperty(SupportsGet = true, Name = "tag")]
-    public int? Number { get; set; }
+    private readonly ShopDesk _shop = shop;
+
+    private readonly TagBook _tags = tags;
 
     /// <summary>How thick the iron is.</summary>
     [BindProperty(SupportsGet = true)]
@@ -77,12 +77,17 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     [BindProperty(SupportsGet = true)]
     public string? Pits { get; set; }
 
+    /// <summary>How far out of square its edge is.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Square { get; set; }
+
+    /// <summary>What steel is ground on.</summary>
+    [BindProperty(SupportsGet = true)]
+    public GrindOn? On { get; set; }
+
     /// <summary>It is a chisel, whose whole back guides it.</summary>
     [BindProperty(SupportsGet = true)]
     public bool? Chisel { get; set; }
-
-    /// <summary>The tool; null for none.</summary>
-    public Tag? Of { get; private set; }
 
     /// <summary>The section; null where it cannot be drawn.</summary>
     public EdgeView? View { get; private set; }
@@ -111,35 +116,43 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     /// <summary>The bevel that is reckoned with, degrees.</summary>
     public double BevelDeg { get; private set; }
 
-    /// <summary>What the tag knows of its edge; null without a tag, and for an edge that no section shows.</summary>
-    public EdgeFacts? Known { get; private set; }
+    /// <summary>What grinding back asks of the hands; null where it is not compared.</summary>
+    public (GroundBack Metal, GrindHeat Heat)? Grinding { get; private set; }
+
+    /// <summary>What squaring the edge asks; null where it is square.</summary>
+    public (double Mm3, GrindHeat Heat)? Squared { get; private set; }
+
+    /// <summary>The pits as they were typed or are known.</summary>
+    public IReadOnlyList<Pit> Placed { get; private set; } = [];
+
+    /// <summary>What the tag knows of its edge; null without a tag.</summary>
+    public EdgeFacts? Edged { get; private set; }
+
+    /// <summary>Depths of pits are judged by their degree: nobody measured them.</summary>
+    public bool Judged { get; private set; }
 
     /// <summary>True where the iron works on a bed; without one it is drawn by itself.</summary>
-    public bool OnABed => Of is null || Known?.BedDeg is not null;
+    public bool OnABed => Of is null || Edged?.BedDeg is not null;
 
-    /// <summary>The shop's assumptions.</summary>
-    public Assumptions Assumed { get; private set; } = null!;
+    /// <inheritdoc />
+    public override string Here => "/edges";
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGet(CancellationToken cancel)
     {
-        Assumed = await shop.Assumed(cancel);
-        if (Number is int number)
+        if (await Load(cancel) is { } elsewhere)
         {
-            Of = await tags.Show(number, TagParts.Head, cancel);
-            if (Of is null || !Of.Tool().Edges.Any())
-            {
-                return NotFound();
-            }
-            Known = EdgeFacts.Of(Of.Facts(), Assumed);
-            if (Known is null)
-            {
-                return Page();
-            }
-            Fill(Known);
+            return elsewhere;
+        }
+        if (Known is { } known)
+        {
+            Edged = EdgeFacts.Of(known, Assumed)!;
+            Fill(known, Edged);
+            On ??= EdgeWays.GroundOn(await rods.Question(Of!, Of!.Aim ?? AimKind.Work, cancel));
         }
         Try("thick", Section);
         Try("pits", Save);
+        Try("square", SquareUp);
         return Page();
     }
 
@@ -181,10 +194,25 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             return;
         }
-        var input = new SaveTheBackInput(wide, units.Mm(Thick, "thickness_mm"), BevelDeg, steel, PitList(), Of is null ? Chisel == true
-            : Known!.WhyNotLifted is not null, CamberMm: units.MmOrNull(Camber, "camber_mm"));
+        Placed = PitList();
+        var input = new SaveTheBackInput(wide, units.Mm(Thick, "thickness_mm"), BevelDeg, steel, Placed, Of is null ? Chisel == true
+            : Edged!.WhyNotLifted is not null, GrindOn: On ?? GrindOn.BenchGrinder, CamberMm: units.MmOrNull(Camber, "camber_mm"));
         Saved = SaveTheBack.Compare(input, Assumed);
-        Back = new BackView(input, Assumed.StoppingPitWithinMm);
+        Back = new BackView(input, Assumed);
+        if (Saved.Ways.TryGetValue("grind_back", out BackWay? ground))
+        {
+            Grinding = (GroundBack.Of(wide, input.ThicknessMm, BevelDeg, ground.SetbackMm), GrindHeat.Of(ground.MetalMm3, input.GrindOn, Assumed));
+        }
+    }
+
+    private void SquareUp()
+    {
+        if (units.MmOrNull(Square, "out_of_square_mm") is double off and > 0 && Given(Wide) && Given(Thick))
+        {
+            GrindOn on = On ?? GrindOn.BenchGrinder;
+            SquareUpResult up = Edge.SquareUp(new SquareUpInput(units.Mm(Wide, "width_mm"), units.Mm(Thick, "thickness_mm"), off, on), Assumed);
+            Squared = (up.VolumeMm3, GrindHeat.Of(up.VolumeMm3, on, Assumed));
+        }
     }
 
     private List<Pit> PitList()
@@ -200,52 +228,64 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         return pits;
     }
 
-    /// <summary>Takes a route: the rod is made anew with it. A line of the steel that is another than the tag knows is kept as it was read.</summary>
-    public async Task<IActionResult> OnPostTake(string? route, string? steel, CancellationToken cancel)
+    /// <summary>Takes a route: the rod is made anew with it. Pits and the line of the steel that are others than the tag knows are kept with it.</summary>
+    public async Task<IActionResult> OnPostTake(string? route, string? steel, string? pits, string? camber, CancellationToken cancel)
     {
-        Assumed = await shop.Assumed(cancel);
-        if (Number is not int number || await tags.Find(number, cancel) is not { } tag || EdgeFacts.Of(tag.Facts(), Assumed) is not { } known)
+        Assumptions a = await _shop.Assumed(cancel);
+        if (Number is not int number || await _tags.Find(number, cancel) is not { } tag || EdgeFacts.Of(tag.Facts(), a) is not { } known)
         {
             return NotFound();
         }
         try
         {
-            WayId way = route switch { "lap" => WayId.Lap, "shim" => WayId.Shim, "grind_back" => WayId.Grind, _ => throw new InputException("unknown_route",
-                "route", route, "lap, shim or grind_back", "Choose one of the routes.") };
+            WayId way = new[] { WayId.Lap, WayId.Shim, WayId.Grind }.Where(w => EdgeWays.RouteOf(w) == route).Cast<WayId?>().FirstOrDefault()
+                ?? throw new InputException("unknown_route", "route", route, "lap, shim or grind_back", "Choose one of the routes.");
+            DateTimeOffset now = time.GetUtcNow();
+            if (Given(pits) && pits!.ReplaceLineEndings("\n") != Written(known))
+            {
+                Pits = pits;
+                double cut = units.MmOrNull(camber, "camber_mm") ?? 0;
+                // What goes with a corner anyway is no fault of the iron.
+                PitNotes.Put(tag, known.Part, [.. PitList().Where(p => SaveTheBack.Standing(p, known.WidthMm, cut, a) != PitStanding.InCorner)], a, now);
+            }
             PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
             if (!Choices.Find(ChoiceId.Back).Asked(question))
             {
                 throw new InputException("no_pits_found", "route", route, "pits that stop the edge",
-                    "The rod deals with pits that were found: note them under State, where they are and how deep, and take the route then.");
+                    "No pit that was found stops this edge: put them where they are, and take the route then.");
             }
-            string was = $"{KeyText.Of(ChoiceId.Back)}={KeyText.Of(question.Way(ChoiceId.Back))}";
+            string was = question.Way(ChoiceId.Back) == way ? "" : $"?was={KeyText.Of(ChoiceId.Back)}%3D{KeyText.Of(question.Way(ChoiceId.Back))}";
             if (Given(steel) && steel != units.InField(known.ReserveMm))
             {
-                DateTimeOffset now = time.GetUtcNow();
                 tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = known.Part.Id, Kind = MeasureIds.EdgeToHardEnd, Value = units.Mm(steel,
-                    "reserve_mm"), Instrument = Instrument.Rule, At = now, UncertaintyMm = MeasureKinds.UncertaintyMm(Instrument.Rule, Assumed) });
+                    "reserve_mm"), Instrument = Instrument.Rule, At = now, UncertaintyMm = MeasureKinds.UncertaintyMm(Instrument.Rule, a) });
             }
             await rods.Choose(tag, KeyText.Of(ChoiceId.Back), KeyText.Of(way), cancel);
-            return LocalRedirect($"/tag/{number}/rod?was={Uri.EscapeDataString(was)}");
+            return LocalRedirect($"/tag/{number}/rod{was}");
         }
         catch (InputException fault)
         {
-            Steel = steel;
+            (Steel, Pits, Camber) = (steel, pits, camber);
             IActionResult shown = await OnGet(cancel);
             Faults["pits"] = fault.Sentence;
             return shown;
         }
     }
 
+    private string Written(EdgeFacts known) =>
+        string.Join('\n', known.Pits.Select(p => $"{units.InField(p.DepthMm)} {units.InField(p.NearSideMm)} {units.InField(p.FarSideMm)}"));
+
     // What the tag knows stands in the fields that nobody filled.
-    private void Fill(EdgeFacts known)
+    private void Fill(Facts facts, EdgeFacts known)
     {
         Thick ??= units.InField(known.ThicknessMm);
         Wide ??= units.InField(known.WidthMm);
         Bed ??= known.BedDeg?.ToString("0.##", CultureInfo.InvariantCulture);
         Up ??= known.BevelUp;
         Steel ??= units.InField(known.ReserveMm);
-        Pits ??= string.Join('\n', known.Pits.Select(p => $"{units.InField(p.DepthMm)} {units.InField(p.NearSideMm)} {units.InField(p.FarSideMm)}"));
+        Square ??= units.InField(facts.Measured(MeasureIds.OutOfSquare, known.Part.Id));
+        Judged = Pits is null && EdgePits.Judged(facts, known.Part);
+        Pits ??= Written(known);
     }
 
     /// <inheritdoc />
@@ -253,6 +293,6 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     {
         "thickness_mm" => "thick", "width_mm" => "wide", "bed_deg" => "bed", "bevel_deg" => "bevel", "bevel_face_mm" => "face",
         "secondary_bevel_deg" => "second", "honings" => "honings", "shim_mm" => "shim", "edge_to_shim_mm" => "behind",
-        "sagitta_mm" or "camber_mm" => "camber", "reserve_mm" => "steel", _ => otherwise,
+        "sagitta_mm" or "camber_mm" => "camber", "reserve_mm" => "steel", "out_of_square_mm" => "square", _ => otherwise,
     };
 }

@@ -72,15 +72,18 @@ public sealed class IndexModel(PatternShelf patterns, ShopDesk shop) : PageModel
     }
 
     /// <summary>Where the gauge of a step is worked: on a bench of its own, which the tag fills in, or here, filled in.</summary>
-    public static string AddressOf(StepGauge gauge, int tag) => PageOf(gauge.Gauge) is ("/edges" or "/saws") and string bench ? $"{bench}?tag={tag}"
-        : gauge.Address;
-
-    private static readonly HashSet<string> OnBench = ["bevel", "shim", "angles", "save_the_back", "camber", "secondary_bevel"];
+    public static string AddressOf(StepGauge gauge, int tag) => gauge.Gauge.File is "edges" or "saws" ? $"{PageOf(gauge.Gauge)}?tag={tag}" : gauge.Address;
 
     /// <summary>Where a gauge is worked that has a room of its own; null for one that is worked here.</summary>
     public static string? PageOf(Gauge gauge) => gauge is { File: "grits" } or { File: "sole", Calculation: "plate" } ? "/grits"
         : gauge.File == "saws" ? "/saws"
-        : gauge.File == "edges" && OnBench.Contains(gauge.Calculation) ? "/edges"
+        : gauge.File == "edges" ? gauge.Calculation switch
+        {
+            "knife_angle" => "/edges/blade",
+            "mouth" => "/edges/mouth",
+            "stop_jaws" => "/edges/cutters",
+            _ => "/edges",
+        }
         : gauge.File != "baths" ? null : gauge.Calculation switch
     {
         "blasting" => "/baths/blasting",

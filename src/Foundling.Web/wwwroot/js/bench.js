@@ -12,7 +12,7 @@ let waiting = 0;
 const form = (from) => /** @type {HTMLFormElement | null} */ (from?.closest('form[data-module~="bench"]') ?? null);
 
 /** @param {HTMLFormElement} bench @param {number} pause */
-function soon(bench, pause) {
+export function soon(bench, pause) {
   clearTimeout(waiting);
   waiting = setTimeout(() => ask(bench, bench.dataset.shown ?? ''), pause);
 }
@@ -29,6 +29,24 @@ function type(knob, value) {
   soon(bench, 0);
 }
 
+/** Types a place into the field of a point that goes anywhere. @param {SVGElement} knob @param {{x: number, y: number}} p */
+function put(knob, p) {
+  const bench = form(knob), field = /** @type {HTMLInputElement | null} */ (bench?.elements.namedItem(knob.dataset.field ?? '') ?? null);
+  const box = /** @type {SVGSVGElement | null} */ (knob.closest('svg'))?.viewBox.baseVal;
+  if (!bench || !field || !box) return;
+  const x = Math.round(Math.min(box.width, Math.max(0, p.x))), y = Math.round(Math.min(box.height, Math.max(0, p.y)));
+  field.value = `${x} ${y}`;
+  knob.dataset.now = field.value;
+  knob.setAttribute('transform', `translate(${x} ${y})`);
+  soon(bench, PAUSE / 2);
+}
+
+/** Where such a point is. @param {SVGElement} knob */
+function where(knob) {
+  const [x, y] = (knob.dataset.now ?? knob.getAttribute('transform')?.replace(/[^\d. -]/g, '') ?? '0 0').trim().split(/\s+/).map(Number);
+  return { x, y };
+}
+
 export function start() {
   /** @type {SVGElement | null} */
   let held = null;
@@ -39,7 +57,7 @@ export function start() {
     const p = place(svg, event);
     if (knob.dataset.hinge) {
       const [hx, hy, zero, turn] = knob.dataset.hinge.split(/\s+/).map(Number);
-      return turn * ((Math.atan2(hy - p.y, p.x - hx) * 180) / Math.PI - zero);
+      return turn * Number(knob.dataset.per ?? 1) * ((Math.atan2(hy - p.y, p.x - hx) * 180) / Math.PI - zero);
     }
     const [from, per] = (knob.dataset.along ?? '0 1').split(' ').map(Number);
     return (p.x - from) / per;
@@ -56,7 +74,9 @@ export function start() {
     held.setPointerCapture(event.pointerId);
   });
   document.addEventListener('pointermove', (event) => {
-    if (held?.isConnected) type(held, at(held, event));
+    const svg = /** @type {SVGSVGElement | null} */ (held?.closest('svg') ?? null);
+    if (held?.isConnected && svg && 'xy' in held.dataset) put(held, place(svg, event));
+    else if (held?.isConnected) type(held, at(held, event));
     // The drawing was exchanged under the finger: the same point of the new one goes on.
     else if (held) held = document.querySelector(`[data-field="${CSS.escape(held.dataset.field ?? '')}"]`);
   });
@@ -66,6 +86,11 @@ export function start() {
     const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
     if (!knob || !way) return;
     event.preventDefault();
+    if ('xy' in knob.dataset) {
+      const step = Number(knob.dataset.step) * (event.shiftKey ? 5 : 1), p = where(knob), across = event.key === 'ArrowLeft' || event.key === 'ArrowRight';
+      put(knob, { x: p.x + (across ? way * step : 0), y: p.y - (across ? 0 : way * step) });
+      return;
+    }
     // The drawing comes a moment later than the keys: where they moved it last counts.
     type(knob, Number(knob.dataset.now ?? knob.getAttribute('aria-valuenow')) + (way * Number(knob.dataset.step) * (event.shiftKey ? 5 : 1)));
   });

@@ -1,0 +1,83 @@
+/** Pits on the drawn back of an iron: tapped, dragged, or moved with the keys. They stand in their field, one on a line. */
+import { soon } from './bench.js';
+import { place } from './place.js';
+
+const ALONG = 0.5, DEEPER = 0.01, NEW = { deep: 0.05, half: 1, across: 2 };
+
+/** The drawing, its bench and the field of the pits. @param {Element} from */
+function parts(from) {
+  const bench = /** @type {HTMLFormElement | null} */ (from.closest('form[data-module~="pits"]'));
+  const svg = /** @type {SVGSVGElement | null} */ (bench?.querySelector('svg[data-times]') ?? null);
+  const field = /** @type {HTMLTextAreaElement | null} */ (bench?.elements.namedItem('pits') ?? null);
+  return bench && svg && field ? { bench, svg, field, mm: Number(svg.dataset.mm), wide: Number(svg.dataset.wide), times: Number(svg.dataset.times) } : null;
+}
+
+/** The pits as they are typed, in mm. @param {NonNullable<ReturnType<typeof parts>>} of */
+const read = (of) => of.field.value.split(/[\n;]/).map((l) => l.trim()).filter(Boolean).map((l) => l.split(/\s+/).map((v) => Number(v) * of.mm));
+
+/** @param {NonNullable<ReturnType<typeof parts>>} of @param {number[][]} pits */
+function write(of, pits) {
+  of.field.value = pits.map((p) => p.map((v) => String(Number((v / of.mm).toFixed(4)))).join(' ')).join('\n');
+  soon(of.bench, 0);
+}
+
+/** Moves a pit, mm; it stays on the iron. @param {number[]} pit @param {number} along @param {number} across @param {number} wide */
+function move(pit, along, across, wide) {
+  const [deep, near, far, from, to] = pit, by = Math.max(-near, along);
+  if (from === undefined || to === undefined) return [deep, near + by, far + by];
+  const side = Math.min(Math.max(across, -from), wide - to);
+  return [deep, near + by, far + by, from + side, to + side];
+}
+
+/** @param {NonNullable<ReturnType<typeof parts>>} of @param {number} x @param {number} y mm from the edge and the left side */
+function add(of, x, y) {
+  const at = Math.max(NEW.half, x), middle = Math.min(Math.max(y, NEW.across), of.wide - NEW.across);
+  write(of, [...read(of), [NEW.deep, at - NEW.half, at + NEW.half, Math.max(0, middle - NEW.across), Math.min(of.wide, middle + NEW.across)]]);
+}
+
+export function start() {
+  /** @type {{index: number, x: number, y: number} | null} */
+  let held = null;
+  document.addEventListener('click', (event) => {
+    const target = event.target instanceof Element ? event.target : null, of = target && parts(target);
+    if (!target || !of) return;
+    if (target.closest('[data-add-pit]')) add(of, Number(NEW.half) * 3, of.wide / 2);
+    if (target.closest('[data-blank]')) {
+      const p = place(of.svg, /** @type {MouseEvent} */ (event));
+      add(of, p.x / of.times, p.y / of.times);
+    }
+  });
+  document.addEventListener('pointerdown', (event) => {
+    const pit = event.target instanceof Element ? /** @type {SVGElement | null} */ (event.target.closest('[data-pit]')) : null, of = pit && parts(pit);
+    if (!pit || !of) return;
+    event.preventDefault();
+    pit.focus();
+    const p = place(of.svg, event);
+    held = { index: Number(pit.dataset.pit), x: p.x, y: p.y };
+  });
+  document.addEventListener('pointermove', (event) => {
+    const svg = /** @type {SVGSVGElement | null} */ (held && document.querySelector('svg[data-times]')), of = svg && parts(svg);
+    if (!held || !of) return;
+    const p = place(of.svg, event), pits = read(of), pit = pits[held.index];
+    const steps = (/** @type {number} */ d) => Math.round(d / of.times / ALONG) * ALONG, along = steps(p.x - held.x), across = steps(p.y - held.y);
+    if (!pit || (along === 0 && across === 0)) return;
+    pits[held.index] = move(pit, along, across, of.wide);
+    held = { index: held.index, x: held.x + along * of.times, y: held.y + across * of.times };
+    write(of, pits);
+  });
+  document.addEventListener('pointerup', () => { held = null; });
+  document.addEventListener('keydown', (event) => {
+    const pit = event.target instanceof Element ? /** @type {SVGElement | null} */ (event.target.closest('[data-pit]')) : null, of = pit && parts(pit);
+    if (!pit || !of) return;
+    const pits = read(of), index = Number(pit.dataset.pit), it = pits[index];
+    if (!it) return;
+    const way = { ArrowLeft: [-ALONG, 0], ArrowRight: [ALONG, 0], ArrowUp: [0, -ALONG], ArrowDown: [0, ALONG] }[event.key];
+    if (way) pits[index] = move(it, way[0], way[1], of.wide);
+    else if (event.key === '+' || event.key === '=') it[0] += DEEPER;
+    else if (event.key === '-') it[0] = Math.max(DEEPER, it[0] - DEEPER);
+    else if (event.key === 'Delete') pits.splice(index, 1);
+    else return;
+    event.preventDefault();
+    write(of, pits);
+  });
+}
