@@ -220,6 +220,7 @@ public sealed partial record Assumptions
     [Assumed("mm", "an iron needs room across to be set straight")] public double IronPlayMm { get; init; } = 0.5;
     [Assumed("mm", "a yoke must reach past the iron by")] public double YokeHoldMm { get; init; } = 1;
     [Assumed("mm", "a cap iron's screw must be longer than the iron is thick by")] public double CapScrewHoldMm { get; init; } = 2;
+    [Assumed("um", "an etch is rubbed with no coarser grain than")] public double EtchCoarsestUm { get; init; } = 36;
     [Assumed("", "a chip nobody measured takes this share of the face")] public double ChipShare { get; init; } = 0.2;
     [Assumed("", "a chip over more of the face leaves too little to cut with")] public double ChipMostShare { get; init; } = 1 / 3.0;
     [Assumed("HB", "hardness of mild rod and wire")] public double MildHb { get; init; } = 150;

@@ -60,7 +60,8 @@ public sealed partial class SawPageTests(DemoHost host) : IClassFixture<DemoHost
         List<double[]> lines = Lines(pdf);
         const double Mm = 72 / 25.4;
         // The check rule is the one long level line that is no rim.
-        lines.Count(l => Math.Abs(l[1] - l[3]) < 0.01 && Math.Abs(Math.Abs(l[2] - l[0]) - (100 * Mm)) < 0.02).ShouldBe(1, "100 mm of the rule are 100 mm on paper");
+        lines.Count(l => Math.Abs(l[1] - l[3]) < 0.01 && Math.Abs(Math.Abs(l[2] - l[0]) - (100 * Mm)) < 0.02).ShouldBe(1,
+          "100 mm of the rule are 100 mm on paper");
         double pitch = 25.4 / 8 * Mm;
         double[] marks = [.. lines.Where(l => Math.Abs(l[0] - l[2]) < 0.01 && Math.Abs(Math.Abs(l[3] - l[1]) - (5 * Mm)) < 0.02).Select(l => l[0]).Order()];
         marks.Length.ShouldBeGreaterThan(60);
@@ -115,4 +116,30 @@ public sealed partial class SawPageTests(DemoHost host) : IClassFixture<DemoHost
 
     [GeneratedRegex(@"-?\d+(\.\d+)?")]
     private static partial Regex Numbers();
+
+    [Fact]
+    public async Task An_etch_bounds_the_grit_and_nuts_have_their_turns()
+    {
+        AngleSharp.Html.Dom.IHtmlDocument page = await host.Visit().Page("/saws?points=8&etch=0.06&nuts=3&long=660&breast=4");
+        page.QuerySelector("[data-etch]")!.TextContent.ShouldContain("no more than 20 µm may go");
+        page.QuerySelectorAll("svg .nut").Length.ShouldBe(3);
+        page.QuerySelector("svg .plate").ShouldNotBeNull("the breasted line is drawn");
+        (await host.Visit().Page("/saws?points=8&etch=0.0001")).QuerySelector("[data-etch]")!.TextContent.ShouldContain("nothing that is here spares it");
+        (await host.Visit().Page("/saws?points=8&etch=-1")).QuerySelector("#etch-fault")!.TextContent.ShouldContain("-1");
+        (await host.Visit().Page("/saws?points=8&nuts=40")).QuerySelector("#nuts-fault")!.TextContent.ShouldContain("40");
+        (await host.Visit().Page("/saws?tag=22")).QuerySelectorAll("svg .nut").Length.ShouldBeGreaterThan(1, "its kind says how many it has");
+    }
+
+    [Fact]
+    public async Task Teeth_are_counted_on_a_photograph_and_go_to_the_bench()
+    {
+        AngleSharp.Html.Dom.IHtmlDocument page = await host.Visit()
+            .Page("/saws/photo?tag=22&one=0 200&two=400 200&long=100&tips=10 190;30 190;50 192;90 190;110 196");
+        page.QuerySelector("[data-missing]")!.TextContent.ShouldBe("1");
+        string use = page.QuerySelector("a.btn.do")!.GetAttribute("href")!;
+        use.ShouldContain("heights=2.5%202.5%202%200%202.5%201");
+        (await host.Visit().Page(use)).QuerySelector("[data-jointed]").ShouldNotBeNull();
+        (await host.Visit().Page("/saws/photo?tag=22&one=0 0&two=1 0&long=100&tips=10 190")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("apart");
+        (await host.Visit().Get("/saws/photo?tag=31")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+    }
 }

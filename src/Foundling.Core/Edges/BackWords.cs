@@ -57,6 +57,10 @@ public static class BackWords
     public static string Wedge(double includedDeg, Assumptions a) => includedDeg < a.WedgeKeenDeg ? "keen: it bites deep, and bends or chips on knots"
         : includedDeg > a.WedgeStoutDeg ? "stout: it splits and lasts, and glances off" : "";
 
+    /// <summary>When the edge of a head is made.</summary>
+    public const string BeforeTheHaft = "Edge first, covered, then hung: a head without its haft is held and ground more easily, and hands work round the edge "
+        + "while it is hung.";
+
     /// <summary>What a pit means for the edge, in words.</summary>
     public static string Of(PitStanding standing) => standing switch
     {

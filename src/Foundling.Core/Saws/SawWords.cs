@@ -21,4 +21,16 @@ public static class SawWords
 
     /// <summary>What fleam suits which cut.</summary>
     public const string Fleam = "how far the file is swung aslant: 0 to rip, 15 to 25 to crosscut";
+
+    /// <summary>How nuts are brought up.</summary>
+    public const string Nuts =
+      "Start every nut before any is tight; then snug them in this turn, a little at a time, until all slots lie in line along the grain. "
+        + "Soft brass strips: a driver that fills the slot, or pins for split nuts, and no more than snug.";
+
+    /// <summary>What comes before a file touches a saw.</summary>
+    public static IReadOnlyList<string> Before { get; } =
+    [
+        "Look for the etch with oil and a bright light first; what is over it is rubbed only as coarse as it can bear.",
+        "Straighten the plate before the teeth are set, and joint before they are shaped.", "Each nut goes back where it came from.",
+    ];
 }

@@ -1,4 +1,5 @@
 using CsCheck;
+using Foundling.Core.Grits;
 using Foundling.Core.Saws;
 
 namespace Foundling.Core.Tests.Saws;
@@ -119,4 +120,61 @@ public sealed class SawTests
         (rule.X2 - rule.X1).ShouldBe(100);
         strip.Lines.ShouldAllBe(l => l.X1 >= 0 && l.X2 >= -1e-9 && l.X1 <= 200 + 1e-9 && l.X2 <= 200 + 1e-9 && l.Y1 >= 0 && l.Y2 <= strip.HeightMm);
     }, iter: 200);
+
+    [Fact]
+    public void Teeth_on_a_photograph_are_those_that_stand_there_however_it_was_held() => Gen.Select(Gen.Double[0, 6.2], Gen.Double[0.5, 8], Gen.Double[2, 6],
+        Gen.Double[0.3, 4].List[4, 30], Gen.Int[0, 29]).Sample((turn, perMm, pitch, heights, gone) =>
+    {
+        (double X, double Y) At(double along, double high) => (800 + (perMm * ((along * Math.Cos(turn)) - (high * Math.Sin(turn)))),
+            600 + (perMm * ((along * Math.Sin(turn)) + (high * Math.Cos(turn)))));
+        int missing = 1 + (gone % (heights.Count - 2));
+        List<(double, double)> tips = [.. heights.Select((h, i) => (h, i)).Where(t => t.i != missing).Select(t => At(pitch * (t.i + 0.5), t.h))];
+        double length = 100 / perMm;
+        tips.Reverse();
+        TeethOnPhoto read = TeethOnPhoto.Of(At(0, 0), At(length, 0), length, tips);
+        read.HeightsMm.Count.ShouldBe(heights.Count);
+        read.HeightsMm[missing].ShouldBe(0);
+        read.Missing.ShouldBe(1);
+        for (int i = 0; i < heights.Count; i++)
+        {
+            if (i != missing)
+            {
+                read.HeightsMm[i].ShouldBe(heights[i], 1e-6);
+            }
+        }
+        read.Ppi!.Value.ShouldBe((25.4 / pitch) + 1, 1e-6);
+    }, iter: 300);
+
+    [Fact]
+    public void A_photograph_that_cannot_be_measured_is_refused()
+    {
+        Should.Throw<InputException>(() => TeethOnPhoto.Of((0, 0), (5, 0), 100, [(1, 1)])).ErrorKey.ShouldBe("line_too_short");
+        Should.Throw<InputException>(() => TeethOnPhoto.Of((0, 0), (500, 0), 100, [(1, 1), (1, 9)])).ErrorKey.ShouldBe("tips_too_near");
+        TeethOnPhoto.Of((0, 0), (500, 0), 100, [(1, 10)]).Ppi.ShouldBeNull();
+    }
+
+    [Fact]
+    public void Nuts_are_brought_up_from_the_middle_outwards_each_in_its_turn()
+    {
+        NutOrder.Of(1).ShouldBe([1]);
+        NutOrder.Of(3).ShouldBe([2, 1, 3]);
+        NutOrder.Of(5).ShouldBe([4, 2, 1, 3, 5]);
+        for (int n = 1; n <= 12; n++)
+        {
+            NutOrder.Of(n).Order().ShouldBe(Enumerable.Range(1, n));
+        }
+        Should.Throw<InputException>(() => NutOrder.Of(0));
+    }
+
+    [Fact]
+    public void Over_an_etch_nothing_goes_that_is_coarser_than_it_bears() => Gen.Select(Gen.Double[0.002, 0.4], Gen.Double[1, 300].List[0, 12])
+        .Sample((depth, sizes) =>
+    {
+        Assumptions a = Assumptions.Standard;
+        List<LadderAbrasive> owned = [.. sizes.Select((um, i) => new LadderAbrasive($"sheet {i}", um))];
+        EtchWatch watch = EtchWatch.Of(depth, owned, a);
+        bool Spares(LadderAbrasive o) => o.MeanUm <= a.EtchCoarsestUm && o.MeanUm * a.ScratchShare * a.ScratchTimes <= watch.LimitUm;
+        watch.LimitUm.ShouldBeLessThan(depth * 1000);
+        owned.Where(Spares).Select(o => o.MeanUm).DefaultIfEmpty(0).Max().ShouldBe(owned.FirstOrDefault(o => o.Name == watch.Coarsest)?.MeanUm ?? 0);
+    });
 }

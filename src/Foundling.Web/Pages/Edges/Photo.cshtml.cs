@@ -79,10 +79,8 @@ public sealed class PhotoModel(ShopDesk shop, TagBook tags, ViewUnits units) : E
 
     private (string, double, double, string) Point(string field, string? typed, double x, double y, string name)
     {
-        string[] at = (typed ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        bool read = at.Length == 2 && double.TryParse(at[0], NumberStyles.Float, CultureInfo.InvariantCulture, out x)
-            & double.TryParse(at[1], NumberStyles.Float, CultureInfo.InvariantCulture, out y);
-        return (field, Math.Clamp(read || at.Length == 0 ? x : 0, 0, Shown!.Width), Math.Clamp(read || at.Length == 0 ? y : 0, 0, Shown.Height), name);
+        (x, y) = PhotoPoints.One(typed, (x, y), Shown!.Width, Shown.Height);
+        return (field, x, y, name);
     }
 
     /// <inheritdoc />

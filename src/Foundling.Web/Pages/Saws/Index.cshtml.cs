@@ -1,11 +1,15 @@
 using System.Globalization;
 using Foundling.Core;
+using Foundling.Core.Grits;
 using Foundling.Core.Saws;
+using Foundling.Core.Shelves;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
+using Foundling.Data.Reference;
 using Foundling.Data.Shop;
+using Foundling.Data.Stores;
 using Foundling.Data.Tags;
 using Foundling.Web.Drawings;
 using Foundling.Web.Services;
@@ -14,7 +18,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Saws;
 
 /// <summary>The saw bench: teeth to scale, the file that cuts them, set, jointing, straightness, and a strip to file by. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : BenchPageModel
+public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, ViewUnits units, TimeProvider time) : BenchPageModel
 {
     private const int MostTeeth = 400;
     private const double UsualStripMm = 200;
@@ -70,6 +74,23 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
     /// <summary>How far the middle of a breasted tooth line stands out.</summary>
     [BindProperty(SupportsGet = true)]
     public string? Breast { get; set; }
+
+    /// <summary>How deep the etch is.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Etch { get; set; }
+
+    /// <summary>How many nuts its handle has.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Nuts { get; set; }
+
+    /// <summary>What may go over the etch; null where there is none.</summary>
+    public EtchWatch? Spared { get; private set; }
+
+    /// <summary>The turn of each nut; empty where nobody said how many.</summary>
+    public IReadOnlyList<int> Turns { get; private set; } = [];
+
+    /// <summary>Length and rise of a breasted tooth line, mm.</summary>
+    public (double Long, double Rise)? Line { get; private set; }
 
     /// <summary>The saw; null for none.</summary>
     public Tag? Of { get; private set; }
@@ -132,7 +153,20 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         }
         if (Given(Breast) && Given(Long))
         {
-            Try("breast", () => Breasted = Straightness.Breast(new BreastInput(units.Mm(Long, "chord_mm"), units.Mm(Breast, "sagitta_mm"))));
+            Try("breast", () =>
+            {
+                Line = (units.Mm(Long, "chord_mm"), units.Mm(Breast, "sagitta_mm"));
+                Breasted = Straightness.Breast(new BreastInput(Line.Value.Long, Line.Value.Rise));
+            });
+        }
+        if (Given(Etch))
+        {
+            IReadOnlyList<LadderAbrasive> owned = [.. Drawer.Of(await stores.Shelves(cancel), ReferenceData.Grits).Select(o => o.Abrasive)];
+            Try("etch", () => Spared = EtchWatch.Of(units.Mm(Etch, "stamp_depth_mm"), owned, a));
+        }
+        if (Given(Nuts))
+        {
+            Try("nuts", () => Turns = NutOrder.Of((int)(Typed.NumberOrNull(Nuts, "nuts") ?? 0)));
         }
         return Page();
     }
@@ -204,7 +238,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         {
             return null;
         }
-        Of = await tags.Show(number, TagParts.Head, cancel);
+        Of = await tags.Show(number, TagParts.Head | TagParts.Pictures, cancel);
         if (Of?.Tool() is not { Family: Family.Saw } tool)
         {
             return NotFound();
@@ -214,6 +248,10 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         Rake ??= tool.File.Teeth?.RakeDeg.ToString("0.##", CultureInfo.InvariantCulture);
         Plate ??= units.InField(facts.Measured(MeasureIds.Thickness, PartIds.Plate));
         Long ??= units.InField(facts.LengthMm);
+        Nuts ??= tool.File.Parts.FirstOrDefault(p => p.Part == PartIds.SawNuts)?.Pieces?.ToString(CultureInfo.InvariantCulture);
+        Assumptions a = await shop.Assumed(cancel);
+        Etch ??= units.InField(facts.Findings.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0 && tool.Key(f.Part) == tool.Part(PartIds.Plate)?.Id)
+            .Select(f => (double?)Depths.Of(f, a)).Min());
         return null;
     }
 
@@ -221,7 +259,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
     protected override string FieldOf(string input, string otherwise) => input switch
     {
         "rake_deg" => "rake", "fleam_deg" => "fleam", "slope_deg" => "slope", "toothed_length_mm" or "length_mm" or "chord_mm" => "long",
-        "plate_mm" => "plate", _ => otherwise,
+        "plate_mm" => "plate", "stamp_depth_mm" => "etch", _ => otherwise,
     };
 
     private ToothInput Read() => new(null, Typed.NumberOrNull(Points, "ppi"), Typed.NumberOrNull(Rake, "rake_deg") ?? 0,
