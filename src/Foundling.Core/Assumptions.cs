@@ -221,11 +221,9 @@ public sealed partial record Assumptions
     [Assumed("mm", "a yoke must reach past the iron by")] public double YokeHoldMm { get; init; } = 1;
     [Assumed("mm", "a cap iron's screw must be longer than the iron is thick by")] public double CapScrewHoldMm { get; init; } = 2;
     [Assumed("um", "an etch is rubbed with no coarser grain than")] public double EtchCoarsestUm { get; init; } = 36;
+    [Assumed("mm", "teeth of a toothed iron stay deeper than")] public double ToothedLeastMm { get; init; } = 0.2;
     [Assumed("", "a chip nobody measured takes this share of the face")] public double ChipShare { get; init; } = 0.2;
     [Assumed("", "a chip over more of the face leaves too little to cut with")] public double ChipMostShare { get; init; } = 1 / 3.0;
-    [Assumed("HB", "hardness of mild rod and wire")] public double MildHb { get; init; } = 150;
-    [Assumed("HB", "hardness of bolts and hard wire")] public double BoltHb { get; init; } = 300;
-    [Assumed("HB", "hardness of spring wire and hardened chain")] public double SpringHb { get; init; } = 450;
     [Assumed("s", "a pair whose spring takes longer to open it is drawn up too far")] public double OpeningSlowS { get; init; } = 1.5;
     [Assumed("times", "a burr is turned anew before its bevel is filed again")] public double BurrRenewals { get; init; } = 6;
     [Assumed("mm", "a stone nobody measured is so wide")] public double UsualStoneMm { get; init; } = 50;

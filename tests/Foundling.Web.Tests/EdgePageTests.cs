@@ -138,6 +138,20 @@ public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHos
         page.QuerySelectorAll("nav.leaves a").Length.ShouldBe(0, "one bench needs no leaves");
     }
 
+    [Theory]
+    [InlineData(30, "/edges?tag=30", "At the bottom of a groove nobody sees a polish")]
+    [InlineData(24, "/edges?tag=24", null)]
+    [InlineData(22, "/saws?tag=22", null)]
+    public async Task A_tag_leads_to_its_bench_and_irons_with_a_rule_of_their_own_say_it(int tag, string bench, string? rule)
+    {
+        Visitor visitor = host.Visit();
+        (await visitor.Page($"/tag/{tag}/state")).QuerySelectorAll("main a.btn").Select(a => a.GetAttribute("href")).ShouldContain(bench);
+        if (rule is not null)
+        {
+            (await visitor.Page(bench)).QuerySelector("[data-own]")!.TextContent.ShouldContain(rule);
+        }
+    }
+
     [Fact]
     public async Task A_photograph_is_measured_on_and_leads_to_the_section()
     {

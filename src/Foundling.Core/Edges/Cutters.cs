@@ -65,17 +65,17 @@ public enum StockHardness
 public static class CutterCapacity
 {
     /// <summary>
-    /// Thickest round stock of a hardness, mm, for a capacity that is marked for another: the force to shear it goes with its area and its hardness.
+    /// Thickest round stock of a hardness, mm, by what is marked for one: what is softer is cut no thicker, for the jaws open no wider; what is harder is not
+    /// cut at all, for it chips jaws that were not hardened for it. Null for that.
     /// </summary>
     /// <param name="markedMm">The thickest that is marked, mm.</param>
     /// <param name="markedFor">What it is marked for.</param>
     /// <param name="cut">What shall be cut.</param>
-    /// <param name="a">Hardness of each.</param>
-    public static double MostMm(double markedMm, StockHardness markedFor, StockHardness cut, Assumptions a) =>
-        Check.Positive(markedMm, "marked_mm") * Math.Min(1, Math.Sqrt(Hb(markedFor, a) / Hb(cut, a)));
-
-    private static double Hb(StockHardness stock, Assumptions a) => stock switch { StockHardness.Mild => a.MildHb, StockHardness.Bolt => a.BoltHb,
-        _ => a.SpringHb };
+    public static double? MostMm(double markedMm, StockHardness markedFor, StockHardness cut)
+    {
+        double most = Check.Positive(markedMm, "marked_mm");
+        return cut > markedFor ? null : most;
+    }
 }
 
 /// <summary>Where light shows between a blade and its hook or anvil as it closes.</summary>

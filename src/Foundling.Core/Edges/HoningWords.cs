@@ -15,6 +15,23 @@ public static class HoningWords
               "The burr is knocked out of the grooves on end grain; no strop: it rounds the points.",
             "Test: it leaves even lines on scrap, every tooth its own.",
         ],
+        EdgeForm.Curved =>
+        [
+            "The bevel rolled on the stone from corner to corner, every part the same strokes, until a burr stands along the whole other side.",
+            "The other side only loses the burr: a slip of its curve, flat on it, never lifted.",
+            "A strop of the same curve, edge trailing.", "Test: it takes a clean curl across end grain of soft wood, from corner to corner.",
+        ],
+        EdgeForm.Profiled =>
+        [
+            "Slips of each radius along the bevel, the fillets last, against the profile of the sole again and again.",
+            "The back flat on the stone: it only loses the burr, and keeps the profile.",
+              "Test: the shaving has every member of the moulding, none of them torn.",
+        ],
+        EdgeForm.FlatFace =>
+        [
+            "The bevel until a burr can be felt along the flat face.", "The flat face flat on the stone, only until the burr is gone: it guides the cut.",
+            "Strop, edge trailing; the flat face lies flat on it.", "Test: no line of light along the edge under a lamp.",
+        ],
         EdgeForm.Bypass =>
         [
             "On the bevel, along its curve, until a burr stands on the flat side.", "The flat side flat on the stone, once or twice, until the burr is gone.",
@@ -37,8 +54,11 @@ public static class HoningWords
 
     /// <summary>How far an edge is honed that works where nobody sees it; null for one that goes on.</summary>
     /// <param name="tool">The tool.</param>
-    public static string? NoFurther(ToolKind tool) => tool.HasSkate ? "At the bottom of a groove nobody sees a polish: stop at the grit that cuts."
-        : tool.Edge == EdgeForm.Toothed ? "A grooved back is flattened only as far as the teeth stay deep enough." : null;
+    /// <param name="a">How deep teeth must stay.</param>
+    public static string? NoFurther(ToolKind tool, Assumptions a) => tool.HasSkate ?
+      "At the bottom of a groove nobody sees a polish: stop at the grit that cuts."
+        : tool.Edge == EdgeForm.Toothed ?
+          $"A grooved back is flattened only as far as its teeth stay deeper than {a.ToothedLeastMm:0.0#} mm, and never passed under by a shim." : null;
 
     /// <summary>Whether the burr is renewed or its bevel filed.</summary>
     public static string Burr(BurrPlan burr, Assumptions a) => burr.FileNow

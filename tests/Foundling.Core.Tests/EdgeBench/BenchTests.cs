@@ -110,14 +110,15 @@ public sealed class BenchTests
     }
 
     [Fact]
-    public void Harder_stock_is_cut_thinner_and_softer_never_thicker_than_is_marked() => Gen.Select(Gen.Double[2, 20], Gen.Enum<StockHardness>())
-        .Sample((marked, mark) =>
+    public void What_is_harder_than_the_mark_is_not_cut_and_softer_no_thicker()
     {
-        List<double> most = [.. Enum.GetValues<StockHardness>().Select(s => CutterCapacity.MostMm(marked, mark, s, A))];
-        most.ShouldBe(most.OrderDescending());
-        most.ShouldAllBe(m => m <= marked + 1e-9);
-        most[(int)mark].ShouldBe(marked, 1e-9);
-    });
+        double? Most(StockHardness mark, StockHardness cut) => CutterCapacity.MostMm(8, mark, cut);
+        Most(StockHardness.Bolt, StockHardness.Mild).ShouldBe(8);
+        Most(StockHardness.Bolt, StockHardness.Bolt).ShouldBe(8);
+        Most(StockHardness.Bolt, StockHardness.Spring).ShouldBeNull();
+        Most(StockHardness.Spring, StockHardness.Spring).ShouldBe(8);
+        Should.Throw<InputException>(() => CutterCapacity.MostMm(0, StockHardness.Bolt, StockHardness.Bolt));
+    }
 
     [Fact]
     public void Every_part_of_an_edge_meets_the_stone_in_some_lane() => Gen.Select(Gen.Double[5, 90], Gen.Double[20, 80]).Sample((iron, stone) =>

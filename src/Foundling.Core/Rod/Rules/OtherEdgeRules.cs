@@ -60,7 +60,8 @@ internal static class OtherEdgeRules
             new Deed(StepKey.EdgeTeeth, Stage.Edge, "Clean the grooved face, and flatten it only as far as the teeth allow", q.Minutes(StepKey.EdgeTeeth))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.FineWireBrush), Need.Of(SupplyIds.LightOil, 2), Need.Of(SupplyIds.FineStone)],
-            How = "Brush along the grooves, then a few strokes on the stone, no more than leaves the teeth deeper than 0.2 mm.",
+            How = "Brush along the grooves, then a few strokes on the stone, no more than leaves the teeth deeper than "
+                + $"{q.Shop.Assumptions.ToothedLeastMm:0.0#} mm.",
             Reason = "Lapped teeth do not come back.",
             FinishTest = "Every groove clean to its root.",
         }, buys: 8),

@@ -88,7 +88,7 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
     public StopJawsResult? Short { get; private set; }
 
     /// <summary>Thickest stock of each hardness.</summary>
-    public IReadOnlyList<(StockHardness Stock, double Mm)> Capacity { get; private set; } = [];
+    public IReadOnlyList<(StockHardness Stock, double? Mm)> Capacity { get; private set; } = [];
 
     /// <summary>What its pivot asks for.</summary>
     public string? Pivot { get; private set; }
@@ -117,7 +117,7 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
         }
         Try("chip", Compare);
         Try("marked", () => Capacity = !Given(Marked) ? [] : [.. Enum.GetValues<StockHardness>().Select(s => (s,
-            CutterCapacity.MostMm(units.Mm(Marked, "marked_mm"), For ?? StockHardness.Bolt, s, Assumed)))]);
+            CutterCapacity.MostMm(units.Mm(Marked, "marked_mm"), For ?? StockHardness.Bolt, s)))]);
         Try("opens", () => Pivot = Shut ? PassingPair.Pivot(double.PositiveInfinity, Assumed)
             : Typed.NumberOrNull(Opens, "opening_s") is double seconds ? PassingPair.Pivot(seconds, Assumed) : null);
         return Page();

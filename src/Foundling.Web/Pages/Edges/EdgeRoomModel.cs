@@ -19,6 +19,9 @@ public abstract class EdgeRoomModel(ShopDesk shop, TagBook tags) : BenchPageMode
         ("/edges/stones", "Stones", EdgeFacts.IsHoned), ("/edges/cutters", "Cutters", t => t.Edge is EdgeForm.Meeting or EdgeForm.Bypass),
     ];
 
+    /// <summary>True for a tool that has something to do in this room.</summary>
+    public static bool Suits(ToolKind tool) => Benches.Any(b => b.For(tool));
+
     /// <summary>The tag; null for none.</summary>
     [BindProperty(SupportsGet = true, Name = "tag")]
     public int? Number { get; set; }
@@ -48,7 +51,7 @@ public abstract class EdgeRoomModel(ShopDesk shop, TagBook tags) : BenchPageMode
             return null;
         }
         Of = await tags.Show(number, TagParts.Head | TagParts.Pictures, cancel);
-        if (Of is null || !Benches.Any(b => b.For(Of.Tool())))
+        if (Of is null || !Suits(Of.Tool()))
         {
             return NotFound();
         }

@@ -7,6 +7,7 @@ using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
+using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
@@ -122,6 +123,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     /// <summary>What squaring the edge asks; null where it is square.</summary>
     public (double Mm3, GrindHeat Heat)? Squared { get; private set; }
 
+    /// <summary>A rule of its own for the edge of this tool; null for none.</summary>
+    public string? OwnRule => Known is { } known ? HoningWords.NoFurther(known.Tool, Assumed) : null;
+
     /// <summary>The pits as they were typed or are known.</summary>
     public IReadOnlyList<Pit> Placed { get; private set; } = [];
 
@@ -190,7 +194,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
 
     private void Save()
     {
-        if (BevelDeg <= 0 || units.MmOrNull(Wide, "width_mm") is not double wide || units.MmOrNull(Steel, "reserve_mm") is not double steel)
+        // A grooved back has no routes past its pits: it is left grooved.
+        if (Known?.Tool.Edge == EdgeForm.Toothed || BevelDeg <= 0 || units.MmOrNull(Wide, "width_mm") is not double wide
+            || units.MmOrNull(Steel, "reserve_mm") is not double steel)
         {
             return;
         }
