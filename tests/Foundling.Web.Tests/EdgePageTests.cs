@@ -153,6 +153,19 @@ public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHos
     }
 
     [Fact]
+    public async Task A_camber_is_drawn_from_the_front_and_a_rounded_bevel_in_section()
+    {
+        IHtmlDocument page = await host.Visit().Page($"/edges?{Iron}&camber=1&round=true&second=32");
+        page.QuerySelector("svg.edge .iron")!.GetAttribute("d")!.ShouldContain("Q");
+        string front = page.QuerySelector("svg[data-times] .iron")!.GetAttribute("d")!;
+        double times = double.Parse(page.QuerySelector("svg[data-times]")!.GetAttribute("data-times")!, CultureInfo.InvariantCulture);
+        double[] at = [.. Numbers().Matches(front).Select(m => double.Parse(m.Value, CultureInfo.InvariantCulture))];
+        (at[0] / times).ShouldBe(1, 0.05, "the corners lie back by the camber");
+        (at[2] / times).ShouldBe(((50.8 * 50.8 / 4) + 1) / 2, 3, "and the edge has the radius that is said");
+        page.QuerySelector("[data-clearance]").ShouldBeNull("13 degrees are enough");
+    }
+
+    [Fact]
     public async Task A_photograph_is_measured_on_and_leads_to_the_section()
     {
         IHtmlDocument page = await host.Visit().Page("/edges/photo?tag=31&tip=100 100&one=300 100&two=300 200&long=20");

@@ -9,14 +9,16 @@ namespace Foundling.Core.Edges;
 /// <param name="BackBevelDeg">A bevel on the back, degrees; 0 for none.</param>
 /// <param name="BackLandMm">Its width, mm.</param>
 /// <param name="BevelUp">The bevel faces up.</param>
+/// <param name="Rounded">The bevel is rounded under: it has its full angle, the honed one, only at the edge.</param>
 public sealed record EdgeSectionInput(double ThicknessMm, double BedDeg, double BevelDeg, double? SecondaryBevelDeg = null, double LandMm = 0,
-    double BackBevelDeg = 0, double BackLandMm = 0, bool BevelUp = false);
+    double BackBevelDeg = 0, double BackLandMm = 0, bool BevelUp = false, bool Rounded = false);
 
 /// <summary>A section through an edge, mm: the edge at 0, 0; x away from the wood still to be cut, y up from the planed surface.</summary>
 /// <param name="Outline">Corners [x, y]: end of the back, where its bevel begins, the edge, end of the honed bevel, heel of the ground one, end of that
 /// side.</param>
 /// <param name="Heel">The heel of the ground bevel.</param>
-public sealed record EdgeSection(IReadOnlyList<double[]> Outline, double[] Heel)
+/// <param name="Round">Where the tangents at the edge and at the heel of a rounded bevel meet; null for a flat one.</param>
+public sealed record EdgeSection(IReadOnlyList<double[]> Outline, double[] Heel, double[]? Round = null)
 {
     /// <summary>Width of a honed bevel nobody measured, mm: half of what asks for a grind.</summary>
     public static double UsualLandMm(Assumptions a) => a.RegrindLandMm / 2;
@@ -37,7 +39,7 @@ public sealed record EdgeSection(IReadOnlyList<double[]> Outline, double[] Heel)
                 $"A secondary bevel of {input.SecondaryBevelDeg:0.##}° is flatter than the bevel of {input.BevelDeg:0.##}°: it would not reach the edge.");
         }
         double back = Edge.Rad(Check.Within(input.BackBevelDeg, 0, 45, "back_bevel_deg"));
-        double land = input.SecondaryBevelDeg is null ? 0 : Math.Min(Check.NotNegative(input.LandMm, "land_mm"), t / Math.Sin(honed));
+        double land = input.SecondaryBevelDeg is null || input.Rounded ? 0 : Math.Min(Check.NotNegative(input.LandMm, "land_mm"), t / Math.Sin(honed));
         double backLand = back <= 0 ? 0 : Check.Within(input.BackLandMm, 0, MostMm, "back_land_mm");
         double raised = backLand * Math.Sin(back), left = Math.Max(0, t - raised - (land * Math.Sin(honed)));
         double heel = (land * Math.Cos(honed)) + (left / Math.Tan(beta)), end = Math.Max(heel, t) * Times;
@@ -49,6 +51,8 @@ public sealed record EdgeSection(IReadOnlyList<double[]> Outline, double[] Heel)
             At(end, -side * raised), At(backLand * Math.Cos(back), -side * raised), At(0, 0), At(land * Math.Cos(honed), side * land * Math.Sin(honed)),
             At(heel, side * (t - raised)), At(end, side * (t - raised)),
         ];
-        return new EdgeSection(outline, outline[4]);
+        // Half way to the heel along the full angle: from there the curve turns in towards it.
+        double half = heel / 2;
+        return new EdgeSection(outline, outline[4], input.Rounded ? At(half, side * Math.Min(half * Math.Tan(honed), t - raised)) : null);
     }
 }

@@ -39,6 +39,8 @@ public static class StepGauges
         ToolKind tool = facts.Tool;
         PartId edge = tool.Edges.FirstOrDefault()?.Id ?? PartId.None;
         double thickness = facts.Measured(MeasureIds.Thickness, edge) ?? a.UsualIronMm, width = facts.EdgeWidthMm(a), bed = tool.BedDeg;
+        StepGauge Bevel(string about) => Make("edges", "bevel", about, ("thickness_mm", thickness),
+            ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1)));
         StepGauge regrind = Make("edges", "secondary_bevel", "When the next regrind is due", ("bevel_deg", a.UsualBevelDeg),
             ("secondary_bevel_deg", a.UsualSecondaryDeg), ("thickness_mm", thickness), ("honings", 10));
         return step.Id.Step switch
@@ -59,12 +61,12 @@ public static class StepGauges
                     ? [Make("edges", "square_up", "Metal and minutes to square it", ("width_mm", width), ("thickness_mm", thickness), ("out_of_square_mm",
                         off))]
                     : Array.Empty<StepGauge>(),
-                Make("edges", "bevel", "The bevel from its face", ("thickness_mm", thickness),
-                    ("bevel_face_mm", Math.Round(thickness / Math.Sin(a.UsualBevelDeg * Math.PI / 180), 1))),
+                Bevel("The bevel from its face"),
             ],
             StepKey.EdgeSave =>
             [
-                .. EdgeFacts.HasSection(tool) ? [Make("edges", "save_the_back", "Routes past the pits")] : Array.Empty<StepGauge>(), .. Reserve(facts, edge, a),
+                // The bench of the edge has the pits of the tag, and the routes past them.
+                .. EdgeFacts.HasSection(tool) ? [Bevel("Routes past the pits")] : Array.Empty<StepGauge>(), .. Reserve(facts, edge, a),
             ],
             StepKey.SetMouth =>
             [

@@ -28,6 +28,10 @@ public sealed class BackView
         WideMm = input.WidthMm;
         Height = input.WidthMm * Times;
         Line = input.ReserveMm * Times;
+        double camber = (input.CamberMm ?? 0) * Times;
+        string radius = camber <= 0 ? "" : Figure.N(Edge.Camber(new CamberInput(input.WidthMm, input.CamberMm)).RadiusMm * Times);
+        Iron = $"M{Figure.N(camber)} 0{(camber > 0 ? $"A{radius} {radius} 0 0 0 {Figure.N(camber)} {Figure.N(Height)}" : $"V{Figure.N(Height)}")}"
+            + $"H{Figure.N(LongMm * Times)}V0Z";
         Stopping = stopping * Times;
         Drawn = LongMm * Times;
         Pits = [.. input.Pits.Select(p => new PitDrawn(p, p.NearSideMm * Times, (p.FromLeftMm ?? 0) * Times,
@@ -49,6 +53,9 @@ public sealed class BackView
 
     /// <summary>Length of it on the drawing.</summary>
     public double Drawn { get; }
+
+    /// <summary>The iron from its flat side, its edge to the left with its camber.</summary>
+    public string Iron { get; }
 
     /// <summary>Where hard steel ends.</summary>
     public double Line { get; }

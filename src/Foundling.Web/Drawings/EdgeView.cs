@@ -18,7 +18,8 @@ public sealed class EdgeView
         var section = EdgeSection.Of(input);
         double reach = section.Outline.Max(p => Math.Max(Math.Abs(p[0]) / 2, Math.Abs(p[1])));
         Times = Room / Math.Max(reach, input.ThicknessMm * 3);
-        Iron = "M" + string.Join("L", section.Outline.Select(p => At(p[0], p[1]))) + "Z";
+        Iron = "M" + string.Join("", section.Outline.Select((p, i) => (i == 0 ? "" : i == 4 && section.Round is { } round ? $"Q{At(round[0], round[1])} " : "L")
+            + At(p[0], p[1]))) + "Z";
         (HeelX, HeelY) = (EdgeX + (section.Heel[0] * Times), EdgeY - (section.Heel[1] * Times));
         CuttingDeg = angles?.CuttingAngleDeg ?? input.SecondaryBevelDeg ?? input.BevelDeg;
         ClearanceDeg = angles?.ClearanceDeg ?? 0;

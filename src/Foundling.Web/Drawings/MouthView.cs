@@ -34,12 +34,14 @@ public sealed class MouthView
         double on = ViewMm * Math.Cos(bed), rise = ViewMm * Math.Sin(bed);
         Iron = "M" + string.Join("L", section.Outline.Select((p, i) => i is 0 or 5 ? At(p[0] + on, p[1] + rise) : At(p[0], p[1]))) + "Z";
         // Along the iron and out of its front.
-        (double X, double Y) On(double along, double out1) => ((along * Math.Cos(bed)) - (out1 * Math.Sin(bed)), (along * Math.Sin(bed)) + (out1 * Math.Cos(bed)));
+        (double X, double Y) On(double along, double out1) => ((along * Math.Cos(bed)) - (out1 * Math.Sin(bed)), (along * Math.Sin(bed)) + (out1 *
+          Math.Cos(bed)));
         // The bed lies behind the iron; on a bevel-up plane the back itself lies on it.
         double behind = input.BevelUp ? 0 : t, atSole = behind / Math.Sin(bed), moved = input.ForwardMm;
         (double X, double Y) low = On((FrogFromMm / Math.Sin(bed)) + (behind / Math.Tan(bed)), -behind), top = On(FrogLongMm, -behind);
         double depth = 9;
-        Frog = input.Moves && !input.BevelUp ? "M" + string.Join("L", new[] { (low.X, low.Y), (top.X, top.Y), (top.X + depth, top.Y), (low.X + depth + 6, low.Y) }
+        Frog = input.Moves && !input.BevelUp ? "M" + string.Join("L", new[] { (low.X, low.Y), (top.X, top.Y), (top.X + depth, top.Y), (low.X + depth + 6,
+          low.Y) }
             .Select(p => At(p.Item1, p.Item2))) + "Z" : "";
         // The body does not move with the frog: its ramp stays where the bed met the sole.
         double ramp = atSole + (input.BevelUp ? 0 : moved), up = Frog.Length > 0 ? FrogFromMm : Math.Min(high, FrogLongMm * Math.Sin(bed)),

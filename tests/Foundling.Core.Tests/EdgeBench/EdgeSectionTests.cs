@@ -37,6 +37,17 @@ public sealed class EdgeSectionTests
     public void What_no_iron_is_is_said(double bevel, double? second, string error) =>
         Should.Throw<InputException>(() => EdgeSection.Of(new EdgeSectionInput(2, 45, bevel, second))).ErrorKey.ShouldBe(error);
 
+    [Fact]
+    public void A_rounded_bevel_has_its_full_angle_at_the_edge_and_ends_at_the_same_heel() => Gen.Select(Gen.Double[1, 6], Gen.Double[35, 60],
+        Gen.Double[18, 30], Gen.Double[0, 8]).Sample((thick, bed, bevel, more) =>
+    {
+        var round = EdgeSection.Of(new EdgeSectionInput(thick, bed, bevel, bevel + more, 0.8, Rounded: true));
+        var flat = EdgeSection.Of(new EdgeSectionInput(thick, bed, bevel));
+        round.Heel.Zip(flat.Heel, (a, b) => Math.Abs(a - b)).ShouldAllBe(d => d < 1e-9);
+        Angle([0, 0], round.Round!).ShouldBe(bed - (bevel + more), 1e-6);
+        flat.Round.ShouldBeNull();
+    }, iter: 200);
+
     private static Facts Plain(string kind, params Found[] found) => new(ToolCatalogue.Kind(KindId.Of(kind)), found);
 
     [Fact]

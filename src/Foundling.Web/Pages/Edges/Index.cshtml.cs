@@ -54,6 +54,10 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     [BindProperty(SupportsGet = true)]
     public string? Second { get; set; }
 
+    /// <summary>The bevel is rounded under.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool Round { get; set; }
+
     /// <summary>Times honed since the last grind.</summary>
     [BindProperty(SupportsGet = true)]
     public string? Honings { get; set; }
@@ -175,6 +179,10 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             Shimmed = SaveTheBack.Shim(new ShimInput(shim, behind, PitList()));
         }
+        if (Round)
+        {
+            second ??= Math.Max(Assumed.UsualSecondaryDeg, BevelDeg);
+        }
         double land = EdgeSection.UsualLandMm(Assumed), back = Shimmed?.BackBevelDeg ?? 0;
         if (second is double honed && Typed.NumberOrNull(Honings, "honings") is double times)
         {
@@ -185,7 +193,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         double bed = OnABed ? Typed.NumberOrNull(Bed, "bed_deg") ?? Assumed.UsualBedDeg : 0;
         bool up = !OnABed || Up == true;
         Angles = OnABed ? Edge.Angles(new AnglesInput(bed, BevelDeg, second, back, up), Assumed) : null;
-        View = new EdgeView(new EdgeSectionInput(t, Math.Max(bed, Whole.Slack), BevelDeg, second, land, back, back > 0 ? land : 0, up), Angles);
+        View = new EdgeView(new EdgeSectionInput(t, Math.Max(bed, Whole.Slack), BevelDeg, second, land, back, back > 0 ? land : 0, up, Round), Angles);
         if (units.MmOrNull(Camber, "sagitta_mm") is double camber && units.MmOrNull(Wide, "width_mm") is double wide)
         {
             Cambered = Edge.Camber(new CamberInput(wide, camber));

@@ -126,12 +126,12 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
 
     private void Hone(IReadOnlyList<LadderAbrasive> owned)
     {
+        GritFinish from = Finish(From, Sources) ?? Sources.First(), to = Finish(To, GritFinish.Usual) ?? GritFinish.Honed;
+        (From, To) = (Key(from), Key(to));
         if (Pattern is null || Scrapes)
         {
             return;
         }
-        GritFinish from = Finish(From, Sources) ?? Sources.First(), to = Finish(To, GritFinish.Usual) ?? GritFinish.Honed;
-        (From, To) = (Key(from), Key(to));
         double Scratch(GritFinish f) => (ReferenceData.Grits.Find(f.System, f.Grit)?.Um ?? 0) * Assumed.ScratchShare;
         double land = units.MmOrNull(Land, "land_mm") ?? EdgeSection.UsualLandMm(Assumed);
         Ladder = Core.Grits.Ladder.Of(new LadderInput(owned, Scratch(from) * Assumed.ScratchTimes, Scratch(to), Typed.NumberOrNull(Force, "force_n") ??
