@@ -117,6 +117,18 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     /// <summary>How far behind it sits, mm; null where nobody said.</summary>
     public double? BackMm { get; private set; }
 
+    /// <summary>A lever cap holds it.</summary>
+    public bool Levers => Known is null || Known.Tool.Made(PartIds.LeverCap);
+
+    /// <summary>What can be dragged on the drawing; null for nothing.</summary>
+    public string? Dragged => (View?.Frog.Length > 0, View?.Cap.Length > 0) switch
+    {
+        (true, true) => "the frog or the edge of the cap iron",
+        (true, false) => "the frog",
+        (false, true) => "the edge of the cap iron",
+        _ => null,
+    };
+
     /// <summary>How far it was moved to close it, mm.</summary>
     public double Moved { get; private set; }
 
