@@ -88,6 +88,7 @@ public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHos
     [InlineData("mouth", "mouth=1&iron=2&across=51&wide=51.5", "wide", "too wide for the mouth")]
     [InlineData("mouth", "mouth=1&iron=2&yoke=1", "yoke", "would not be moved")]
     [InlineData("mouth", "mouth=1&iron=0", "iron", "iron")]
+    [InlineData("mouth", "mouth=1&iron=2&back=zzz", "back", "zzz")]
     [InlineData("cutters", "chip=0.4&face=0&stop=10", "face", "0")]
     [InlineData("cutters", "opens=fast", "opens", "is not a number")]
     [InlineData("stones", "passes=1", "passes", "1")]
@@ -97,6 +98,23 @@ public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHos
         IHtmlDocument page = await host.Visit().Page($"/edges/{bench}?{query}");
         page.QuerySelector($"#{field}-fault")!.TextContent.ShouldContain(sentence);
         page.QuerySelectorAll(".fault:not(:empty)").Length.ShouldBe(1, "and nowhere else");
+    }
+
+    [Fact]
+    public async Task A_school_of_something_else_is_none_of_cap_irons()
+    {
+        IHtmlDocument page = await host.Visit().Page("/edges/mouth?mouth=1&iron=2&cap=Lap&wanted=Lap");
+        page.QuerySelector<IHtmlOptionElement>("#cap option[selected]")!.Value.ShouldBe("One");
+        page.QuerySelector("[data-mouth-mm]")!.TextContent.ShouldBe("1.00 mm");
+    }
+
+    [Fact]
+    public async Task A_pit_that_goes_with_the_corner_is_not_lived_with_and_what_lacks_is_said()
+    {
+        IHtmlDocument page = await host.Visit().Page($"/edges?{Iron}&camber=0.4&pits=0.1 0 0.25 0 2;0.1 2 3");
+        page.QuerySelector("[data-route=live]")!.TextContent.ShouldContain("after about 25 sharpenings");
+        (await host.Visit().Page("/edges?thick=2&bevel=25")).Body!.TextContent.ShouldContain("Say how wide the iron is");
+        (await host.Visit().Page("/edges?thick=2&bevel=25&wide=50")).Body!.TextContent.ShouldContain("how far hard steel reaches");
     }
 
     [Fact]

@@ -242,8 +242,10 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
             ("heights", "Micrometres")]);
         IHtmlDocument page = await visitor.Page("/grits");
         (await Visitor.Read(await Post(page, "0,0,zero"))).QuerySelector("#surveyed .fault")!.TextContent.ShouldContain("Line 1");
-        (await Visitor.Read(await Post(await visitor.Page("/grits"), "0,0,1"))).QuerySelector("#surveyed .fault")!.TextContent.ShouldContain("cannot show a plane");
-        page = await Visitor.Read(await Post(await visitor.Page("/grits"), "0,0,0\n200,0,12\n400,0,0\n0,150,0\n200,150,12\n400,150,0\n0,300,0\n200,300,12\n400,300,0"));
+        (await Visitor.Read(await Post(await visitor.Page("/grits"),
+          "0,0,1"))).QuerySelector("#surveyed .fault")!.TextContent.ShouldContain("cannot show a plane");
+        page = await Visitor.Read(await Post(await visitor.Page("/grits"),
+          "0,0,0\n200,0,12\n400,0,0\n0,150,0\n200,150,12\n400,150,0\n0,300,0\n200,300,12\n400,300,0"));
         page.QuerySelector("[data-plate-flat]")!.TextContent.ShouldContain("0.012 mm out of flat, round along it");
         (await visitor.Submit(page, "form[action*='handler=Reckon']", [])).StatusCode.ShouldBe(HttpStatusCode.Found);
         (await visitor.Page("/grits")).QuerySelector("#surveyed")!.TextContent.ShouldContain("flat within 0.012 mm");
@@ -270,7 +272,8 @@ public sealed class SolePageTests(DemoHost host) : IClassFixture<DemoHost>
         page.QuerySelectorAll("svg.gritrule circle.used").Length.ShouldBeGreaterThan(1);
         page.Body!.TextContent.ShouldContain("Left out, because changing costs more than it saves");
         page.Body!.TextContent.ShouldContain("would save most");
-        (await host.Visit().Page("/grits?area=1.47&defect=0.1&stamp=0.05")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("No ladder spares the stamp");
+        (await host.Visit().Page("/grits?area=1.47&defect=0.1&stamp=0.05"))
+            .QuerySelector(".notice.bad")!.TextContent.ShouldContain("No ladder spares the stamp");
         (await host.Visit().Page("/grits?area=none")).QuerySelector(".notice.bad")!.TextContent.ShouldContain("is not a number");
         (await host.Visit().Page("/grits?system=JIS&grit=1000")).QuerySelector("#convert")!.TextContent.ShouldContain("11.5 µm");
         (await host.Visit().Page("/grits?system=JIS&grit=7")).QuerySelector("#convert .fault")!.TextContent.ShouldContain("has no grade");

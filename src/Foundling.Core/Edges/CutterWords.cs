@@ -20,6 +20,16 @@ public static class CutterWords
         _ => "Too much is gone to cut beside it, and nothing could follow the dressing.",
     };
 
+    /// <summary>What is minded when something is cut.</summary>
+    public const string Mind =
+      "What is cut flies: goggles, and a rag over the short end. What a file skates on is too hard for it: try a scrap with a file first.";
+
+    /// <summary>What is minded with a blade on a spring.</summary>
+    public const string MindSpring = "It closes on a spring: fingers away from the edge while it is tried, and catch or strap on when it lies.";
+
+    /// <summary>Why stops cannot follow where there are none.</summary>
+    public const string NoStops = "It has no stops that could follow.";
+
     /// <summary>How hard stock is.</summary>
     public static string Of(StockHardness stock) => stock switch
     {

@@ -38,7 +38,7 @@ public sealed record ChippedJaws(IReadOnlyList<JawRoute> Routes, WayId Recommend
             new(WayId.LeaveChip, 0, 0, beside, beside ? "It cuts beside the chip; burrs off and no more. A crack at the root of a chip is the end of the jaw."
                 : "Too much of the face is gone to cut beside it."),
             new(WayId.Stops, d, follow, stops, stops ? "Stops that were filed do not come back: the next chip may find nothing left."
-                : room <= 0 ? "It has no stops that could follow." : "The stops cannot follow so far."),
+                : room <= 0 ? CutterWords.NoStops : "The stops cannot follow so far."),
             new(WayId.Holes, d, d, holes, holes ? "Both holes move alike, drilled through both straps together; bolts to fit."
                 : input.HoleRoomMm is null ? "Look how much metal stands beside the holes." : "Too little metal would stand beside the holes."),
             new(WayId.NewJaws, 0, 0, true, "Both from one pair, same maker and size; measure holes and thickness before buying."),

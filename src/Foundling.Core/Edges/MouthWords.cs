@@ -61,11 +61,10 @@ public static class MouthWords
     ];
 
     /// <summary>How a frog is brought square and moved.</summary>
-    /// <param name="screw">A screw behind it moves it.</param>
-    /// <param name="none">No screw moves it.</param>
-    public static string Squared(bool screw, bool none) =>
-        screw ? "The screw behind the frog moves it while its own screws are only snug; then see that it is square."
-        : none ? "No screw moves the frog: tap it, a rule laid across the mouth, until the gap is the same at both ends."
+    /// <param name="screw">A screw behind it moves it; null where nobody looked.</param>
+    public static string Squared(bool? screw) =>
+        screw == true ? "The screw behind the frog moves it while its own screws are only snug; then see that it is square."
+        : screw == false ? "No screw moves the frog: tap it, a rule laid across the mouth, until the gap is the same at both ends."
         : "See that the frog is square: the same gap at both ends of the mouth, by its screw or by a rule laid across.";
 
     /// <summary>How a cap iron goes on.</summary>

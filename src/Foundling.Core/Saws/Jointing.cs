@@ -19,6 +19,11 @@ public static class Jointing
 
     private const double MostHeightMm = 50;
 
+    /// <summary>True for a tooth so low that it is cut anew: under half its height.</summary>
+    /// <param name="heightMm">Its height, mm.</param>
+    /// <param name="nominalMm">As high as it should be, mm.</param>
+    public static bool IsLow(double heightMm, double nominalMm) => heightMm < (nominalMm / 2) - Whole.Slack;
+
     /// <summary>Depth from the highest point to the lowest usable one; lower ones than half a tooth are cut anew.</summary>
     /// <exception cref="InputException">No teeth, or none that is half a tooth high.</exception>
     public static JointingResult Of(JointingInput input, Assumptions a)
@@ -30,7 +35,7 @@ public static class Jointing
                 $"1 to {MostTeeth} heights", input.ToothHeightsMm.Count == 0 ? "Give the heights of the teeth, one after another."
                     : $"That is more teeth than a saw has: at most {MostTeeth:#,0}.");
         }
-        List<double> usable = [.. input.ToothHeightsMm.Where(h => Check.Within(h, 0, MostHeightMm, "tooth_heights_mm") >= (nominal / 2) - Whole.Slack)];
+        List<double> usable = [.. input.ToothHeightsMm.Where(h => !IsLow(Check.Within(h, 0, MostHeightMm, "tooth_heights_mm"), nominal))];
         if (usable.Count == 0)
         {
             throw new InputException("no_usable_teeth", "tooth_heights_mm", input.ToothHeightsMm.Max(), $"{nominal / 2:0.##} mm or more",

@@ -22,6 +22,12 @@ public static class SawWords
     /// <summary>What fleam suits which cut.</summary>
     public const string Fleam = "how far the file is swung aslant: 0 to rip, 15 to 25 to crosscut";
 
+    /// <summary>How coarse one may go over an etch, in a sentence.</summary>
+    public static string Etch(Grits.EtchWatch watch) => $"Over the etch no more than {watch.LimitUm:0.#} µm may go: "
+        + (watch.Coarsest is { } most ? $"nothing coarser than {most}, and look after every few strokes." :
+          "nothing that is here spares it; oil and a rag alone.")
+        + " It lies in the surface: rub along it, never scrape.";
+
     /// <summary>How nuts are brought up.</summary>
     public const string Nuts =
       "Start every nut before any is tight; then snug them in this turn, a little at a time, until all slots lie in line along the grain. "

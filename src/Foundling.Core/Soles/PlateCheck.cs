@@ -54,7 +54,8 @@ public static class PlateCheck
             throw new InputException("nothing_to_read", "laid", null, "how they lie, three gaps, or a plate and a sole",
                 "Say how two plates lie on one another, or what the three pairs measure, or how long plate and sole are.");
         }
-        (double? ba, double? bb, double? bc) = input.AbMm is double ab ? Bows(ab, input.AcMm!.Value, input.BcMm!.Value) : ((double?)null, (double?)null, (double?)null);
+        (double? ba, double? bb, double? bc) = input.AbMm is double ab
+            ? Bows(ab, input.AcMm!.Value, input.BcMm!.Value) : ((double?)null, (double?)null, (double?)null);
         double? needed = input.SoleLengthMm is double sole ? Check.Within(sole, 1, LongestMm, "sole_length_mm") * a.PlateLengthFactor : null;
         bool? enough = needed is double n && input.PlateLengthMm is double l ? Check.Within(l, 1, LongestMm, "plate_length_mm") >= n - Whole.Slack : null;
         return new PlateResult(Reading(input), ba, bb, bc, needed, enough, Says(input, enough, needed));

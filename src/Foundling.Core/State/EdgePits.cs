@@ -41,9 +41,9 @@ public static class EdgePits
         return saved.StoppingPits > 0 ? saved : null;
     }
 
-    /// <summary>The degree of a pit that was measured: the least that is judged as deep, and at least one that stops an edge.</summary>
+    /// <summary>The degree of a pit that was measured, on the scale of edges: it reaches the edge, is near it, is away from it, or is a point.</summary>
     /// <param name="pit">The pit.</param>
-    /// <param name="a">How deep pits of each degree are judged.</param>
-    public static int DegreeOf(Pit pit, Assumptions a) =>
-        SaveTheBack.Stops(pit, a) ? pit.DepthMm >= a.PitWeakMm ? FindingScales.Worst : FindingScales.Worst - 1 : pit.DepthMm <= a.PitPointsMm ? 1 : 2;
+    /// <param name="a">What stops an edge.</param>
+    public static int DegreeOf(Pit pit, Assumptions a) => SaveTheBack.Stops(pit, a) ? pit.NearSideMm <= Whole.Slack ? 4 : 3
+        : pit.DepthMm > a.StoppingPitDepthMm + Whole.Slack ? 2 : 1;
 }

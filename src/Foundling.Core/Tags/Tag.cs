@@ -286,6 +286,22 @@ public sealed class Tag
             + (measurement.Fact() is { } reading ? $": {reading.Quantity}" : ""));
     }
 
+    /// <summary>Keeps a measurement that is another than is known; the same figure again is no measurement.</summary>
+    /// <param name="part">The part it was taken on.</param>
+    /// <param name="kind">What was measured.</param>
+    /// <param name="value">The figure, in the unit of its kind.</param>
+    /// <param name="with">What it was taken with.</param>
+    /// <param name="a">How far off that may be.</param>
+    /// <param name="now">Now.</param>
+    public void TakeIfOther(PartId part, MeasureId kind, double value, Instrument with, Assumptions a, DateTimeOffset now)
+    {
+        if (Facts().Measured(kind, part) is not double known || Math.Abs(known - value) > Whole.Slack)
+        {
+            Take(new Measurement { Id = Guid.CreateVersion7(now), Part = part, Kind = kind, Value = value, Instrument = with, At = now,
+                UncertaintyMm = MeasureKinds.UncertaintyMm(with, a) });
+        }
+    }
+
     /// <summary>Keeps a survey of a face, and the log says so.</summary>
     /// <param name="survey">The survey.</param>
     /// <param name="face">What the face is called.</param>

@@ -62,7 +62,8 @@ public static class ReadingsFile
                 continue;
             }
             var point = new double[3];
-            int bad = Enumerable.Range(0, 3).Where(i => !Length.TryParse(row[i], out point[i], i == 2 ? heights : BareUnit.Millimetres)).DefaultIfEmpty(-1).First();
+            int bad = Enumerable.Range(0, 3).Where(i => !Length.TryParse(row[i], out point[i],
+                i == 2 ? heights : BareUnit.Millimetres)).DefaultIfEmpty(-1).First();
             if (bad >= 0)
             {
                 faults.Add($"Line {line}: \"{row[bad].Trim()}\" in the {new[] { "x", "y", "height" }[bad]} column is not a length.");

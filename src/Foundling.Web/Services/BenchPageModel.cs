@@ -1,4 +1,5 @@
 using Foundling.Core;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Foundling.Web.Services;
@@ -26,6 +27,24 @@ public abstract class BenchPageModel : PageModel
         catch (InputException fault)
         {
             Faults[FieldOf(fault.Field, field)] = fault.Sentence;
+        }
+    }
+
+    /// <summary>Does something that is sent; what cannot be is said at its field, on the page as it is shown again.</summary>
+    /// <param name="field">The field it is about where the fault names no other.</param>
+    /// <param name="work">The work; where it leads.</param>
+    /// <param name="shown">Shows the page.</param>
+    protected async Task<IActionResult> Do(string field, Func<Task<IActionResult>> work, Func<Task<IActionResult>> shown)
+    {
+        try
+        {
+            return await work();
+        }
+        catch (InputException fault)
+        {
+            IActionResult page = await shown();
+            Faults[FieldOf(fault.Field, field)] = fault.Sentence;
+            return page;
         }
     }
 

@@ -165,4 +165,12 @@ public sealed class BenchTests
     [Fact]
     public void A_pit_through_the_iron_is_refused() => Should.Throw<InputException>(() => SaveTheBack.Compare(new SaveTheBackInput(50, 2, 25, 20,
         [new Pit(2.5, 3, 1)]), A)).ErrorKey.ShouldBe("pit_through_the_iron");
+
+    [Theory]
+    [InlineData(0.1, 0, 4)]
+    [InlineData(0.1, 3, 3)]
+    [InlineData(0.1, 30, 2)]
+    [InlineData(0.01, 3, 1)]
+    public void A_pit_has_the_degree_its_scale_gives_it(double depth, double near, int degree) =>
+        Foundling.Core.State.EdgePits.DegreeOf(new Pit(depth, near + 1, near), A).ShouldBe(degree);
 }

@@ -58,7 +58,8 @@ public sealed class EdgeSectionTests
         EdgeFacts.Of(Plain("chisel"), A)!.WhyNotLifted!.ShouldContain("never on a chisel");
         EdgeFacts.Of(Plain("shoulder-plane"), A)!.WhyNotLifted!.ShouldContain("runs on or just over the work");
         EdgeFacts bench = EdgeFacts.Of(Plain("metal-bench-plane", new Found(PartIds.Iron, FindingKind.Pitting, 3) { FromEdgeMm = 3 },
-            new Found(PartIds.Iron, FindingKind.Pitting, 2) { FromEdgeMm = 6, DepthMm = 0.07, SizeMm = 1 }, new Found(PartIds.Iron, FindingKind.Pitting, 4)), A)!;
+            new Found(PartIds.Iron, FindingKind.Pitting, 2) { FromEdgeMm = 6, DepthMm = 0.07, SizeMm = 1 }, new Found(PartIds.Iron, FindingKind.Pitting, 4)),
+              A)!;
         (bench.BedDeg, bench.BevelUp, bench.WhyNotLifted).ShouldBe((45.0, false, null));
         bench.Pits.ShouldBe([new Pit(A.PitDeepMm, 3, 3), new Pit(0.07, 7, 6)], "one without a place is none that can be drawn");
         EdgeFacts.Of(Plain("block-plane"), A)!.BevelUp.ShouldBeTrue();

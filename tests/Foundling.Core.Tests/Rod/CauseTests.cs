@@ -54,7 +54,8 @@ public sealed class CauseTests
         // Toe, mouth and heel are in one plane; between mouth and heel it is hollow.
         double[][] points = [.. from x in new[] { 5.0, 40, 72, 110, 150, 190, 240 } from y in new[] { 3.0, 30, 57 }
             select new[] { x, y, x is > 80 and < 230 ? -0.12 : 0 }];
-        PlanQuestion Of(AimKind aim) => Surveyed(0, aim) is var q ? q with { Facts = q.Facts with { Surveys = [new GridSurveyInput(245, 60, points, 76)] } } : q;
+        PlanQuestion Of(AimKind aim) => Surveyed(0, aim) is var q ? q with { Facts = q.Facts with { Surveys = [new GridSurveyInput(245, 60, points, 76)] } } :
+          q;
         Step(Of(AimKind.Work), StepKey.SoleLap).ShouldBeNull("those three carry the plane");
         Step(Of(AimKind.Show), StepKey.SoleLap)!.Reason.ShouldContain("0.12 mm out of flat by its survey");
     }

@@ -50,7 +50,8 @@ public sealed class TrustTests
     }
 
     [Fact]
-    public void Three_plates_in_pairs_tell_the_bow_of_each() => Gen.Select(Gen.Double[-0.1, 0.1], Gen.Double[-0.1, 0.1], Gen.Double[-0.1, 0.1]).Sample((a, b, c) =>
+    public void Three_plates_in_pairs_tell_the_bow_of_each() => Gen.Select(Gen.Double[-0.1, 0.1], Gen.Double[-0.1, 0.1], Gen.Double[-0.1, 0.1])
+        .Sample((a, b, c) =>
     {
         PlateResult read = PlateCheck.Of(new PlateInput(AbMm: a + b, AcMm: a + c, BcMm: b + c), Assumptions.Standard);
         read.AMm!.Value.ShouldBe(a, 1e-12);

@@ -130,7 +130,8 @@ internal static class EdgeRules
 
     private static string Route(PlanQuestion q) => EdgeWays.Route(q) is not { } route ? "" : q.Way(ChoiceId.Back) switch
     {
-        WayId.Lap => $" {route.Saved.DeepestMm:0.0##} mm at the deepest, {route.Way.MetalMm3:0} mm³ of steel; the edge goes back {route.Way.SetbackMm:0.0#} mm.",
+        WayId.Lap => $" {route.Saved.DeepestMm:0.0##} mm at the deepest, {route.Way.MetalMm3:0} mm³ of steel; the edge goes "
+            + $"back {route.Way.SetbackMm:0.0#} mm.",
         WayId.Shim => $" {route.Way.AngleDeg:0.0#}° passes under the deepest; the shine grows to {route.Way.LandMm:0.#} mm.",
         _ => $" That is {route.Way.SetbackMm:0.#} mm, {route.Way.MetalMm3:0} mm³ of steel.",
     };
@@ -162,8 +163,8 @@ internal static class EdgeRules
         new("deal with the pits", "Pits that reach the edge stop a restoration.", [NotKeep, Backed, Pitted], Save, ChoiceId.Back, 8),
         PlanRule.One("flatten the back", "The back is half of the edge.", [NotKeep, Backed, Worked, Causes.Asked(Back)], q =>
             new Deed(StepKey.EdgeBack, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"True the {Face(q)} behind the edge"
-                : q.Tool.BackGuides ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge", q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much
-                    : StepCase.Usual))
+                : q.Tool.BackGuides ? $"Flatten the whole {Face(q)}" : $"Flatten the {Face(q)} near the edge",
+                q.Minutes(StepKey.EdgeBack, Rough(q) ? StepCase.Much : StepCase.Usual))
         {
             Parts = Parts(q), Needs = [Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.P400Sheet, 1),
                 q.Tool.Edge == EdgeForm.Curved ? Need.Of(SupplyIds.SlipStones) : Need.Of(GritThatCuts(q) ? SupplyIds.MediumStone : SupplyIds.FineStone)],

@@ -16,21 +16,21 @@ internal static class TogetherRules
 
     private static string CapSetting(PlanQuestion q) => q.Way(ChoiceId.Cap) switch
     {
-        WayId.Hard => "As near as the eye can set it: two to four tenths of a millimetre.",
-        WayId.Two => "About 2 mm.",
-        _ => "About 1 mm.",
+        WayId.Hard => $"As near as the eye can set it: {q.Shop.Assumptions.CapHardLeastMm:0.0#} to {q.Shop.Assumptions.CapHardMostMm:0.0#} mm.",
+        WayId.Two => $"About {q.Shop.Assumptions.CapBackMm:0.#} mm.",
+        _ => $"About {q.Shop.Assumptions.CapMiddleMm:0.#} mm.",
     };
 
     private static string MouthSetting(PlanQuestion q) => q.Way(ChoiceId.Mouth) switch
     {
-        WayId.Tight => "Tight: three or four shavings of the kind it takes.",
-        WayId.Open => "About 2 mm.",
+        WayId.Tight => $"Tight: {q.Shop.Assumptions.MouthTightLeastTimes:0.#} or {q.Shop.Assumptions.MouthTightMostTimes:0.#} shavings of the kind it takes.",
+        WayId.Open => $"About {q.Shop.Assumptions.MouthOpenMm:0.#} mm.",
         WayId.Any => "As it comes, only square.",
-        _ => "About a millimetre.",
+        _ => $"About {q.Shop.Assumptions.MouthMiddleMm:0.#} mm.",
     };
 
     private static string FrogMoved(PlanQuestion q) => q.Tool.Made(PartIds.Frog) && (q.Tool.Is(FormIds.FrogScrew) || q.Tool.Is(FormIds.NoFrogScrew))
-        ? " " + Edges.MouthWords.Squared(q.Tool.Is(FormIds.FrogScrew), q.Tool.Is(FormIds.NoFrogScrew)) : "";
+        ? " " + Edges.MouthWords.Squared(q.Tool.Is(FormIds.FrogScrew)) : "";
 
     // What was measured before it came apart is shown again where it is set.
     private static string AsFound(PlanQuestion q, MeasureId measure, string was, PartId part) =>

@@ -36,7 +36,8 @@ public static class EdgeWays
         new(WayId.Grind, "ground back past", "quick where there is steel to spare") { Kit = [SupplyIds.BenchGrinder], Closed = q => Steel(q) is { } s
             && s.Reserve.SharpeningsLeft < q.Shop.Assumptions.SharpeningsWorthSaving ? $"Only {s.Reserve.SharpeningsLeft} sharpenings would be left."
             : null },
-    ], q => Measured(q) is { } measured ? measured : Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft >= 4 * q.Shop.Assumptions.SharpeningsWorthSaving
+    ], q => Measured(q) is { } measured ? measured : Pits(q) >= 4 && Steel(q) is { } s && s.Reserve.SharpeningsLeft
+        >= 4 * q.Shop.Assumptions.SharpeningsWorthSaving
         ? (WayId.Grind, "Pits that reach the edge are too deep to lap, and there is steel to spare.") : (WayId.Lap, "It costs minutes, not steel."));
 
     /// <summary>What dealing with the pits takes by the way that was chosen, from where they are and how deep; null where that is not known.</summary>
@@ -46,16 +47,18 @@ public static class EdgeWays
     /// <summary>The route of a way past pits, as <see cref="SaveTheBackResult"/> calls it; null for a way that is not compared.</summary>
     public static string? RouteOf(WayId way) => way switch { WayId.Lap => "lap", WayId.Shim => "shim", WayId.Grind => "grind_back", _ => null };
 
+    /// <summary>The way of a route; null for one that is none.</summary>
+    public static WayId? WayOf(string? route) => new[] { WayId.Lap, WayId.Shim, WayId.Grind }.Where(w => RouteOf(w) == route).Cast<WayId?>().FirstOrDefault();
+
     // What was measured decides; what was only judged leaves it to what costs no steel.
     private static (WayId Way, string Why)? Measured(PlanQuestion q)
     {
         if (EdgeFacts.Of(q.Facts, q.Shop.Assumptions) is not { ReserveMm: not null } edge || EdgePits.Judged(q.Facts, edge.Part)
-            || EdgePits.Compare(q.Facts, q.Shop.Assumptions) is not { } saved)
+            || EdgePits.Compare(q.Facts, q.Shop.Assumptions, GroundOn(q)) is not { } saved)
         {
             return null;
         }
-        WayId? way = new[] { WayId.Lap, WayId.Shim, WayId.Grind }.Where(w => RouteOf(w) == saved.Recommend).Cast<WayId?>().FirstOrDefault();
-        return way is WayId known ? (known, BackWords.Because(saved, q.Shop.Assumptions)) : null;
+        return WayOf(saved.Recommend) is WayId known ? (known, EdgeWords.Because(saved, q.Shop.Assumptions)) : null;
     }
 
     private static readonly Choice Hold = new(ChoiceId.Hold, "Bevels are honed", "how the angle is held", Honed,
@@ -151,7 +154,7 @@ public static class EdgeWays
     [
         new(WayId.LeaveChip, "left with their chip", "it cuts beside it; burrs off and no more"),
         new(WayId.Stops, "dressed, and the stops moved to follow", "as far as the stops reach") { Closed = q => q.Tool.Made(PartIds.Stops) ? null
-            : "It has no stops that could follow." },
+            : CutterWords.NoStops },
         new(WayId.Holes, "dressed, and the pivot holes moved", "where the stops reach no further; a drill and a good eye"),
         new(WayId.NewJaws, "replaced", "when they are past dressing"),
     ], q => Damage(q) >= 4 ? (WayId.NewJaws, "They are past dressing.") : q.Tool.Made(PartIds.Stops) ? (WayId.Stops, "The stops can follow a little.")

@@ -6,7 +6,6 @@ using Foundling.Core.Keys;
 using Foundling.Core.Rod;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
-using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
@@ -20,10 +19,6 @@ namespace Foundling.Web.Pages.Edges;
 public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags)
 {
     private const double TenthsInSecond = 10;
-
-    private readonly ShopDesk _shop = shop;
-
-    private readonly TagBook _tags = tags;
 
     /// <summary>How deep the deepest chip goes into a face.</summary>
     [BindProperty(SupportsGet = true)]
@@ -140,11 +135,11 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
     /// <summary>Takes a way into the rod.</summary>
     public async Task<IActionResult> OnPostTake(WayId? way, CancellationToken cancel)
     {
-        if (Number is not int number || await _tags.Find(number, cancel) is not { } tag || tag.Tool().Edge != EdgeForm.Meeting)
+        if (Number is not int number || await Tags.Find(number, cancel) is not { } tag || tag.Tool().Edge != EdgeForm.Meeting)
         {
             return NotFound();
         }
-        try
+        return await Do("chip", async () =>
         {
             PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
             if (!Choices.Find(ChoiceId.Jaws).Asked(question))
@@ -154,47 +149,35 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
             }
             await rods.Choose(tag, KeyText.Of(ChoiceId.Jaws), way is WayId w ? KeyText.Of(w) : null, cancel);
             return LocalRedirect($"/tag/{number}/rod");
-        }
-        catch (InputException fault)
-        {
-            IActionResult shown = await OnGet(cancel);
-            Faults["chip"] = fault.Sentence;
-            return shown;
-        }
+        }, () => OnGet(cancel));
     }
 
     /// <summary>Keeps the notch and the opening time on the tag.</summary>
     public async Task<IActionResult> OnPostKeep(string? notch, string? opens, CancellationToken cancel)
     {
-        if (Number is not int number || await _tags.Find(number, cancel) is not { } tag || tag.Tool().Part(PartIds.Pivot) is not { } pivot)
+        if (Number is not int number || await Tags.Find(number, cancel) is not { } tag || tag.Tool().Part(PartIds.Pivot) is not { } pivot)
         {
             return NotFound();
         }
-        try
+        return await Do("opens", async () =>
         {
-            DateTimeOffset now = time.GetUtcNow();
-            Facts facts = tag.Facts();
-            Assumptions a = await _shop.Assumed(cancel);
-            foreach ((MeasureId kind, double? value) in new (MeasureId, double?)[] { (MeasureIds.PivotNotch, Typed.NumberOrNull(notch, "notch")),
-                (MeasureIds.OpeningTime, Typed.NumberOrNull(opens, "opening_s") * TenthsInSecond) })
+            Assumptions a = await Shop.Assumed(cancel);
+            foreach ((MeasureId kind, string field, double? value) in new (MeasureId, string, double?)[] {
+                (MeasureIds.PivotNotch, "notch", Typed.NumberOrNull(notch, "notch")),
+                (MeasureIds.OpeningTime, "opening_s", Typed.NumberOrNull(opens, "opening_s") * TenthsInSecond) })
             {
-                if (value is double v && facts.Measured(kind, pivot.Id) != v)
+                if (value is double v)
                 {
-                    tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = pivot.Id, Kind = kind, Value = Math.Round(v), Instrument =
-                      Instrument.Count,
-                        At = now, UncertaintyMm = MeasureKinds.UncertaintyMm(Instrument.Count, a) });
+                    tag.TakeIfOther(pivot.Id, kind, Math.Round(Check.NotNegative(v, field)), Instrument.Count, a, time.GetUtcNow());
                 }
             }
-            await _tags.Save(tag, cancel);
+            await Tags.Save(tag, cancel);
             return LocalRedirect($"/edges/cutters?tag={number}");
-        }
-        catch (InputException fault)
+        }, () =>
         {
             (Notch, Opens) = (notch, opens);
-            IActionResult shown = await OnGet(cancel);
-            Faults["opens"] = fault.Sentence;
-            return shown;
-        }
+            return OnGet(cancel);
+        });
     }
 
     /// <inheritdoc />

@@ -19,6 +19,12 @@ public abstract class EdgeRoomModel(ShopDesk shop, TagBook tags) : BenchPageMode
         ("/edges/stones", "Stones", EdgeFacts.IsHoned), ("/edges/cutters", "Cutters", t => t.Edge is EdgeForm.Meeting or EdgeForm.Bypass),
     ];
 
+    /// <summary>The shop.</summary>
+    protected ShopDesk Shop { get; } = shop;
+
+    /// <summary>The tags.</summary>
+    protected TagBook Tags { get; } = tags;
+
     /// <summary>True for a tool that has something to do in this room.</summary>
     public static bool Suits(ToolKind tool) => Benches.Any(b => b.For(tool));
 
@@ -45,12 +51,12 @@ public abstract class EdgeRoomModel(ShopDesk shop, TagBook tags) : BenchPageMode
     /// <summary>Reads the tag. Answers where to go instead: nowhere for a tool without an edge, the bench that suits it for another.</summary>
     protected async Task<IActionResult?> Load(CancellationToken cancel)
     {
-        Assumed = await shop.Assumed(cancel);
+        Assumed = await Shop.Assumed(cancel);
         if (Number is not int number)
         {
             return null;
         }
-        Of = await tags.Show(number, TagParts.Head | TagParts.Pictures, cancel);
+        Of = await Tags.Show(number, TagParts.Head | TagParts.Pictures, cancel);
         if (Of is null || !Suits(Of.Tool()))
         {
             return NotFound();

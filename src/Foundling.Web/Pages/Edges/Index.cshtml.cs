@@ -22,10 +22,6 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
 {
     private const int MostHonings = 10_000;
 
-    private readonly ShopDesk _shop = shop;
-
-    private readonly TagBook _tags = tags;
-
     /// <summary>How thick the iron is.</summary>
     [BindProperty(SupportsGet = true)]
     public string? Thick { get; set; }
@@ -125,13 +121,13 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     public (GroundBack Metal, GrindHeat Heat)? Grinding { get; private set; }
 
     /// <summary>What squaring the edge asks; null where it is square.</summary>
-    public (double Mm3, GrindHeat Heat)? Squared { get; private set; }
+    public (double OffMm, double Mm3, double Minutes)? Squared { get; private set; }
 
     /// <summary>A rule of its own for the edge of this tool; null for none.</summary>
     public string? OwnRule => Known is { } known ? HoningWords.NoFurther(known.Tool, Assumed) : null;
 
-    /// <summary>The pits as they were typed or are known.</summary>
-    public IReadOnlyList<Pit> Placed { get; private set; } = [];
+    /// <summary>The iron with its pits; null while too little is known.</summary>
+    public SaveTheBackInput? Iron { get; private set; }
 
     /// <summary>What the tag knows of its edge; null without a tag.</summary>
     public EdgeFacts? Edged { get; private set; }
@@ -141,6 +137,11 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
 
     /// <summary>True where the iron works on a bed; without one it is drawn by itself.</summary>
     public bool OnABed => Of is null || Edged?.BedDeg is not null;
+
+    /// <summary>What is still to be said before the back can be weighed up, in a sentence; null for nothing.</summary>
+    public string? Lacks => !Given(Thick) || Back is not null || Faults.Count > 0 || Known?.Tool.Edge == EdgeForm.Toothed ? null
+        : !Given(Wide) ? "Say how wide the iron is, and where hard steel ends: its back is drawn, and pits are placed on it."
+        : !Given(Steel) ? "Say how far hard steel reaches from the edge: its back is drawn, and the routes past its pits stand side by side." : null;
 
     /// <inheritdoc />
     public override string Here => "/edges";
@@ -208,8 +209,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             return;
         }
-        Placed = PitList();
-        var input = new SaveTheBackInput(wide, units.Mm(Thick, "thickness_mm"), BevelDeg, steel, Placed, Of is null ? Chisel == true
+        SaveTheBackInput input = Iron = new SaveTheBackInput(wide, units.Mm(Thick, "thickness_mm"), BevelDeg, steel, PitList(), Of is null ? Chisel == true
             : Edged!.WhyNotLifted is not null, GrindOn: On ?? GrindOn.BenchGrinder, CamberMm: units.MmOrNull(Camber, "camber_mm"));
         Saved = SaveTheBack.Compare(input, Assumed);
         Back = new BackView(input, Assumed);
@@ -223,9 +223,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     {
         if (units.MmOrNull(Square, "out_of_square_mm") is double off and > 0 && Given(Wide) && Given(Thick))
         {
-            GrindOn on = On ?? GrindOn.BenchGrinder;
-            SquareUpResult up = Edge.SquareUp(new SquareUpInput(units.Mm(Wide, "width_mm"), units.Mm(Thick, "thickness_mm"), off, on), Assumed);
-            Squared = (up.VolumeMm3, GrindHeat.Of(up.VolumeMm3, on, Assumed));
+            SquareUpResult up = Edge.SquareUp(new SquareUpInput(units.Mm(Wide, "width_mm"), units.Mm(Thick, "thickness_mm"), off, On
+                ?? GrindOn.BenchGrinder), Assumed);
+            Squared = (off, up.VolumeMm3, up.Minutes);
         }
     }
 
@@ -245,15 +245,15 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     /// <summary>Takes a route: the rod is made anew with it. Pits and the line of the steel that are others than the tag knows are kept with it.</summary>
     public async Task<IActionResult> OnPostTake(string? route, string? steel, string? pits, string? camber, CancellationToken cancel)
     {
-        Assumptions a = await _shop.Assumed(cancel);
-        if (Number is not int number || await _tags.Find(number, cancel) is not { } tag || EdgeFacts.Of(tag.Facts(), a) is not { } known)
+        Assumptions a = await Shop.Assumed(cancel);
+        if (Number is not int number || await Tags.Find(number, cancel) is not { } tag || EdgeFacts.Of(tag.Facts(), a) is not { } known)
         {
             return NotFound();
         }
-        try
+        return await Do("pits", async () =>
         {
-            WayId way = new[] { WayId.Lap, WayId.Shim, WayId.Grind }.Where(w => EdgeWays.RouteOf(w) == route).Cast<WayId?>().FirstOrDefault()
-                ?? throw new InputException("unknown_route", "route", route, "lap, shim or grind_back", "Choose one of the routes.");
+            WayId way = EdgeWays.WayOf(route) ?? throw new InputException("unknown_route", "route", route, "lap, shim or grind_back",
+                "Choose one of the routes.");
             DateTimeOffset now = time.GetUtcNow();
             if (Given(pits) && pits!.ReplaceLineEndings("\n") != Written(known))
             {
@@ -269,21 +269,18 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
                     "No pit that was found stops this edge: put them where they are, and take the route then.");
             }
             string was = question.Way(ChoiceId.Back) == way ? "" : $"?was={KeyText.Of(ChoiceId.Back)}%3D{KeyText.Of(question.Way(ChoiceId.Back))}";
+            // A line nobody moved is no measurement, even where it was reckoned from the slot.
             if (Given(steel) && steel != units.InField(known.ReserveMm))
             {
-                tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = known.Part.Id, Kind = MeasureIds.EdgeToHardEnd, Value = units.Mm(steel,
-                    "reserve_mm"), Instrument = Instrument.Rule, At = now, UncertaintyMm = MeasureKinds.UncertaintyMm(Instrument.Rule, a) });
+                tag.TakeIfOther(known.Part.Id, MeasureIds.EdgeToHardEnd, units.Mm(steel, "reserve_mm"), Instrument.Rule, a, now);
             }
             await rods.Choose(tag, KeyText.Of(ChoiceId.Back), KeyText.Of(way), cancel);
             return LocalRedirect($"/tag/{number}/rod{was}");
-        }
-        catch (InputException fault)
+        }, () =>
         {
             (Steel, Pits, Camber) = (steel, pits, camber);
-            IActionResult shown = await OnGet(cancel);
-            Faults["pits"] = fault.Sentence;
-            return shown;
-        }
+            return OnGet(cancel);
+        });
     }
 
     private string Written(EdgeFacts known) =>

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Foundling.Core;
 using Foundling.Core.Aim;
 using Foundling.Core.Edges;
 using Foundling.Core.Keys;
@@ -19,8 +18,6 @@ namespace Foundling.Web.Pages.Edges;
 /// <summary>Mouth and cap iron in section: what a thicker iron or a moved frog does, and whether an iron fits. All of it in the address.</summary>
 public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units) : EdgeRoomModel(shop, tags)
 {
-    private readonly TagBook _tags = tags;
-
     /// <summary>The bed, degrees.</summary>
     [BindProperty(SupportsGet = true)]
     public string? Bed { get; set; }
@@ -133,9 +130,8 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     public double Moved { get; private set; }
 
     /// <summary>How the frog is brought square; null where none moves.</summary>
-    public string? Squared => Toe || !Moves ? null : Known is { } known ? MouthWords.Squared(known.Tool.Is(FormIds.FrogScrew),
-      known.Tool.Is(FormIds.NoFrogScrew))
-        : MouthWords.Squared(false, false);
+    public string? Squared => Toe || !Moves ? null : MouthWords.Squared(Known?.Tool.Is(FormIds.FrogScrew) == true ? true
+        : Known?.Tool.Is(FormIds.NoFrogScrew) == true ? false : null);
 
     /// <inheritdoc />
     public override string Here => "/edges/mouth";
@@ -156,7 +152,13 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         }
         Wanted ??= WayId.One;
         Cap ??= WayId.One;
-        Try("back", () => (Setting, BackMm) = HasCap ? (CapSetting.Of(Cap.Value, Assumed), units.MmOrNull(Back, "back_mm")) : (null, null));
+        if (HasCap)
+        {
+            // A school that is none of cap irons stands for the usual one, and a set-back that cannot be read for none.
+            Cap = Schools(ChoiceId.Cap).Any(s => s.Way == Cap) ? Cap : WayId.One;
+            Setting = CapSetting.Of(Cap.Value, Assumed);
+            Try("back", () => BackMm = units.MmOrNull(Back, "back_mm"));
+        }
         Try("mouth", Work);
         return Page();
     }
@@ -179,17 +181,17 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
             Faults[check.Fit switch { IronFit.Opening => "wide", IronFit.Slot => "slot", IronFit.Yoke => "yoke", _ => "capscrew" }] =
                 MouthWords.Of(check, mm => units.Show(mm));
         }
-        View = new MouthView(input, Plan, Assumed.UsualBevelDeg, HasCap && Up != true ? BackMm ?? Setting!.MostMm : null, Known?.Tool.HasWoodenSole == true);
+        View = new MouthView(input, Plan, Assumed.UsualBevelDeg, Up != true ? BackMm ?? Setting?.MostMm : null, Known?.Tool.HasWoodenSole == true);
     }
 
     /// <summary>Takes how mouth and cap iron are set into the rod.</summary>
     public async Task<IActionResult> OnPostTake(WayId? mouth, WayId? cap, CancellationToken cancel)
     {
-        if (Number is not int number || await _tags.Find(number, cancel) is not { } tag)
+        if (Number is not int number || await Tags.Find(number, cancel) is not { } tag)
         {
             return NotFound();
         }
-        try
+        return await Do("mouth", async () =>
         {
             foreach ((ChoiceId choice, WayId? way) in new[] { (ChoiceId.Mouth, mouth), (ChoiceId.Cap, cap) })
             {
@@ -200,13 +202,7 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
                 }
             }
             return LocalRedirect($"/tag/{number}/rod");
-        }
-        catch (InputException fault)
-        {
-            IActionResult shown = await OnGet(cancel);
-            Faults["mouth"] = fault.Sentence;
-            return shown;
-        }
+        }, () => OnGet(cancel));
     }
 
     private void Fill(Facts facts, PlanQuestion question)

@@ -220,7 +220,8 @@ public sealed class IndexModel(ShopDesk shop, ShopBook book, StoreRoom stores, T
         {
             IReadOnlyList<FaceToDo> faces = FaceToDo.Of(Of.Facts(), Assumed);
             string? Mm(double? mm) => mm > 0 ? units.InField(Math.Round(mm.Value, 3)) : null;
-            rows = [.. (faces.Any(f => f.DefectMm > 0) ? faces.Where(f => f.DefectMm > 0) : faces.Take(1)).Take(MostFaces).Select(f => new FaceTyped(f.Face.Name,
+            rows = [.. (faces.Any(f => f.DefectMm > 0) ? faces.Where(f => f.DefectMm > 0) : faces.Take(1)).Take(MostFaces).Select(f => new
+              FaceTyped(f.Face.Name,
                 f.AreaDm2.ToString("0.###", CultureInfo.InvariantCulture), Mm(f.DefectMm), Key(f.Wanted), f.Metal, Mm(f.StampMm)))];
         }
         if (rows.Count < MostFaces)

@@ -89,8 +89,8 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
     /// <summary>The turn of each nut; empty where nobody said how many.</summary>
     public IReadOnlyList<int> Turns { get; private set; } = [];
 
-    /// <summary>Length and rise of a breasted tooth line, mm.</summary>
-    public (double Long, double Rise)? Line { get; private set; }
+    /// <summary>The breasted tooth line; null for a straight one.</summary>
+    public BreastView? Line { get; private set; }
 
     /// <summary>The saw; null for none.</summary>
     public Tag? Of { get; private set; }
@@ -155,8 +155,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
         {
             Try("breast", () =>
             {
-                Line = (units.Mm(Long, "chord_mm"), units.Mm(Breast, "sagitta_mm"));
-                Breasted = Straightness.Breast(new BreastInput(Line.Value.Long, Line.Value.Rise));
+                var input = new BreastInput(units.Mm(Long, "chord_mm"), units.Mm(Breast, "sagitta_mm"));
+                Breasted = Straightness.Breast(input);
+                Line = Breasted.Straight ? null : new BreastView(input);
             });
         }
         if (Given(Etch))
@@ -200,35 +201,21 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
         {
             return NotFound();
         }
-        try
+        return await Do("points", async () =>
         {
             DateTimeOffset now = time.GetUtcNow();
             Assumptions a = await shop.Assumed(cancel);
-            Facts facts = tag.Facts();
-            void Take(MeasureId kind, double value, Instrument with)
-            {
-                if (facts.Measured(kind, plate.Id) is not double known || Math.Abs(known - value) > Whole.Slack)
-                {
-                    tag.Take(new Measurement { Id = Guid.CreateVersion7(now), Part = plate.Id, Kind = kind, Value = value, Instrument = with, At = now,
-                        UncertaintyMm = MeasureKinds.UncertaintyMm(with, a) });
-                }
-            }
             if (Given(Points))
             {
-                Take(MeasureIds.Points, Core.Saws.Tooth.Of(Read()).Ppi, Instrument.Count);
+                tag.TakeIfOther(plate.Id, MeasureIds.Points, Core.Saws.Tooth.Of(Read()).Ppi, Instrument.Count, a, now);
             }
             if (Given(Plate))
             {
-                Take(MeasureIds.Thickness, units.Mm(Plate, "plate_mm"), Instrument.Caliper);
+                tag.TakeIfOther(plate.Id, MeasureIds.Thickness, units.Mm(Plate, "plate_mm"), Instrument.Caliper, a, now);
             }
             await tags.Save(tag, cancel);
             return LocalRedirect($"/saws?tag={number}");
-        }
-        catch (InputException fault)
-        {
-            Faults["points"] = fault.Sentence;
-            return await OnGet(cancel);
-        }
+        }, () => OnGet(cancel));
     }
 
     /// <summary>What the tag knows stands in the fields that nobody filled; an answer where there is no such saw.</summary>

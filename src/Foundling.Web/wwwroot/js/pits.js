@@ -2,7 +2,8 @@
 import { soon } from './bench.js';
 import { place } from './place.js';
 
-const ALONG = 0.5, DEEPER = 0.01, NEW = { deep: 0.05, half: 1, across: 2 };
+// How far a key moves a pit and how much deeper it makes it, mm.
+const ALONG = 0.5, DEEPER = 0.01;
 
 /** The drawing, its bench and the field of the pits. @param {Element} from */
 function parts(from) {
@@ -31,8 +32,10 @@ function move(pit, along, across, wide) {
 
 /** @param {NonNullable<ReturnType<typeof parts>>} of @param {number} x @param {number} y mm from the edge and the left side */
 function add(of, x, y) {
-  const at = Math.max(NEW.half, x), middle = Math.min(Math.max(y, NEW.across), of.wide - NEW.across);
-  write(of, [...read(of), [NEW.deep, at - NEW.half, at + NEW.half, Math.max(0, middle - NEW.across), Math.min(of.wide, middle + NEW.across)]]);
+  // As deep and as large as a pit is taken for that nobody measured, until it is.
+  const deep = Number(of.svg.dataset.deep), long = Number(of.svg.dataset.long), half = Math.min(long, of.wide) / 2;
+  const at = Math.max(half, x), middle = Math.min(Math.max(y, half), of.wide - half);
+  write(of, [...read(of), [deep, at - half, at + half, middle - half, middle + half]]);
 }
 
 export function start() {
@@ -41,7 +44,7 @@ export function start() {
   document.addEventListener('click', (event) => {
     const target = event.target instanceof Element ? event.target : null, of = target && parts(target);
     if (!target || !of) return;
-    if (target.closest('[data-add-pit]')) add(of, Number(NEW.half) * 3, of.wide / 2);
+    if (target.closest('[data-add-pit]')) add(of, 0, of.wide / 2);
     if (target.closest('[data-blank]')) {
       const p = place(of.svg, /** @type {MouseEvent} */ (event));
       add(of, p.x / of.times, p.y / of.times);

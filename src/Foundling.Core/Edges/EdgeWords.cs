@@ -1,7 +1,7 @@
 namespace Foundling.Core.Edges;
 
-/// <summary>The routes past pits and what they commit one to, in words.</summary>
-public static class BackWords
+/// <summary>Edges in words: routes past pits and what they commit one to, angles, blades.</summary>
+public static class EdgeWords
 {
     /// <summary>A route, or what is recommended where none is.</summary>
     /// <param name="route">Its key, as <see cref="SaveTheBackResult"/> gives it.</param>
@@ -43,11 +43,12 @@ public static class BackWords
     };
 
     /// <summary>What becomes of the edge when the pits are left, in a sentence.</summary>
-    /// <param name="pits">The pits.</param>
+    /// <param name="input">The iron and its pits.</param>
     /// <param name="a">What one honing takes, and what stops an edge.</param>
-    public static string LiveWith(IEnumerable<Pit> pits, Assumptions a)
+    public static string LiveWith(SaveTheBackInput input, Assumptions a)
     {
-        List<double> near = [.. pits.Where(p => SaveTheBack.Stops(p, a)).Select(p => p.NearSideMm)];
+        List<double> near = [.. input.Pits.Where(p => SaveTheBack.Standing(p, input.WidthMm, input.CamberMm ?? 0, a) == PitStanding.Stops)
+            .Select(p => p.NearSideMm)];
         int honings = near.Count == 0 ? 0 : IronReserve.SharpeningsIn(near.Min(), a);
         return near.Count == 0 ? "No pit stops it." : honings == 0 ? "A pit is in the edge now: it leaves a line on every shaving."
             : $"Honing brings the first pit to the edge after about {honings} sharpenings; from then on it leaves a line on every shaving.";
@@ -56,6 +57,22 @@ public static class BackWords
     /// <summary>What an edge of two faces is like at work; empty for a usual one.</summary>
     public static string Wedge(double includedDeg, Assumptions a) => includedDeg < a.WedgeKeenDeg ? "keen: it bites deep, and bends or chips on knots"
         : includedDeg > a.WedgeStoutDeg ? "stout: it splits and lasts, and glances off" : "";
+
+    /// <summary>What grinding and honing a blade must keep to, in a sentence.</summary>
+    /// <param name="side">Which side is ground.</param>
+    /// <param name="hollow">It is curved across, as a gouge is: its left side is the outside, its right one the inside.</param>
+    public static string Keep(Ground side, bool hollow) => (side, hollow) switch
+    {
+        (Ground.BothSides, _) =>
+          "Both faces alike, counted in strokes, a little rounded behind the edge. Never ground so hot that it colours: it is thin where it "
+            + "is hard.",
+        (Ground.RightSide, true) => "Ground inside with a slip or a round stone of its radius; the outside is its back and carries no bevel.",
+        (_, true) => "Ground outside, rolled so that every part of the edge meets the stone; the hollow is its back and only loses the burr, to a slip.",
+        _ => "The flat side stays flat up to the edge: a stone lifted on it makes it wander off the line.",
+    };
+
+    /// <summary>How an edge is brought square.</summary>
+    public const string Square = "Scribe the line square across the flat side with the side as guide, blunt the edge down to it, then the bevel.";
 
     /// <summary>When the edge of a head is made.</summary>
     public const string BeforeTheHaft = "Edge first, covered, then hung: a head without its haft is held and ground more easily, and hands work round the edge "
