@@ -137,6 +137,7 @@ public sealed partial record Assumptions
     [Assumed("mm", "a steel rule reads to this")] public double RuleMm { get; init; } = 0.25;
     [Assumed("mm", "a caliper reads to this")] public double CaliperMm { get; init; } = 0.03;
     [Assumed("mm", "feeler gauges read to this")] public double FeelerMm { get; init; } = 0.02;
+    [Assumed("deg", "a protractor reads to this")] public double ProtractorDeg { get; init; } = 0.5;
     [Assumed("mm", "an indicator reads to this")] public double IndicatorMm { get; init; } = 0.005;
 
     [Assumed("mm", "liquid over the highest part", Heading = "Baths")] public double BathCoverMm { get; init; } = 15;

@@ -64,32 +64,70 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         Steel().ShouldBe("21.5", "the line that was moved is the one that is kept");
     }
 
+    private void Touch(IWebElement from, params (int X, int Y)[] steps)
+    {
+        var thumb = new PointerInputDevice(PointerKind.Touch, "thumb");
+        var stroke = new ActionSequence(thumb);
+        (int x, int y) = (steps[0].X, steps[0].Y);
+        stroke.AddAction(thumb.CreatePointerMove(from, x, y, TimeSpan.Zero));
+        stroke.AddAction(thumb.CreatePointerDown(MouseButton.Touch));
+        foreach ((int dx, int dy) in steps.Skip(1))
+        {
+            stroke.AddAction(thumb.CreatePointerMove(CoordinateOrigin.Pointer, dx, dy, TimeSpan.FromMilliseconds(40)));
+        }
+        stroke.AddAction(thumb.CreatePointerUp(MouseButton.Touch));
+        _b.Driver.PerformActions([stroke]);
+    }
+
     [Fact]
-    public void Pits_are_tapped_on_the_iron_dragged_and_moved_with_the_keys_at_phone_width()
+    public void Pits_are_tapped_dragged_and_changed_by_touch_at_phone_width()
     {
         _b.Size(390, 844);
         _b.Go(At("/edges?thick=2.1&bevel=25&bed=45&wide=50&steel=28"));
         int Pits() => _b.Driver.FindElements(By.CssSelector("rect.pit")).Count;
         string[] Typed() => _b.Find("#pits").GetAttribute("value")!.Split('\n', StringSplitOptions.RemoveEmptyEntries);
-        _b.Driver.ExecuteScript("document.querySelector('svg[data-times]').scrollIntoView({ block: 'center' })");
+        void Middle() => _b.Driver.ExecuteScript("document.querySelector('svg[data-times]').scrollIntoView({ block: 'center' })");
+        Middle();
         for (int i = 1; i <= 3; i++)
         {
-            new Actions(_b.Driver).MoveToElement(_b.Find("svg[data-times] .iron"), -60, (20 * i) - 40).Click().Perform();
+            Touch(_b.Find("svg[data-times] .iron"), (-60, (20 * i) - 40));
             _b.Until(() => Pits() == i, "a tap places a pit");
         }
         string first = Typed()[0];
-        _b.Driver.ExecuteScript("document.querySelector('[data-pit=\"0\"]').focus()");
-        new Actions(_b.Driver).SendKeys(Keys.ArrowRight + "+").Perform();
-        _b.Until(() => Typed()[0] != first && Typed()[0].StartsWith("0.06 ", StringComparison.Ordinal), "keys move it and make it deeper");
+        Touch(_b.Find("[data-pit='0']"), (0, 0), (20, 0), (15, 0));
+        _b.Until(() => Typed()[0] != first, "a finger drags it");
         string moved = Typed()[0];
-        _b.Until(() => _b.Driver.FindElements(By.CssSelector("[data-pit='0']:focus")).Count == 1, "and the focus stays on it");
-        new Actions(_b.Driver).MoveToElement(_b.Find("[data-pit='0']")).ClickAndHold().MoveByOffset(20, 0).MoveByOffset(15, 0).Release().Perform();
-        _b.Until(() => Typed()[0] != moved, "it is dragged");
-        _b.Driver.ExecuteScript("document.querySelector('[data-pit=\"2\"]').focus()");
-        new Actions(_b.Driver).SendKeys(Keys.Delete).Perform();
-        _b.Until(() => Pits() == 2, "and taken away");
+        moved.Split(' ')[0].ShouldBe(first.Split(' ')[0], "as deep as before");
+        _b.Click("[data-pit-key='+']");
+        _b.Until(() => Typed()[0].StartsWith("0.06 ", StringComparison.Ordinal), "a button makes deeper what was touched last");
+        _b.Click("[data-pit-key='Delete']");
+        _b.Until(() => Pits() == 2 && Typed().All(p => p.StartsWith("0.05 ", StringComparison.Ordinal)), "and takes it away");
+        Middle();
+        string Steel() => _b.Find("#steel").GetAttribute("value")!;
+        Touch(_b.Find("[data-field=steel] .hitline"), (0, 0), (-40, 0), (-40, 0));
+        _b.Until(() => Steel().EndsWith(" mm", StringComparison.Ordinal), "so is the line of the steel dragged");
+        double bevel = Bevel;
+        _b.Driver.ExecuteScript("document.querySelector('[data-field=bevel]').scrollIntoView({ block: 'center' })");
+        Touch(_b.Find("[data-field=bevel] .grip"), (0, 0), (8, 10), (8, 10));
+        _b.Until(() => Bevel != bevel, "and the bevel");
         ((long)_b.Driver.ExecuteScript("return document.documentElement.scrollWidth")!).ShouldBeLessThanOrEqualTo(390);
         _b.Size(1280, 900);
+    }
+
+    [Fact]
+    public void Pits_are_moved_and_deepened_with_the_keys_and_the_focus_stays()
+    {
+        _b.Size(1280, 900);
+        _b.Go(At("/edges?thick=2.1&bevel=25&bed=45&wide=50&steel=28&pits=0.05+2+3+20+24"));
+        string Typed() => _b.Find("#pits").GetAttribute("value")!;
+        _b.Driver.ExecuteScript("document.querySelector('[data-pit=\"0\"]').focus()");
+        new Actions(_b.Driver).SendKeys(Keys.ArrowRight + "+").Perform();
+        _b.Until(() => Typed() == "0.06 2.5 3.5 20 24", "keys move it and make it deeper");
+        _b.Until(() => _b.Driver.FindElements(By.CssSelector("[data-pit='0']:focus")).Count == 1, "and the focus stays on it");
+        new Actions(_b.Driver).SendKeys(Keys.ArrowDown + "-").Perform();
+        _b.Until(() => Typed() == "0.05 2.5 3.5 20.5 24.5", "and again");
+        new Actions(_b.Driver).SendKeys(Keys.Delete).Perform();
+        _b.Until(() => Typed().Length == 0, "and take it away");
     }
 
     [Fact]
@@ -130,7 +168,8 @@ public sealed class EdgeTests(DemoShop demo) : IClassFixture<DemoShop>
         _b.Find("#points").Clear();
         _b.Find("#points").SendKeys("11");
         _b.Until(() => _b.Text("#saw-shown").Contains("11 points", StringComparison.Ordinal), "the figures follow");
-        _b.Click("#measured .btn");
+        _b.Until(() => _b.Has("[data-keeps]"), "what is new is offered");
+        _b.Click("[data-keeps] .btn");
         _b.Until(() => !_b.Driver.Url.Contains("points", StringComparison.Ordinal), "it is kept");
         _b.Find("#points").GetAttribute("value").ShouldBe("11", "what was typed is what is kept");
         ((long)_b.Driver.ExecuteScript("return document.documentElement.scrollWidth")!).ShouldBeLessThanOrEqualTo(390);

@@ -76,11 +76,13 @@ public sealed partial class SawPageTests(DemoHost host) : IClassFixture<DemoHost
         IHtmlDocument page = await visitor.Page("/saws?tag=22");
         page.QuerySelector<IHtmlInputElement>("#points")!.Value.ShouldNotBeEmpty();
         page = await visitor.Page("/saws?tag=22&points=11&plate=0.85");
-        page.QuerySelector<IHtmlInputElement>("input[form=measured][name=points]")!.Value.ShouldBe("11");
-        (await visitor.Submit(page, "#measured", new() { ["points"] = "11", ["plate"] = "0.85" })).StatusCode.ShouldBe(HttpStatusCode.Found);
+        page.QuerySelector<IHtmlInputElement>("input[form=keep][name=points]")!.Value.ShouldBe("11");
+        page.QuerySelector("[data-keeps]")!.TextContent.ShouldContain("Points to the inch 11, thickness 0.85 mm");
+        (await visitor.Submit(page, "#keep", new() { ["points"] = "11", ["plate"] = "0.85" })).StatusCode.ShouldBe(HttpStatusCode.Found);
         page = await visitor.Page("/saws?tag=22");
         page.QuerySelector<IHtmlInputElement>("#points")!.Value.ShouldBe("11");
         page.QuerySelector<IHtmlInputElement>("#plate")!.Value.ShouldBe("0.85");
+        page.QuerySelector("[data-keeps]").ShouldBeNull("nothing is new");
         (await visitor.Get("/saws?tag=31")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "a plane has no teeth");
     }
 

@@ -75,6 +75,9 @@ public enum ChoiceId
     /// <summary>What steel is ground on.</summary>
     Grinding,
 
+    /// <summary>What a pitted back is lapped on.</summary>
+    LapOn,
+
     /// <summary>Which sides of a bypass blade are honed.</summary>
     Bypass,
 

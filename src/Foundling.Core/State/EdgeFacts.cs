@@ -15,6 +15,12 @@ namespace Foundling.Core.State;
 public sealed record EdgeFacts(PartDef Part, double ThicknessMm, double WidthMm, double? BedDeg, bool BevelUp, double? ReserveMm, string? WhyNotLifted,
     IReadOnlyList<Pit> Pits)
 {
+    /// <summary>The angle it is ground to, as measured, degrees; null where it was not.</summary>
+    public double? BevelDeg { get; init; }
+
+    /// <summary>How far its middle stands out before its corners, mm; null where it was not measured.</summary>
+    public double? CamberMm { get; init; }
+
     /// <summary>True for an iron of even thickness with a back and one bevel, which a section shows.</summary>
     public static bool HasSection(ToolKind tool) => tool.Edges.Any() && tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Profiled or EdgeForm.Toothed;
 
@@ -32,5 +38,8 @@ public sealed record EdgeFacts(PartDef Part, double ThicknessMm, double WidthMm,
     public static EdgeFacts? Of(Facts facts, Assumptions a) => !HasSection(facts.Tool) || facts.Tool.Edges.FirstOrDefault() is not { } part ? null
         : new EdgeFacts(part, facts.Measured(MeasureIds.Thickness, part.Id) ?? a.UsualIronMm, facts.EdgeWidthMm(a),
             facts.Tool.HasBed ? facts.Tool.BedDeg : null, facts.Tool.BevelUp, facts.Steel(a)?.Reserve.ReserveMm, facts.Tool.WhyNotLifted,
-            EdgePits.Of(facts, part, a));
+            EdgePits.Of(facts, part, a))
+        {
+            BevelDeg = facts.Measured(MeasureIds.Bevel, part.Id), CamberMm = facts.Measured(MeasureIds.Camber, part.Id),
+        };
 }

@@ -12,8 +12,15 @@ public static class EdgePits
     /// <param name="a">How deep and wide a pit is that nobody measured.</param>
     public static IReadOnlyList<Pit> Of(Facts facts, PartDef part, Assumptions a) =>
     [
-        .. facts.Findings.Where(f => On(facts.Tool, part, f)).OrderBy(f => f.FromEdgeMm).Select(f => new Pit(Depths.Of(f, a), Far(f, a), f.FromEdgeMm!.Value)),
+        .. facts.Findings.Where(f => On(facts.Tool, part, f)).OrderBy(f => f.FromEdgeMm).Select(f => Pit(f, facts.EdgeWidthMm(a), a)),
     ];
+
+    // A place across that the edge is too narrow for is none.
+    private static Pit Pit(Found f, double width, Assumptions a)
+    {
+        bool across = f is { FromLeftMm: not null, ToLeftMm: double to } && f.FromLeftMm <= to && to <= width;
+        return new Pit(Depths.Of(f, a), Far(f, a), f.FromEdgeMm!.Value, across ? f.FromLeftMm : null, across ? f.ToLeftMm : null);
+    }
 
     // One that nobody measured ends where it was seen, unless that is in the edge itself.
     private static double Far(Found f, Assumptions a) => f.SizeMm is double size ? f.FromEdgeMm!.Value + size : Math.Max(f.FromEdgeMm!.Value, a.PitWideMm);
@@ -29,21 +36,36 @@ public static class EdgePits
     /// <param name="facts">What is known of the tool.</param>
     /// <param name="a">Rates, and what stops a restoration.</param>
     /// <param name="on">What steel is ground on.</param>
-    public static SaveTheBackResult? Compare(Facts facts, Assumptions a, GrindOn on = GrindOn.BenchGrinder)
+    /// <param name="lapOn">What a back is lapped on.</param>
+    public static SaveTheBackResult? Compare(Facts facts, Assumptions a, GrindOn on = GrindOn.BenchGrinder, GrindOn lapOn = GrindOn.P100OnGlass)
     {
         if (EdgeFacts.Of(facts, a) is not { Pits.Count: > 0 } edge)
         {
             return null;
         }
-        // Minutes and metal do not ask how much steel is left; where nobody measured it, no route is recommended by it.
-        SaveTheBackResult saved = SaveTheBack.Compare(new SaveTheBackInput(edge.WidthMm, edge.ThicknessMm, a.UsualBevelDeg, edge.ReserveMm ?? 0, edge.Pits,
-            edge.WhyNotLifted is not null, GrindOn: on), a);
-        return saved.StoppingPits > 0 ? saved : null;
+        try
+        {
+            // Minutes and metal do not ask how much steel is left; where nobody measured it, no route is recommended by it.
+            SaveTheBackResult saved = SaveTheBack.Compare(new SaveTheBackInput(edge.WidthMm, edge.ThicknessMm, edge.BevelDeg ?? a.UsualBevelDeg,
+                edge.ReserveMm ?? 0, edge.Pits, edge.WhyNotLifted is not null, lapOn, on, edge.CamberMm), a);
+            return saved.StoppingPits > 0 ? saved : null;
+        }
+        catch (InputException)
+        {
+            // A reading that cannot be, such as an iron of no thickness, compares nothing; the edge bench says what is wrong with it.
+            return null;
+        }
     }
 
     /// <summary>The degree of a pit that was measured, on the scale of edges: it reaches the edge, is near it, is away from it, or is a point.</summary>
     /// <param name="pit">The pit.</param>
+    /// <param name="widthMm">Width of the edge, mm.</param>
+    /// <param name="camberMm">Its camber, mm; 0 for none.</param>
     /// <param name="a">What stops an edge.</param>
-    public static int DegreeOf(Pit pit, Assumptions a) => SaveTheBack.Stops(pit, a) ? pit.NearSideMm <= Whole.Slack ? 4 : 3
-        : pit.DepthMm > a.StoppingPitDepthMm + Whole.Slack ? 2 : 1;
+    public static int DegreeOf(Pit pit, double widthMm, double camberMm, Assumptions a) => SaveTheBack.Standing(pit, widthMm, camberMm, a) switch
+    {
+        PitStanding.Stops => pit.NearSideMm <= Whole.Slack ? 4 : 3,
+        PitStanding.FarBack => 2,
+        _ => 1,
+    };
 }

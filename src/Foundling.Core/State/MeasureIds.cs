@@ -75,6 +75,33 @@ public static class MeasureIds
     /// <summary>Opening of a spanner's jaw near its floor.</summary>
     public static readonly MeasureId OpeningFloor = MeasureId.Of("opening_floor");
 
+    /// <summary>How far the teeth of a saw lean back.</summary>
+    public static readonly MeasureId Rake = MeasureId.Of("rake");
+
+    /// <summary>How far the teeth of a saw are filed aslant.</summary>
+    public static readonly MeasureId Fleam = MeasureId.Of("fleam");
+
+    /// <summary>Set of a point of a saw, on its side.</summary>
+    public static readonly MeasureId Set = MeasureId.Of("set");
+
+    /// <summary>The angle an edge is ground to.</summary>
+    public static readonly MeasureId Bevel = MeasureId.Of("bevel");
+
+    /// <summary>How far the middle of an edge stands out before its corners.</summary>
+    public static readonly MeasureId Camber = MeasureId.Of("camber");
+
+    /// <summary>Passes a burr was turned in.</summary>
+    public static readonly MeasureId BurrPasses = MeasureId.Of("burr_passes");
+
+    /// <summary>Angle of the first pass of the burnisher.</summary>
+    public static readonly MeasureId BurrFirst = MeasureId.Of("burr_first");
+
+    /// <summary>Angle of the last pass of the burnisher.</summary>
+    public static readonly MeasureId BurrLast = MeasureId.Of("burr_last");
+
+    /// <summary>Burrs turned since the bevel was filed.</summary>
+    public static readonly MeasureId BurrTurns = MeasureId.Of("burr_turns");
+
     /// <summary>Height of the teeth of a jaw.</summary>
     public static readonly MeasureId ToothHeight = MeasureId.Of("tooth_height");
 }

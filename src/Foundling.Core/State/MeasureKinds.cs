@@ -24,6 +24,9 @@ public enum Instrument
 
     /// <summary>Counted.</summary>
     Count,
+
+    /// <summary>A protractor, or a bevel gauge held to one.</summary>
+    Protractor,
 }
 
 /// <summary>A kind of measurement that makes sense on a part.</summary>
@@ -68,6 +71,15 @@ public static class MeasureKinds
         new(FrogPosition, "distance behind the front of its seat, as found", Instrument.Rule),
         new(PivotNotch, "notch it stands at, as found", Instrument.Count, Unit.Pieces),
         new(Wind, "difference of the winding sticks", Instrument.Rule),
+        new(Rake, "its teeth lean back by", Instrument.Protractor, Unit.Degrees),
+        new(Fleam, "its teeth are filed aslant by", Instrument.Protractor, Unit.Degrees),
+        new(Set, "set of a point, on its side", Instrument.Caliper),
+        new(Bevel, "angle it is ground to", Instrument.Protractor, Unit.Degrees),
+        new(Camber, "camber of its edge", Instrument.Feeler),
+        new(BurrPasses, "passes the burr was turned in", Instrument.Count, Unit.Pieces),
+        new(BurrFirst, "first pass of the burnisher", Instrument.Protractor, Unit.Degrees),
+        new(BurrLast, "last pass of the burnisher", Instrument.Protractor, Unit.Degrees),
+        new(BurrTurns, "burrs turned since its bevel was filed", Instrument.Count, Unit.Pieces),
     ];
 
     private static readonly Dictionary<MeasureId, MeasureKind> ById = All.ToDictionary(m => m.Id);
@@ -82,11 +94,13 @@ public static class MeasureKinds
     /// <summary>Kinds that make sense for a part of a tool.</summary>
     public static IReadOnlyList<MeasureKind> For(ToolKind tool, PartDef part) => [.. Ids(tool, part).Select(m => ById[m])];
 
-    private static MeasureId[] Ids(ToolKind tool, PartDef part) => part switch
+    private static MeasureId[] Ids(ToolKind tool, PartDef part) => [.. Shape(tool, part), .. tool.Edges.Contains(part) ? Ground(tool) : []];
+
+    private static MeasureId[] Shape(ToolKind tool, PartDef part) => part switch
     {
         var p when p.Is(PartIds.Iron) => tool.Is(FormIds.SolidIron)
             ? [Length, Thickness, EdgeToSlot, EdgeToHardEnd, OutOfSquare] : [Length, Thickness, EdgeToSlot, EdgeToBitLine, EdgeToHardEnd, OutOfSquare],
-        var p when p.Is(PartIds.Plate) => [Bow, Kink, Points, MissingTeeth, Thickness],
+        var p when p.Is(PartIds.Plate) => [Bow, Kink, Points, MissingTeeth, Thickness, Rake, Fleam, Set],
         var p when p.Is(PartIds.Frog) => [Rock, FrogPosition],
         var p when p.Is(PartIds.CapIron) => [CapLight, CapSetBack, Length, Thickness],
         var p when p.Is(PartIds.Pivot) && tool.Edge == EdgeForm.Bypass => [PivotNotch, OpeningTime, Play],
@@ -101,9 +115,18 @@ public static class MeasureKinds
         _ => [Length, Thickness],
     };
 
-    /// <summary>How far an instrument may be off, mm. The person may say otherwise.</summary>
+    private static MeasureId[] Ground(ToolKind tool) => tool.Edge switch
+    {
+        EdgeForm.Burr => [Bevel, BurrPasses, BurrFirst, BurrLast, BurrTurns],
+        EdgeForm.BackAndBevel or EdgeForm.TwoBevels or EdgeForm.FlatFace => [Bevel, Camber],
+        EdgeForm.Curved or EdgeForm.Profiled or EdgeForm.Toothed or EdgeForm.Bypass => [Bevel],
+        _ => [],
+    };
+
+    /// <summary>How far an instrument may be off, mm, degrees for a protractor. The person may say otherwise.</summary>
     public static double UncertaintyMm(Instrument instrument, Assumptions a) => instrument switch
     {
+        Instrument.Protractor => a.ProtractorDeg,
         Instrument.Eye => a.EyeMm,
         Instrument.Rule => a.RuleMm,
         Instrument.Caliper => a.CaliperMm,

@@ -33,6 +33,12 @@ public sealed class Finding
     /// <summary>Distance from the edge for pits and chips, mm.</summary>
     public double? FromEdgeMm { get; set; }
 
+    /// <summary>Where it begins across the edge, from its left corner, back up and edge down, mm; none for across the whole width.</summary>
+    public double? FromLeftMm { get; set; }
+
+    /// <summary>Where it ends across the edge, mm; none for across the whole width.</summary>
+    public double? ToLeftMm { get; set; }
+
     /// <summary>How deep a pit, chip or crack goes, mm.</summary>
     public double? DepthMm { get; set; }
 
@@ -68,14 +74,15 @@ public sealed class Finding
     public static Finding Of(Found found, DateTimeOffset at) => new()
     {
         Id = Guid.CreateVersion7(at), At = at, Part = found.Part, Kind = found.Kind, Severity = found.Severity, Place = found.Place, Note = found.Note,
-        Doubt = found.Doubt, FromEdgeMm = found.FromEdgeMm, DepthMm = found.DepthMm, SizeMm = found.SizeMm, OnOrder = found.OnOrder,
-        ArrivesOn = found.ArrivesOn,
+        Doubt = found.Doubt, FromEdgeMm = found.FromEdgeMm, FromLeftMm = found.FromLeftMm, ToLeftMm = found.ToLeftMm, DepthMm = found.DepthMm,
+        SizeMm = found.SizeMm, OnOrder = found.OnOrder, ArrivesOn = found.ArrivesOn,
     };
 
     /// <summary>What is known by it.</summary>
     public Found Fact() => new(Part, Kind, Severity)
     {
-        Place = Place, Note = Note, Doubt = Doubt, FromEdgeMm = FromEdgeMm, DepthMm = DepthMm, SizeMm = SizeMm, OnOrder = OnOrder, ArrivesOn = ArrivesOn,
+        Place = Place, Note = Note, Doubt = Doubt, FromEdgeMm = FromEdgeMm, FromLeftMm = FromLeftMm, ToLeftMm = ToLeftMm, DepthMm = DepthMm,
+        SizeMm = SizeMm, OnOrder = OnOrder, ArrivesOn = ArrivesOn,
     };
 
     /// <summary>The counted share with its interval, or null.</summary>

@@ -18,8 +18,8 @@ public sealed record FindingRow(int Number, string Title, IReadOnlyList<Finding>
     /// <summary>The lines of findings on a kind of tool.</summary>
     public static IReadOnlyList<FindingRow> Of(ToolKind tool, IEnumerable<Finding> findings) =>
         [.. findings.GroupBy(f =>
-            (f.Kind, f.Severity, f.Place, f.Note, f.Doubt, f.Round, f.At, f.FromEdgeMm, f.DepthMm, f.SizeMm, f.CountHits, f.CountPoints, f.PictureId,
-                f.OnOrder, f.ArrivesOn))
+            (f.Kind, f.Severity, f.Place, f.Note, f.Doubt, f.Round, f.At, f.FromEdgeMm, f.FromLeftMm, f.ToLeftMm, f.DepthMm, f.SizeMm, f.CountHits,
+                f.CountPoints, f.PictureId, f.OnOrder, f.ArrivesOn))
             .SelectMany(g => g.DistinctBy(f => f.Part).Count() < g.Count() ? g.Select(f => new List<Finding> { f }) : [[.. g]])
             .Select((g, i) => new FindingRow(i + 1, TitleOf(tool, g), g))];
 

@@ -15,13 +15,13 @@ public sealed class Measurement
     /// <summary>What was measured, a key of <see cref="MeasureKinds"/>.</summary>
     public MeasureId Kind { get; set; }
 
-    /// <summary>The value: mm, or a number of things.</summary>
+    /// <summary>The value, in the unit of its kind: mm, degrees, or a number of things.</summary>
     public double Value { get; set; }
 
     /// <summary>What it was measured with.</summary>
     public Instrument Instrument { get; set; }
 
-    /// <summary>How far it may be off, mm; 0 for a count.</summary>
+    /// <summary>How far it may be off, in the same unit; 0 for a count.</summary>
     public double UncertaintyMm { get; set; }
 
     /// <summary>When it was taken.</summary>

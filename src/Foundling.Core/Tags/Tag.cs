@@ -280,6 +280,7 @@ public sealed class Tag
     /// <summary>Keeps a measurement; earlier ones stay, and the log says so.</summary>
     public void Take(Measurement measurement)
     {
+        measurement.At = After(measurement.At, Measurements.LastOrDefault()?.At);
         Measurements.Add(measurement);
         string name = MeasureKinds.Find(measurement.Kind)?.Name ?? measurement.Kind.Value;
         Measured(measurement.At, $"{Tool().Part(measurement.Part)?.Name ?? measurement.Part.Value}, {name}"

@@ -259,6 +259,8 @@ public static class TagCheck
         Range("severity", finding.Severity, 0, FindingScales.Worst);
         Line("doubt", finding.Doubt);
         Range("from_edge_mm", finding.FromEdgeMm ?? 0, 0, 500);
+        Range("from_left_mm", finding.FromLeftMm ?? 0, 0, 500);
+        Range("to_left_mm", finding.ToLeftMm ?? 0, finding.FromLeftMm ?? 0, 500);
         Range("depth_mm", finding.DepthMm ?? 0, 0, 100);
         Range("size_mm", finding.SizeMm ?? 0, 0, 2000);
         Shown(finding.PictureId, pictures);

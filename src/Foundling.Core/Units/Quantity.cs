@@ -56,5 +56,6 @@ public readonly record struct Quantity(double Value, Unit Unit, double Uncertain
     };
 
     /// <summary>The value with its unit, as in <c>2.05 mm</c>.</summary>
-    public override string ToString() => $"{Value.ToString("0.###", CultureInfo.InvariantCulture)} {Sign(Unit)}".TrimEnd();
+    public override string ToString() =>
+        $"{Value.ToString("0.###", CultureInfo.InvariantCulture)}{(Unit == Unit.Degrees ? "" : " ")}{Sign(Unit)}".TrimEnd();
 }

@@ -23,6 +23,18 @@ public sealed class ViewUnits(IHttpContextAccessor http)
     /// <summary>A reading in these units, no finer than its instrument.</summary>
     public string Show(double mm, double stepMm) => Length.Show(mm, stepMm, Units);
 
+    /// <summary>A measurement with how far it may be off.</summary>
+    public string Show(Measurement measured)
+    {
+        string Off(double v) => v > 0 ? $" ± {v:0.##}" : "";
+        return MeasureKinds.Find(measured.Kind)?.Unit switch
+        {
+            Unit.Degrees => $"{measured.Value:0.##}°{Off(measured.UncertaintyMm)}{(measured.UncertaintyMm > 0 ? "°" : "")}",
+            Unit.Millimetres => $"{Show(measured.Value, measured.UncertaintyMm)} ± {Show(measured.UncertaintyMm, measured.UncertaintyMm)}",
+            _ => $"{measured.Value:0.##}",
+        };
+    }
+
     /// <summary>A temperature in these units.</summary>
     public string Temperature(double celsius) => Units == LengthUnits.Imperial ? $"{(celsius * 9 / 5) + 32:0} °F" : $"{celsius:0} °C";
 

@@ -172,5 +172,5 @@ public sealed class BenchTests
     [InlineData(0.1, 30, 2)]
     [InlineData(0.01, 3, 1)]
     public void A_pit_has_the_degree_its_scale_gives_it(double depth, double near, int degree) =>
-        Foundling.Core.State.EdgePits.DegreeOf(new Pit(depth, near + 1, near), A).ShouldBe(degree);
+        Foundling.Core.State.EdgePits.DegreeOf(new Pit(depth, near + 1, near), 50, 0, A).ShouldBe(degree);
 }

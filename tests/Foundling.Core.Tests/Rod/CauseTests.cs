@@ -132,7 +132,8 @@ public sealed class CauseTests
 
     private static PlanQuestion Read(PlanQuestion q, PartId part, MeasureId measure, double value) => q with
     {
-        Facts = q.Facts with { Readings = [.. q.Facts.Readings, new Reading(part, measure, new Quantity(value, Unit.Millimetres), Instrument.Feeler)] },
+        Facts = q.Facts with { Readings = [.. q.Facts.Readings, new Reading(part, measure, new Quantity(value, MeasureKinds.UnitOf(measure)),
+            MeasureKinds.Find(measure)!.With)] },
     };
 
     [Fact]

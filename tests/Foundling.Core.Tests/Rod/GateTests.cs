@@ -209,7 +209,7 @@ public sealed class GateTests
         var random = new Random(31);
         int links = 0;
         HashSet<string> seen = [];
-        for (int i = 0; i < 1500; i++)
+        for (int i = 0; i < 1600; i++)
         {
             PlanQuestion question = Asking.Random(random);
             Facts facts = question.Facts with

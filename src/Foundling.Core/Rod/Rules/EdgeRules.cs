@@ -261,6 +261,22 @@ internal static class EdgeRules
         }),
     ];
 
+    // A diamond plate is slower than fresh paper wherever it is not reckoned by volume.
+    private static ThreePoint Lapping(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        ThreePoint minutes = Saving(q, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual);
+        return EdgeWays.Route(q) is null
+            ? (minutes * (Edges.Edge.Rate(GrindOn.P100OnGlass, a) / Edges.Edge.Rate(EdgeWays.LappedOn(q), a))).Halves() : minutes;
+    }
+
+    private static IReadOnlyList<Need> LappedOn(PlanQuestion q) => EdgeWays.Rounds(q) ? [Need.Of(SupplyIds.SlipStones), Need.Of(SupplyIds.P180Sheet, 1)]
+        : EdgeWays.LappedOn(q) == GrindOn.CoarseDiamond ? [Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.MediumStone)]
+        : [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)];
+
+    private static string Lapper(PlanQuestion q) => EdgeWays.LappedOn(q) == GrindOn.CoarseDiamond
+        ? "a coarse diamond plate, wet, rinsed often, its scratches out on the medium stone." : "a flat plate, fresh paper often.";
+
     private static IEnumerable<Deed> Save(PlanQuestion q)
     {
         Deed deed = q.Way(ChoiceId.Back) switch
@@ -291,11 +307,10 @@ internal static class EdgeRules
             },
             _ => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"Stone the pits out of the last part of the {Face(q)}"
                 : q.Tool.BackGuides ? $"Lap the pits out of the {Face(q)}" : $"Lap the pits out of the last part of the {Face(q)}",
-                Saving(q, EdgeWays.Pits(q) >= 4 ? StepCase.Much : StepCase.Usual))
+                Lapping(q))
             {
-                Needs = [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)],
-                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : q.Tool.BackGuides ? "The whole back on a flat plate, never lifted, fresh paper often."
-                    : "Only the last 12 mm, on a flat plate, fresh paper often.")
+                Needs = LappedOn(q),
+                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : (q.Tool.BackGuides ? "The whole back on " : "Only the last 12 mm, on ") + Lapper(q))
                     + " Stop when the line at the edge is clean." + Route(q) + Steel(q),
                 MetalRemovedMm = EdgeWays.Route(q)?.Saved.DeepestMm ?? q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",

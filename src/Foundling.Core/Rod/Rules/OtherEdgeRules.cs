@@ -1,6 +1,7 @@
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
+using Foundling.Core.State;
 using Foundling.Core.Stores;
 using Foundling.Core.Tools;
 using static Foundling.Core.Rod.PlanQuestion;
@@ -18,7 +19,24 @@ internal static class OtherEdgeRules
     /// <summary>Why a scraper iron is filed at once; null while its bevel may still be good.</summary>
     private static string? Filed(PlanQuestion q) => Damage(q) >= 2 ? "A nick in the edge is a line in every scraping."
         : q.WorstOn(FindingKind.Pitting, q.Tool.Edges.Select(p => p.Id)) >= 3 ? "No burr stands over a pit at the edge."
-        : q.WorstOn(FindingKind.Rust, q.Tool.Edges.Select(p => p.Id)) >= 3 ? "No burr comes up from a rusted bevel." : null;
+        : q.WorstOn(FindingKind.Rust, q.Tool.Edges.Select(p => p.Id)) >= 3 ? "No burr comes up from a rusted bevel."
+        : Turned(q) >= q.Shop.Assumptions.BurrRenewals ? $"Its burr was turned {Turned(q):0} times since the bevel was filed: the next will hardly come up."
+        : null;
+
+    private static double Turned(PlanQuestion q) => Of(q, MeasureIds.BurrTurns, 0);
+
+    private static double Of(PlanQuestion q, MeasureId measure, double otherwise) => q.Measured(measure, [.. q.Tool.Edges.Select(p => p.Id)]) ?? otherwise;
+
+    // What the tag knows of its last burr is turned again.
+    private static string Passes(PlanQuestion q)
+    {
+        Assumptions a = q.Shop.Assumptions;
+        bool known = q.Measured(MeasureIds.BurrFirst, [.. q.Tool.Edges.Select(p => p.Id)]) is not null;
+        return $"{(known ? "As last time, drawn flat, then turned" : "Drawn flat, then turned")} from {Of(q, MeasureIds.BurrFirst, a.BurrFirstDeg):0.#}° to "
+            + $"{Of(q, MeasureIds.BurrLast, a.BurrLastDeg):0.#}°, firm and even.";
+    }
+
+    private static string Bevel(PlanQuestion q) => $"{Of(q, MeasureIds.Bevel, q.Shop.Assumptions.ScraperBevelDeg):0.#}°";
 
     private static string? Hook(PlanQuestion q) => Causes.Of(q, [FindingKind.EdgeDamage, FindingKind.Worn, FindingKind.Bent, FindingKind.Burred,
         FindingKind.Pitting], 2, PartIds.Anvil);
@@ -33,8 +51,9 @@ internal static class OtherEdgeRules
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("file the scraper's bevel", "The burr can only be as straight as what it is turned from.", [NotKeep, Edge(EdgeForm.Burr)], q =>
-            new Deed(StepKey.BurrFile, Stage.Edge, Filed(q) is null ? "If the burr no longer comes up: file the scraper iron to 45° and hone it"
-                : "File the scraper iron to 45° and hone it", q.Minutes(StepKey.BurrFile))
+            new Deed(StepKey.BurrFile, Stage.Edge, Filed(q) is null
+                ? $"If the burr no longer comes up: file the scraper iron to {Bevel(q)} and hone it"
+                : $"File the scraper iron to {Bevel(q)} and hone it", q.Minutes(StepKey.BurrFile))
         {
             OnlyIfNeeded = Filed(q) is null, Block = Block.HonedAndCovered, Parts = Parts(q),
                 Needs = [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.MediumStone), Need.Of(SupplyIds.FineStone)],
@@ -44,10 +63,11 @@ internal static class OtherEdgeRules
             SurfaceLost = SurfaceId.Edge,
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
-            new Deed(StepKey.BurrTurn, Stage.Edge, "Draw the burr, then turn it in two or three passes", q.Minutes(StepKey.BurrTurn))
+            new Deed(StepKey.BurrTurn, Stage.Edge, $"Draw the burr, then turn it in {(Of(q, MeasureIds.BurrPasses, 0) is > 0 and var passes
+                ? $"{passes:0}" : "two or three")} passes", q.Minutes(StepKey.BurrTurn))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.Burnisher), Need.Of(SupplyIds.LightOil, 1)],
-            How = "Drawn flat, then turned from 5° to 15°, firm and even. Write angle and passes on the tag.",
+            How = Passes(q) + " Write angles and passes on the tag.",
             Reason = "The burr is renewed, not the bevel, until it no longer comes up.", FinishTest = "It catches a nail all along.",
         }, buys: 20),
         PlanRule.One("cover the burr", "A turned burr is a saw for fingers.", [NotKeep, Edge(EdgeForm.Burr)], q =>

@@ -42,7 +42,7 @@ public static class EdgeWays
 
     /// <summary>What dealing with the pits takes by the way that was chosen, from where they are and how deep; null where that is not known.</summary>
     public static (SaveTheBackResult Saved, BackWay Way)? Route(PlanQuestion q) => RouteOf(q.Way(ChoiceId.Back)) is { } key
-        && EdgePits.Compare(q.Facts, q.Shop.Assumptions, GroundOn(q)) is { } saved ? (saved, saved.Ways[key]) : null;
+        && EdgePits.Compare(q.Facts, q.Shop.Assumptions, GroundOn(q), LappedOn(q)) is { } saved ? (saved, saved.Ways[key]) : null;
 
     /// <summary>The route of a way past pits, as <see cref="SaveTheBackResult"/> calls it; null for a way that is not compared.</summary>
     public static string? RouteOf(WayId way) => way switch { WayId.Lap => "lap", WayId.Shim => "shim", WayId.Grind => "grind_back", _ => null };
@@ -54,12 +54,28 @@ public static class EdgeWays
     private static (WayId Way, string Why)? Measured(PlanQuestion q)
     {
         if (EdgeFacts.Of(q.Facts, q.Shop.Assumptions) is not { ReserveMm: not null } edge || EdgePits.Judged(q.Facts, edge.Part)
-            || EdgePits.Compare(q.Facts, q.Shop.Assumptions, GroundOn(q)) is not { } saved)
+            || EdgePits.Compare(q.Facts, q.Shop.Assumptions, GroundOn(q), LappedOn(q)) is not { } saved)
         {
             return null;
         }
         return WayOf(saved.Recommend) is WayId known ? (known, EdgeWords.Because(saved, q.Shop.Assumptions)) : null;
     }
+
+    /// <summary>What a pitted back is lapped on.</summary>
+    public static GrindOn LappedOn(PlanQuestion q) => OnWhat(q.Way(ChoiceId.LapOn)) ?? GrindOn.P100OnGlass;
+
+    /// <summary>What a back can be lapped on.</summary>
+    public static IEnumerable<GrindOn> LapsOn => LapOn.Ways.Select(w => OnWhat(w.Id)).OfType<GrindOn>();
+
+    private static readonly Choice LapOn = new(ChoiceId.LapOn, "Pitted backs are lapped on", "what cuts a pitted back down", q => Back.Asked(q)
+        && !Rounds(q) && q.Way(ChoiceId.Back) == WayId.Lap,
+    [
+        new(WayId.Glass, "coarse paper on glass", "quicker; fresh paper often, or it dubs the edge"),
+        new(WayId.CoarsePlate, "a coarse diamond plate", "stays flat, wants only water; slower") { Kit = [SupplyIds.CoarseDiamondPlate] },
+    ], _ => (WayId.Glass, "Fresh paper cuts faster, and its scratches come out on the next."));
+
+    /// <summary>True for a back that is a hollow: no flat plate reaches it.</summary>
+    internal static bool Rounds(PlanQuestion q) => q.Tool.Edge == EdgeForm.Curved && !q.Tool.Is(FormIds.InCannel);
 
     private static readonly Choice Hold = new(ChoiceId.Hold, "Bevels are honed", "how the angle is held", Honed,
     [
@@ -121,10 +137,15 @@ public static class EdgeWays
         or EdgeForm.Toothed && (Damage(q) >= 2 || (Back.Asked(q) && q.Way(ChoiceId.Back) == WayId.Grind));
 
     /// <summary>What steel is ground on.</summary>
-    public static GrindOn GroundOn(PlanQuestion q) => q.Way(ChoiceId.Grinding) switch
+    public static GrindOn GroundOn(PlanQuestion q) => OnWhat(q.Way(ChoiceId.Grinding)) ?? GrindOn.BenchGrinder;
+
+    /// <summary>The way to grind or to lap on something.</summary>
+    public static WayId WayOf(GrindOn on) => on switch
     {
-        WayId.Belt => GrindOn.Belt, WayId.Glass => GrindOn.P100OnGlass, WayId.CoarsePlate => GrindOn.CoarseDiamond, _ => GrindOn.BenchGrinder,
+        GrindOn.Belt => WayId.Belt, GrindOn.P100OnGlass => WayId.Glass, GrindOn.CoarseDiamond => WayId.CoarsePlate, _ => WayId.BenchWheel,
     };
+
+    private static GrindOn? OnWhat(WayId way) => Enum.GetValues<GrindOn>().Where(on => WayOf(on) == way).Cast<GrindOn?>().FirstOrDefault();
 
     /// <summary>Worst damage of an edge.</summary>
     public static int Damage(PlanQuestion q) => WorstAtEdge(q, FindingKind.EdgeDamage);
@@ -182,7 +203,7 @@ public static class EdgeWays
     /// <summary>All of them, in the order of the work.</summary>
     public static IReadOnlyList<Choice> All { get; } =
     [
-        Back, FaceWays.BackHabit, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, FaceWays.Buff, FaceWays.FacePits, FaceWays.FrogFace, Cap,
+        Back, LapOn, FaceWays.BackHabit, Grinding, Bypass, Jaws, Hold, Bevel, Corners, Grit, FaceWays.Buff, FaceWays.FacePits, FaceWays.FrogFace, Cap,
         FaceWays.CapPits, Mouth,
     ];
 }

@@ -103,6 +103,12 @@ public sealed record FindingItem : Item
     /// <summary>Distance from the edge for pits and chips, mm.</summary>
     public double? FromEdgeMm { get; init; }
 
+    /// <summary>Where it begins across the edge, from its left corner, back up and edge down, mm; none for across the whole width.</summary>
+    public double? FromLeftMm { get; init; }
+
+    /// <summary>Where it ends across the edge, mm; none for across the whole width.</summary>
+    public double? ToLeftMm { get; init; }
+
     /// <summary>How deep a pit, chip or crack goes, mm.</summary>
     public double? DepthMm { get; init; }
 

@@ -35,15 +35,15 @@ public static class TagPapers
     private static FindingItem Of(Finding x) => new()
     {
         Id = x.Id, Part = x.Part, Kind = x.Kind, Severity = x.Severity, Note = x.Note, Round = x.Round, Place = x.Place,
-        PictureId = x.PictureId, FromEdgeMm = x.FromEdgeMm, DepthMm = x.DepthMm, SizeMm = x.SizeMm, Doubt = x.Doubt, OnOrder = x.OnOrder,
-        ArrivesOn = x.ArrivesOn, CountHits = x.CountHits, CountPoints = x.CountPoints, At = x.At,
+        PictureId = x.PictureId, FromEdgeMm = x.FromEdgeMm, FromLeftMm = x.FromLeftMm, ToLeftMm = x.ToLeftMm, DepthMm = x.DepthMm, SizeMm = x.SizeMm,
+        Doubt = x.Doubt, OnOrder = x.OnOrder, ArrivesOn = x.ArrivesOn, CountHits = x.CountHits, CountPoints = x.CountPoints, At = x.At,
     };
 
     private static Finding From(FindingItem x) => new()
     {
         Id = x.Id, Part = x.Part, Kind = x.Kind, Severity = x.Severity, Note = x.Note, Round = x.Round, Place = x.Place,
-        PictureId = x.PictureId, FromEdgeMm = x.FromEdgeMm, DepthMm = x.DepthMm, SizeMm = x.SizeMm, Doubt = x.Doubt, OnOrder = x.OnOrder,
-        ArrivesOn = x.ArrivesOn, CountHits = x.CountHits, CountPoints = x.CountPoints, At = x.At,
+        PictureId = x.PictureId, FromEdgeMm = x.FromEdgeMm, FromLeftMm = x.FromLeftMm, ToLeftMm = x.ToLeftMm, DepthMm = x.DepthMm, SizeMm = x.SizeMm,
+        Doubt = x.Doubt, OnOrder = x.OnOrder, ArrivesOn = x.ArrivesOn, CountHits = x.CountHits, CountPoints = x.CountPoints, At = x.At,
     };
 
     private static PictureItem Of(Picture x) => new()

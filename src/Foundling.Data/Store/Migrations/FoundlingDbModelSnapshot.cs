@@ -468,6 +468,9 @@ namespace Foundling.Data.Store.Migrations
                     b.Property<double?>("FromEdgeMm")
                         .HasColumnType("REAL");
 
+                    b.Property<double?>("FromLeftMm")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("Kind")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -502,6 +505,9 @@ namespace Foundling.Data.Store.Migrations
 
                     b.Property<int?>("TagNumber")
                         .HasColumnType("INTEGER");
+
+                    b.Property<double?>("ToLeftMm")
+                        .HasColumnType("REAL");
 
                     b.HasKey("Id");
 

@@ -1,4 +1,6 @@
+using System.Globalization;
 using Foundling.Core.Edges;
+using Foundling.Core.State;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
@@ -10,7 +12,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>A blade that thins towards its edge, or is curved: two bevels, one flat face, inside or outside. All of it in the address.</summary>
-public sealed class BladeModel(ShopDesk shop, TagBook tags, ViewUnits units) : EdgeRoomModel(shop, tags)
+public sealed class BladeModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags, units, time)
 {
     /// <summary>How thick it is a little behind the edge.</summary>
     [BindProperty(SupportsGet = true)]
@@ -63,7 +65,7 @@ public sealed class BladeModel(ShopDesk shop, TagBook tags, ViewUnits units) : E
     public override string Here => "/edges/blade";
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
         if (await Load(cancel) is { } elsewhere)
         {
@@ -76,31 +78,50 @@ public sealed class BladeModel(ShopDesk shop, TagBook tags, ViewUnits units) : E
             _ => Ground.BothSides,
         };
         Try("thick", Section);
-        Try("curve", () => Curved = Given(Wide) && Given(Curve) ? Edge.Camber(new CamberInput(units.Mm(Wide, "width_mm"), units.Mm(Curve, "sagitta_mm"))) :
+        Try("curve", () => Curved = Given(Wide) && Given(Curve) ? Edge.Camber(new CamberInput(Units.Mm(Wide, "width_mm"), Units.Mm(Curve, "sagitta_mm"))) :
           null);
         return Page();
     }
 
     private void Section()
     {
-        double reach = units.MmOrNull(Behind, "distance_behind_edge_mm") ?? Assumed.BladeReachMm;
+        double reach = Units.MmOrNull(Behind, "distance_behind_edge_mm") ?? Assumed.BladeReachMm;
         if (Given(Thick))
         {
-            MeasuredDeg = Edge.KnifeAngle(new KnifeAngleInput(units.Mm(Thick, "thickness_mm"), reach, Side != Ground.BothSides)).IncludedAngleDeg;
+            MeasuredDeg = Edge.KnifeAngle(new KnifeAngleInput(Units.Mm(Thick, "thickness_mm"), reach, Side != Ground.BothSides)).IncludedAngleDeg;
         }
-        if ((Typed.NumberOrNull(Angle, "angle_deg") ?? MeasuredDeg) is double angle)
+        // A thickness that was measured now wins over an angle that was kept.
+        double? typed = Typed.NumberOrNull(Angle, "angle_deg");
+        if ((Anew("angle", Angle) ? typed : MeasuredDeg ?? typed) is double angle)
         {
             AngleDeg = angle;
             double? honed = Typed.NumberOrNull(Honed, "honed_deg");
             View = new WedgeView(new WedgeSectionInput(angle, Math.Max(reach, Assumed.BladeReachMm), honed,
-                honed is null ? 0 : units.MmOrNull(Band, "land_mm") ?? EdgeSection.UsualLandMm(Assumed), Side!.Value));
+                honed is null ? 0 : Units.MmOrNull(Band, "land_mm") ?? EdgeSection.UsualLandMm(Assumed), Side!.Value));
         }
+    }
+
+    /// <inheritdoc />
+    protected override Task Fill(Facts known, CancellationToken cancel)
+    {
+        PartId part = known.Tool.Edges.First().Id;
+        Angle = Filled("angle", Angle, known.Measured(MeasureIds.Bevel, part)?.ToString("0.##", CultureInfo.InvariantCulture));
+        Curve = Filled("curve", Curve, Units.InField(known.Measured(MeasureIds.Camber, part)));
+        return Task.CompletedTask;
+    }
+
+    /// <inheritdoc />
+    protected override IEnumerable<BenchReading> Readings(Facts known)
+    {
+        PartId part = known.Tool.Edges.First().Id;
+        string? angle = Anew("angle", Angle) ? Angle : MeasuredDeg?.ToString("0.#", CultureInfo.InvariantCulture);
+        return [new("angle", angle, part, MeasureIds.Bevel), new("curve", Curve, part, MeasureIds.Camber)];
     }
 
     /// <inheritdoc />
     protected override string FieldOf(string input, string otherwise) => input switch
     {
         "thickness_mm" => "thick", "distance_behind_edge_mm" or "reach_mm" => "behind", "angle_deg" => "angle", "honed_deg" => "honed", "land_mm" => "band",
-        "width_mm" => "wide", "sagitta_mm" => "curve", _ => otherwise,
+        "width_mm" => "wide", "sagitta_mm" => "curve", _ => base.FieldOf(input, otherwise),
     };
 }

@@ -16,7 +16,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>Jaws that meet at stops, and blades that pass a hook or come down on an anvil. All of it in the address.</summary>
-public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags)
+public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags, units, time)
 {
     private const double TenthsInSecond = 10;
 
@@ -98,21 +98,15 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
     public override string Here => "/edges/cutters";
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
         if (await Load(cancel) is { } elsewhere)
         {
             return elsewhere;
         }
-        if (Known is { } known)
-        {
-            Chip ??= units.InField(known.Findings.Where(f => f.Kind == FindingKind.EdgeDamage).Max(f => f.DepthMm));
-            Notch ??= known.Measured(MeasureIds.PivotNotch, PartIds.Pivot)?.ToString("0", CultureInfo.InvariantCulture);
-            Opens ??= (known.Measured(MeasureIds.OpeningTime, PartIds.Pivot) / TenthsInSecond)?.ToString("0.#", CultureInfo.InvariantCulture);
-        }
         Try("chip", Compare);
         Try("marked", () => Capacity = !Given(Marked) ? [] : [.. Enum.GetValues<StockHardness>().Select(s => (s,
-            CutterCapacity.MostMm(units.Mm(Marked, "marked_mm"), For ?? StockHardness.Bolt, s)))]);
+            CutterCapacity.MostMm(Units.Mm(Marked, "marked_mm"), For ?? StockHardness.Bolt, s)))]);
         Try("opens", () => Pivot = Shut ? PassingPair.Pivot(double.PositiveInfinity, Assumed)
             : Typed.NumberOrNull(Opens, "opening_s") is double seconds ? PassingPair.Pivot(seconds, Assumed) : null);
         return Page();
@@ -125,8 +119,8 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
             return;
         }
         const double Percent = 100;
-        var input = new ChippedJawsInput(units.Mm(Chip, "chip_mm"), units.Mm(Face, "pivot_to_jaw_face_mm"), units.Mm(Stop, "pivot_to_stop_mm"),
-            units.MmOrNull(Left, "stop_room_mm") ?? 0, units.MmOrNull(Beside, "hole_room_mm"),
+        var input = new ChippedJawsInput(Units.Mm(Chip, "chip_mm"), Units.Mm(Face, "pivot_to_jaw_face_mm"), Units.Mm(Stop, "pivot_to_stop_mm"),
+            Units.MmOrNull(Left, "stop_room_mm") ?? 0, Units.MmOrNull(Beside, "hole_room_mm"),
             Typed.NumberOrNull(Share, "chip_share") / Percent ?? Assumed.ChipShare);
         Jaws = ChippedJaws.Of(input, Assumed);
         Short = Edge.StopJaws(new StopJawsInput(input.ChipMm, input.PivotToJawFaceMm, input.PivotToStopMm));
@@ -152,38 +146,26 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
         }, () => OnGet(cancel));
     }
 
-    /// <summary>Keeps the notch and the opening time on the tag.</summary>
-    public async Task<IActionResult> OnPostKeep(string? notch, string? opens, CancellationToken cancel)
+    /// <inheritdoc />
+    protected override Task Fill(Facts known, CancellationToken cancel)
     {
-        if (Number is not int number || await Tags.Find(number, cancel) is not { } tag || tag.Tool().Part(PartIds.Pivot) is not { } pivot)
-        {
-            return NotFound();
-        }
-        return await Do("opens", async () =>
-        {
-            Assumptions a = await Shop.Assumed(cancel);
-            foreach ((MeasureId kind, string field, double? value) in new (MeasureId, string, double?)[] {
-                (MeasureIds.PivotNotch, "notch", Typed.NumberOrNull(notch, "notch")),
-                (MeasureIds.OpeningTime, "opening_s", Typed.NumberOrNull(opens, "opening_s") * TenthsInSecond) })
-            {
-                if (value is double v)
-                {
-                    tag.TakeIfOther(pivot.Id, kind, Math.Round(Check.NotNegative(v, field)), Instrument.Count, a, time.GetUtcNow());
-                }
-            }
-            await Tags.Save(tag, cancel);
-            return LocalRedirect($"/edges/cutters?tag={number}");
-        }, () =>
-        {
-            (Notch, Opens) = (notch, opens);
-            return OnGet(cancel);
-        });
+        Chip ??= Units.InField(known.Findings.Where(f => f.Kind == FindingKind.EdgeDamage).Max(f => f.DepthMm));
+        Notch = Filled("notch", Notch, known.Measured(MeasureIds.PivotNotch, PartIds.Pivot)?.ToString("0", CultureInfo.InvariantCulture));
+        Opens = Filled("opens", Opens, (known.Measured(MeasureIds.OpeningTime, PartIds.Pivot) / TenthsInSecond)?.ToString("0.#",
+            CultureInfo.InvariantCulture));
+        return Task.CompletedTask;
     }
+
+    /// <inheritdoc />
+    protected override IEnumerable<BenchReading> Readings(Facts known) =>
+    [
+        new("notch", Notch, PartIds.Pivot, MeasureIds.PivotNotch), new("opens", Opens, PartIds.Pivot, MeasureIds.OpeningTime, TenthsInSecond),
+    ];
 
     /// <inheritdoc />
     protected override string FieldOf(string input, string otherwise) => input switch
     {
         "chip_mm" => "chip", "chip_share" => "share", "pivot_to_jaw_face_mm" => "face", "pivot_to_stop_mm" => "stop", "stop_room_mm" => "left",
-        "hole_room_mm" => "beside", "marked_mm" => "marked", "opening_s" => "opens", "notch" => "notch", _ => otherwise,
+        "hole_room_mm" => "beside", "marked_mm" => "marked", "opening_s" => "opens", _ => base.FieldOf(input, otherwise),
     };
 }

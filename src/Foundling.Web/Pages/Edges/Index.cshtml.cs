@@ -18,7 +18,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>The edge bench: a section at work, to scale, and the back with its pits and what becomes of them. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags)
+public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags, units, time)
 {
     private const int MostHonings = 10_000;
 
@@ -86,6 +86,10 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     [BindProperty(SupportsGet = true)]
     public GrindOn? On { get; set; }
 
+    /// <summary>What its back is lapped on.</summary>
+    [BindProperty(SupportsGet = true)]
+    public GrindOn? Lap { get; set; }
+
     /// <summary>It is a chisel, whose whole back guides it.</summary>
     [BindProperty(SupportsGet = true)]
     public bool? Chisel { get; set; }
@@ -113,6 +117,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
 
     /// <summary>The back as it is drawn.</summary>
     public BackView? Back { get; private set; }
+
+    /// <summary>The bevel face, as measured or as it follows, mm.</summary>
+    public double? FaceMm { get; private set; }
 
     /// <summary>The bevel that is reckoned with, degrees.</summary>
     public double BevelDeg { get; private set; }
@@ -147,17 +154,11 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     public override string Here => "/edges";
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
         if (await Load(cancel) is { } elsewhere)
         {
             return elsewhere;
-        }
-        if (Known is { } known)
-        {
-            Edged = EdgeFacts.Of(known, Assumed)!;
-            Fill(known, Edged);
-            On ??= EdgeWays.GroundOn(await rods.Question(Of!, Of!.Aim ?? AimKind.Work, cancel));
         }
         Try("thick", Section);
         Try("pits", Save);
@@ -171,12 +172,15 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             return;
         }
-        double t = units.Mm(Thick, "thickness_mm");
-        double? typed = Typed.NumberOrNull(Bevel, "bevel_deg"), second = Typed.NumberOrNull(Second, "secondary_bevel_deg");
-        double? face = units.MmOrNull(Face, "bevel_face_mm");
+        double t = Units.Mm(Thick, "thickness_mm");
+        // A face that was measured now wins over a bevel that was kept.
+        bool keptBevel = Given(Face) && !Anew("bevel", Bevel);
+        double? typed = keptBevel ? null : Typed.NumberOrNull(Bevel, "bevel_deg"), second = Typed.NumberOrNull(Second, "secondary_bevel_deg");
+        double? face = FaceMm = Units.MmOrNull(Face, "bevel_face_mm");
         Ground = Edge.Bevel(new BevelInput(t, face, typed ?? (face is null ? Assumed.UsualBevelDeg : null)));
+        FaceMm ??= Ground.BevelFaceMm;
         BevelDeg = typed ?? Ground.BevelDeg ?? Assumed.UsualBevelDeg;
-        if (units.MmOrNull(Shim, "shim_mm") is double shim && units.MmOrNull(Behind, "edge_to_shim_mm") is double behind)
+        if (Units.MmOrNull(Shim, "shim_mm") is double shim && Units.MmOrNull(Behind, "edge_to_shim_mm") is double behind)
         {
             Shimmed = SaveTheBack.Shim(new ShimInput(shim, behind, PitList()));
         }
@@ -195,7 +199,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         bool up = !OnABed || Up == true;
         Angles = OnABed ? Edge.Angles(new AnglesInput(bed, BevelDeg, second, back, up), Assumed) : null;
         View = new EdgeView(new EdgeSectionInput(t, Math.Max(bed, Whole.Slack), BevelDeg, second, land, back, back > 0 ? land : 0, up, Round), Angles);
-        if (units.MmOrNull(Camber, "sagitta_mm") is double camber && units.MmOrNull(Wide, "width_mm") is double wide)
+        if (Units.MmOrNull(Camber, "sagitta_mm") is double camber && Units.MmOrNull(Wide, "width_mm") is double wide)
         {
             Cambered = Edge.Camber(new CamberInput(wide, camber));
         }
@@ -204,13 +208,13 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     private void Save()
     {
         // A grooved back has no routes past its pits: it is left grooved.
-        if (Known?.Tool.Edge == EdgeForm.Toothed || BevelDeg <= 0 || units.MmOrNull(Wide, "width_mm") is not double wide
-            || units.MmOrNull(Steel, "reserve_mm") is not double steel)
+        if (Known?.Tool.Edge == EdgeForm.Toothed || BevelDeg <= 0 || Units.MmOrNull(Wide, "width_mm") is not double wide
+            || Units.MmOrNull(Steel, "reserve_mm") is not double steel)
         {
             return;
         }
-        SaveTheBackInput input = Iron = new SaveTheBackInput(wide, units.Mm(Thick, "thickness_mm"), BevelDeg, steel, PitList(), Of is null ? Chisel == true
-            : Edged!.WhyNotLifted is not null, GrindOn: On ?? GrindOn.BenchGrinder, CamberMm: units.MmOrNull(Camber, "camber_mm"));
+        SaveTheBackInput input = Iron = new SaveTheBackInput(wide, Units.Mm(Thick, "thickness_mm"), BevelDeg, steel, PitList(), Of is null ? Chisel == true
+            : Edged!.WhyNotLifted is not null, Lap ?? GrindOn.P100OnGlass, On ?? GrindOn.BenchGrinder, CamberMm: Units.MmOrNull(Camber, "camber_mm"));
         Saved = SaveTheBack.Compare(input, Assumed);
         Back = new BackView(input, Assumed);
         if (Saved.Ways.TryGetValue("grind_back", out BackWay? ground))
@@ -221,9 +225,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
 
     private void SquareUp()
     {
-        if (units.MmOrNull(Square, "out_of_square_mm") is double off and > 0 && Given(Wide) && Given(Thick))
+        if (Units.MmOrNull(Square, "out_of_square_mm") is double off and > 0 && Given(Wide) && Given(Thick))
         {
-            SquareUpResult up = Edge.SquareUp(new SquareUpInput(units.Mm(Wide, "width_mm"), units.Mm(Thick, "thickness_mm"), off, On
+            SquareUpResult up = Edge.SquareUp(new SquareUpInput(Units.Mm(Wide, "width_mm"), Units.Mm(Thick, "thickness_mm"), off, On
                 ?? GrindOn.BenchGrinder), Assumed);
             Squared = (off, up.VolumeMm3, up.Minutes);
         }
@@ -234,7 +238,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         List<Pit> pits = [];
         foreach (string line in (Pits ?? "").Split(['\n', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
-            double[] v = [.. line.Split([' ', '\t'], StringSplitOptions.RemoveEmptyEntries).Select(x => units.Mm(x, "pits"))];
+            double[] v = [.. line.Split([' ', '\t'], StringSplitOptions.RemoveEmptyEntries).Select(x => Units.Mm(x, "pits"))];
             pits.Add(v.Length is 3 or 5 ? new Pit(v[0], v[2], v[1], v.Length == 5 ? v[3] : null, v.Length == 5 ? v[4] : null)
                 : throw new InputException("not_a_pit", "pits", line, "depth, near side, far side",
                     $"\"{Shorten.To(line, 40)}\" is no pit: give how deep it is, where it begins and where it ends behind the edge."));
@@ -254,14 +258,8 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             WayId way = EdgeWays.WayOf(route) ?? throw new InputException("unknown_route", "route", route, "lap, shim or grind_back",
                 "Choose one of the routes.");
-            DateTimeOffset now = time.GetUtcNow();
-            if (Given(pits) && pits!.ReplaceLineEndings("\n") != Written(known))
-            {
-                Pits = pits;
-                double cut = units.MmOrNull(camber, "camber_mm") ?? 0;
-                // What goes with a corner anyway is no fault of the iron.
-                PitNotes.Put(tag, known.Part, [.. PitList().Where(p => SaveTheBack.Standing(p, known.WidthMm, cut, a) != PitStanding.InCorner)], a, now);
-            }
+            DateTimeOffset now = Time.GetUtcNow();
+            Place(tag, known, pits, camber, a);
             PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
             if (!Choices.Find(ChoiceId.Back).Asked(question))
             {
@@ -270,11 +268,12 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
             }
             string was = question.Way(ChoiceId.Back) == way ? "" : $"?was={KeyText.Of(ChoiceId.Back)}%3D{KeyText.Of(question.Way(ChoiceId.Back))}";
             // A line nobody moved is no measurement, even where it was reckoned from the slot.
-            if (Given(steel) && steel != units.InField(known.ReserveMm))
+            if (Given(steel) && steel != Units.InField(known.ReserveMm))
             {
-                tag.TakeIfOther(known.Part.Id, MeasureIds.EdgeToHardEnd, units.Mm(steel, "reserve_mm"), Instrument.Rule, a, now);
+                tag.TakeIfOther(known.Part.Id, MeasureIds.EdgeToHardEnd, Units.Mm(steel, "reserve_mm"), Instrument.Rule, a, now);
             }
             await rods.Choose(tag, KeyText.Of(ChoiceId.Back), KeyText.Of(way), cancel);
+            await WorkOn(tag, way == WayId.Grind ? (ChoiceId.Grinding, On) : way == WayId.Lap ? (ChoiceId.LapOn, Lap) : null, cancel);
             return LocalRedirect($"/tag/{number}/rod{was}");
         }, () =>
         {
@@ -283,20 +282,78 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         });
     }
 
-    private string Written(EdgeFacts known) =>
-        string.Join('\n', known.Pits.Select(p => $"{units.InField(p.DepthMm)} {units.InField(p.NearSideMm)} {units.InField(p.FarSideMm)}"));
-
-    // What the tag knows stands in the fields that nobody filled.
-    private void Fill(Facts facts, EdgeFacts known)
+    // What the route was compared on goes into the rod with it, where that is asked and open.
+    private async Task WorkOn(Tag tag, (ChoiceId Choice, GrindOn? On)? wish, CancellationToken cancel)
     {
-        Thick ??= units.InField(known.ThicknessMm);
-        Wide ??= units.InField(known.WidthMm);
-        Bed ??= known.BedDeg?.ToString("0.##", CultureInfo.InvariantCulture);
-        Up ??= known.BevelUp;
-        Steel ??= units.InField(known.ReserveMm);
-        Square ??= units.InField(facts.Measured(MeasureIds.OutOfSquare, known.Part.Id));
-        Judged = Pits is null && EdgePits.Judged(facts, known.Part);
-        Pits ??= Written(known);
+        if (wish is not { On: GrindOn on, Choice: ChoiceId choice })
+        {
+            return;
+        }
+        PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
+        WayId way = EdgeWays.WayOf(on);
+        if (Choices.Find(choice).Asked(question) && question.Way(choice) != way && Choices.Find(choice).Find(way).Blocked(question) is null)
+        {
+            await rods.Choose(tag, KeyText.Of(choice), KeyText.Of(way), cancel);
+        }
+    }
+
+    // Pits and camber that are others than the tag knows are kept on it.
+    private void Place(Tag tag, EdgeFacts known, string? pits, string? camber, Assumptions a)
+    {
+        double? cut = Units.MmOrNull(camber, "camber_mm");
+        if (Given(pits) && pits!.ReplaceLineEndings("\n") != Written(known))
+        {
+            Pits = pits;
+            PitNotes.Put(tag, known.Part, PitList(), known.WidthMm, cut ?? known.CamberMm ?? 0, a, Time.GetUtcNow());
+        }
+        if (cut is double c && MeasureKinds.For(tag.Tool(), known.Part).Any(m => m.Id == MeasureIds.Camber))
+        {
+            tag.TakeIfOther(known.Part.Id, MeasureIds.Camber, c, Instrument.Feeler, a, Time.GetUtcNow());
+        }
+    }
+
+    private string Written(EdgeFacts known) => string.Join('\n', known.Pits.Select(p => string.Join(' ', new[] { p.DepthMm, p.NearSideMm, p.FarSideMm,
+        p.FromLeftMm, p.ToLeftMm }.OfType<double>().Select(mm => Units.InField(mm)))));
+
+    /// <inheritdoc />
+    protected override async Task Fill(Facts known, CancellationToken cancel)
+    {
+        EdgeFacts edge = Edged = EdgeFacts.Of(known, Assumed)!;
+        string? Deg(double? v) => v?.ToString("0.##", CultureInfo.InvariantCulture);
+        Thick = Filled("thick", Thick, Units.InField(edge.ThicknessMm));
+        Wide = Filled("wide", Wide, Units.InField(edge.WidthMm));
+        Bed ??= Deg(edge.BedDeg);
+        Up ??= edge.BevelUp;
+        Bevel = Filled("bevel", Bevel, Deg(edge.BevelDeg));
+        Camber = Filled("camber", Camber, Units.InField(edge.CamberMm));
+        Steel = Filled("steel", Steel, Units.InField(edge.ReserveMm));
+        Square = Filled("square", Square, Units.InField(known.Measured(MeasureIds.OutOfSquare, edge.Part.Id)));
+        Judged = Pits is null && EdgePits.Judged(known, edge.Part);
+        Pits = Filled("pits", Pits, Written(edge));
+        PlanQuestion question = await rods.Question(Of!, Of!.Aim ?? AimKind.Work, cancel);
+        On ??= EdgeWays.GroundOn(question);
+        Lap ??= EdgeWays.LappedOn(question);
+    }
+
+    /// <inheritdoc />
+    protected override IEnumerable<BenchReading> Readings(Facts known) => EdgeFacts.Of(known, Assumed)?.Part.Id is not PartId part ? [] :
+    [
+        new("thick", Thick, part, MeasureIds.Thickness), new("bevel", Given(Face) && Ground?.BevelDeg is double face
+            ? face.ToString("0.#", CultureInfo.InvariantCulture) : Bevel, part, MeasureIds.Bevel), new("camber", Camber, part, MeasureIds.Camber),
+        new("steel", Steel, part, MeasureIds.EdgeToHardEnd), new("square", Square, part, MeasureIds.OutOfSquare),
+    ];
+
+    /// <inheritdoc />
+    protected override IEnumerable<(string Field, string Text, string Said)> MoreToKeep(Facts known) => Back is { } back && Anew("pits",
+        Pits?.ReplaceLineEndings("\n")) ? [("pits", Pits!, Words.Count(back.Pits.Count, "pit", "pits") + " where drawn")] : [];
+
+    /// <inheritdoc />
+    protected override void KeepMore(Tag tag, Func<string, string?> field)
+    {
+        if (EdgeFacts.Of(tag.Facts(), Assumed) is { } edge)
+        {
+            Place(tag, edge, field("pits"), null, Assumed);
+        }
     }
 
     /// <inheritdoc />
@@ -304,6 +361,6 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     {
         "thickness_mm" => "thick", "width_mm" => "wide", "bed_deg" => "bed", "bevel_deg" => "bevel", "bevel_face_mm" => "face",
         "secondary_bevel_deg" => "second", "honings" => "honings", "shim_mm" => "shim", "edge_to_shim_mm" => "behind",
-        "sagitta_mm" or "camber_mm" => "camber", "reserve_mm" => "steel", "out_of_square_mm" => "square", _ => otherwise,
+        "sagitta_mm" or "camber_mm" => "camber", "reserve_mm" => "steel", "out_of_square_mm" => "square", _ => base.FieldOf(input, otherwise),
     };
 }

@@ -16,7 +16,8 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>Mouth and cap iron in section: what a thicker iron or a moved frog does, and whether an iron fits. All of it in the address.</summary>
-public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units) : EdgeRoomModel(shop, tags)
+public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUnits units, TimeProvider time)
+    : EdgeRoomModel(shop, tags, units, time)
 {
     /// <summary>The bed, degrees.</summary>
     [BindProperty(SupportsGet = true)]
@@ -140,15 +141,11 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     public static IEnumerable<(WayId Way, string Name)> Schools(ChoiceId choice) => Choices.Find(choice).Ways.Select(w => (w.Id, w.Name));
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
         if (await Load(cancel) is { } elsewhere)
         {
             return elsewhere;
-        }
-        if (Known is { } known)
-        {
-            Fill(known, await rods.Question(Of!, Of!.Aim ?? AimKind.Work, cancel));
         }
         Wanted ??= WayId.One;
         Cap ??= WayId.One;
@@ -157,7 +154,7 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
             // A school that is none of cap irons stands for the usual one, and a set-back that cannot be read for none.
             Cap = Schools(ChoiceId.Cap).Any(s => s.Way == Cap) ? Cap : WayId.One;
             Setting = CapSetting.Of(Cap.Value, Assumed);
-            Try("back", () => BackMm = units.MmOrNull(Back, "back_mm"));
+            Try("back", () => BackMm = Units.MmOrNull(Back, "back_mm"));
         }
         Try("mouth", Work);
         return Page();
@@ -169,8 +166,8 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             return;
         }
-        double? Mm(string? text, string field) => units.MmOrNull(text, field);
-        var input = new MouthPlanInput(Typed.NumberOrNull(Bed, "bed_deg") ?? Assumed.UsualBedDeg, units.Mm(Mouth, "mouth_mm"), units.Mm(Iron, "iron_mm"),
+        double? Mm(string? text, string field) => Units.MmOrNull(text, field);
+        var input = new MouthPlanInput(Typed.NumberOrNull(Bed, "bed_deg") ?? Assumed.UsualBedDeg, Units.Mm(Mouth, "mouth_mm"), Units.Mm(Iron, "iron_mm"),
             Mm(Next, "new_iron_mm"), Mm(Forward, "forward_mm") ?? 0, Mm(Give, "room_mm"), Up == true, Moves, Wanted, Mm(Shaving, "shaving_mm"),
             Mm(Across, "opening_wide_mm"), Mm(Wide, "iron_wide_mm"), Mm(Slot, "slot_mm"), Mm(Screw, "screw_mm"), Mm(Yoke, "yoke_mm"),
             Mm(CapScrew, "cap_screw_mm"));
@@ -179,7 +176,7 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         foreach (FitCheck check in Plan.Fits.Where(f => !f.Fits))
         {
             Faults[check.Fit switch { IronFit.Opening => "wide", IronFit.Slot => "slot", IronFit.Yoke => "yoke", _ => "capscrew" }] =
-                MouthWords.Of(check, mm => units.Show(mm));
+                MouthWords.Of(check, mm => Units.Show(mm));
         }
         View = new MouthView(input, Plan, Assumed.UsualBevelDeg, Up != true ? BackMm ?? Setting?.MostMm : null, Known?.Tool.HasWoodenSole == true);
     }
@@ -205,23 +202,31 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         }, () => OnGet(cancel));
     }
 
-    private void Fill(Facts facts, PlanQuestion question)
+    /// <inheritdoc />
+    protected override async Task Fill(Facts known, CancellationToken cancel)
     {
-        PartDef iron = facts.Tool.Edges.First();
-        Bed ??= facts.Tool.BedDeg.ToString("0.##", CultureInfo.InvariantCulture);
-        Up ??= facts.Tool.BevelUp;
-        Iron ??= units.InField(facts.Measured(MeasureIds.Thickness, iron.Id) ?? Assumed.UsualIronMm);
-        Mouth ??= units.InField(facts.Measured(MeasureIds.Mouth, PartIds.Body) ?? Assumed.UsualMouthMm);
-        Back ??= units.InField(facts.Measured(MeasureIds.CapSetBack, PartIds.CapIron));
+        PlanQuestion question = await rods.Question(Of!, Of!.Aim ?? AimKind.Work, cancel);
+        Bed ??= known.Tool.BedDeg.ToString("0.##", CultureInfo.InvariantCulture);
+        Up ??= known.Tool.BevelUp;
+        Iron = Filled("iron", Iron, Units.InField(known.Measured(MeasureIds.Thickness, known.Tool.Edges.First().Id) ?? Assumed.UsualIronMm));
+        Mouth = Filled("mouth", Mouth, Units.InField(known.Measured(MeasureIds.Mouth, PartIds.Body) ?? Assumed.UsualMouthMm));
+        Back = Filled("back", Back, Units.InField(known.Measured(MeasureIds.CapSetBack, PartIds.CapIron)));
         Wanted ??= Choices.Find(ChoiceId.Mouth).Asked(question) ? question.Way(ChoiceId.Mouth) : WayId.Any;
         Cap ??= Choices.Find(ChoiceId.Cap).Asked(question) ? question.Way(ChoiceId.Cap) : null;
     }
+
+    /// <inheritdoc />
+    protected override IEnumerable<BenchReading> Readings(Facts known) =>
+    [
+        new("mouth", Mouth, PartIds.Body, MeasureIds.Mouth), new("iron", Iron, known.Tool.Edges.First().Id, MeasureIds.Thickness),
+        new("back", Back, PartIds.CapIron, MeasureIds.CapSetBack),
+    ];
 
     /// <inheritdoc />
     protected override string FieldOf(string input, string otherwise) => input switch
     {
         "bed_deg" => "bed", "mouth_mm" => "mouth", "iron_mm" => "iron", "new_iron_mm" => "next", "forward_mm" => "forward", "room_mm" => "give",
         "shaving_mm" => "shaving", "opening_wide_mm" => "across", "iron_wide_mm" => "wide", "slot_mm" => "slot", "screw_mm" => "screw", "yoke_mm" => "yoke",
-        "cap_screw_mm" => "capscrew", "back_mm" => "back", _ => otherwise,
+        "cap_screw_mm" => "capscrew", "back_mm" => "back", _ => base.FieldOf(input, otherwise),
     };
 }

@@ -11,7 +11,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>A bevel measured on a photograph: the edge and a point on each face. All of it in the address.</summary>
-public sealed class PhotoModel(ShopDesk shop, TagBook tags, ViewUnits units) : EdgeRoomModel(shop, tags)
+public sealed class PhotoModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : EdgeRoomModel(shop, tags, units, time)
 {
     /// <summary>The photograph; nothing for the first.</summary>
     [BindProperty(SupportsGet = true)]
@@ -57,7 +57,7 @@ public sealed class PhotoModel(ShopDesk shop, TagBook tags, ViewUnits units) : E
     public override string Here => "/edges/photo";
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
         if (await Load(cancel) is { } elsewhere)
         {
@@ -73,7 +73,7 @@ public sealed class PhotoModel(ShopDesk shop, TagBook tags, ViewUnits units) : E
         Points = [Point("tip", Tip, w * 0.3, h * 0.6, "the edge"), Point("one", One, w * 0.6, h * 0.45, "the one face"),
             Point("two", Two, w * 0.6, h * 0.6, "the other face")];
         Try("long", () => Angle = PhotoAngle.Of((Points[0].X, Points[0].Y), (Points[1].X, Points[1].Y), (Points[2].X, Points[2].Y),
-            units.MmOrNull(Long, "edge_to_point_mm")));
+            Units.MmOrNull(Long, "edge_to_point_mm")));
         return Page();
     }
 

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Foundling.Core;
 using Foundling.Core.Edges;
 using Foundling.Core.Grits;
@@ -16,7 +17,8 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Edges;
 
 /// <summary>Stones: lanes for a wide iron, the ladder from the last scratch to the finish, and the burr of a scraper. All of it in the address.</summary>
-public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, ViewUnits units) : EdgeRoomModel(shop, tags)
+public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, ViewUnits units, TimeProvider time)
+    : EdgeRoomModel(shop, tags, units, time)
 {
     private const int MostTurns = 100;
 
@@ -92,34 +94,71 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
     public static IEnumerable<GritFinish> Sources => GritFinish.Usual.Where(f => f.System == GritFinish.Papers);
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
         if (await Load(cancel) is { } elsewhere)
         {
             return elsewhere;
         }
-        if (Known is { } known && EdgeFacts.HasSection(known.Tool))
-        {
-            Wide ??= units.InField(known.EdgeWidthMm(Assumed));
-        }
         IReadOnlyList<Owned> drawer = Drawer.Of(await stores.Shelves(cancel), ReferenceData.Grits);
         Grains = drawer.ToDictionary(o => o.Abrasive.Name, o => o.Grain);
         Try("wide", Lanes);
         Try("land", () => Hone([.. drawer.Select(o => o.Abrasive)]));
-        Try("passes", () => Burr = !ShowsBurr ? null : BurrPlan.Of(WholeOr(Passes, "passes", BurrPlan.Usual),
-            Typed.NumberOrNull(First, "first_deg") ?? Assumed.BurrFirstDeg, Typed.NumberOrNull(Last, "last_deg") ?? Assumed.BurrLastDeg,
-            WholeOr(Turned, "renewals", 0), !Gone, Assumed));
+        Try("passes", () => Burr = ShowsBurr ? Turning() : null);
         return Page();
     }
+
+    /// <inheritdoc />
+    protected override Task Fill(Facts known, CancellationToken cancel)
+    {
+        if (EdgeFacts.HasSection(known.Tool))
+        {
+            Wide ??= Units.InField(known.EdgeWidthMm(Assumed));
+        }
+        string? Kept(MeasureId measure) => known.Measured(measure, known.Tool.Edges.First().Id)?.ToString("0.##", CultureInfo.InvariantCulture);
+        Passes = Filled("passes", Passes, Kept(MeasureIds.BurrPasses));
+        First = Filled("first", First, Kept(MeasureIds.BurrFirst));
+        Last = Filled("last", Last, Kept(MeasureIds.BurrLast));
+        Turned = Filled("turned", Turned, Kept(MeasureIds.BurrTurns));
+        return Task.CompletedTask;
+    }
+
+    /// <summary>Counts a burr that was turned, with its passes and angles.</summary>
+    /// <param name="filed">The bevel was filed and honed first.</param>
+    /// <param name="cancel">Cancels.</param>
+    public async Task<IActionResult> OnPostTurned(bool filed, CancellationToken cancel)
+    {
+        if (Number is not int number || await Load(cancel) is not null || !Scrapes || await Tags.Find(number, cancel) is not { } tag)
+        {
+            return NotFound();
+        }
+        return await Do("passes", async () =>
+        {
+            BurrPlan burr = Turning();
+            PartId part = tag.Tool().Edges.First().Id;
+            string Number(double v) => v.ToString(CultureInfo.InvariantCulture);
+            Keep(tag,
+            [
+                new("passes", Number(burr.Angles.Count), part, MeasureIds.BurrPasses), new("first", Number(burr.Angles[0]), part, MeasureIds.BurrFirst),
+                new("last", Number(burr.Angles[^1]), part, MeasureIds.BurrLast),
+                new("turned", Number(filed ? 1 : WholeOr(Turned, "renewals", 0) + 1), part, MeasureIds.BurrTurns),
+            ]);
+            await Tags.Save(tag, cancel);
+            return LocalRedirect($"{Here}?tag={number}");
+        }, () => OnGet(cancel));
+    }
+
+    private BurrPlan Turning() => BurrPlan.Of(WholeOr(Passes, "passes", BurrPlan.Usual), Typed.NumberOrNull(First, "first_deg") ?? Assumed.BurrFirstDeg,
+        Typed.NumberOrNull(Last, "last_deg") ?? Assumed.BurrLastDeg, WholeOr(Turned, "renewals", 0), !Gone, Assumed);
 
     private static int WholeOr(string? text, string field, int otherwise) =>
         Typed.NumberOrNull(text, field) is double v ? (int)Check.Within(v, 0, MostTurns, field) : otherwise;
 
     private void Lanes()
     {
-        if (units.MmOrNull(Wide, "iron_mm") is double wide)
+        if (Units.MmOrNull(Wide, "iron_mm") is double wide)
         {
-            Widths = (wide, units.MmOrNull(Stone, "stone_mm") ?? Assumed.UsualStoneMm);
+            Widths = (wide, Units.MmOrNull(Stone, "stone_mm") ?? Assumed.UsualStoneMm);
             Pattern = StonePattern.Of(wide, Widths.Stone);
         }
     }
@@ -133,7 +172,7 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
             return;
         }
         double Scratch(GritFinish f) => (ReferenceData.Grits.Find(f.System, f.Grit)?.Um ?? 0) * Assumed.ScratchShare;
-        double land = units.MmOrNull(Land, "land_mm") ?? EdgeSection.UsualLandMm(Assumed);
+        double land = Units.MmOrNull(Land, "land_mm") ?? EdgeSection.UsualLandMm(Assumed);
         Ladder = Core.Grits.Ladder.Of(new LadderInput(owned, Scratch(from) * Assumed.ScratchTimes, Scratch(to), Typed.NumberOrNull(Force, "force_n") ??
           Assumed.HoningForceN,
             Widths.Iron * Check.Positive(land, "land_mm"), LapMetal.HardenedSteel), Assumed);
@@ -148,6 +187,6 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
     protected override string FieldOf(string input, string otherwise) => input switch
     {
         "iron_mm" => "wide", "stone_mm" => "stone", "land_mm" => "land", "force_n" => "force", "passes" => "passes", "first_deg" => "first",
-        "last_deg" => "last", "renewals" => "turned", _ => otherwise,
+        "last_deg" => "last", "renewals" => "turned", _ => base.FieldOf(input, otherwise),
     };
 }

@@ -4,7 +4,6 @@ using Foundling.Core.Grits;
 using Foundling.Core.Saws;
 using Foundling.Core.Shelves;
 using Foundling.Core.State;
-using Foundling.Core.Tags;
 using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Reference;
@@ -18,14 +17,10 @@ using Microsoft.AspNetCore.Mvc;
 namespace Foundling.Web.Pages.Saws;
 
 /// <summary>The saw bench: teeth to scale, the file that cuts them, set, jointing, straightness, and a strip to file by. All of it in the address.</summary>
-public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, ViewUnits units, TimeProvider time) : BenchPageModel
+public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, ViewUnits units, TimeProvider time) : TagBenchModel(shop, tags, units, time)
 {
     private const int MostTeeth = 400;
     private const double UsualStripMm = 200;
-
-    /// <summary>The tag of the saw; null for none.</summary>
-    [BindProperty(SupportsGet = true, Name = "tag")]
-    public int? Number { get; set; }
 
     /// <summary>Points an inch.</summary>
     [BindProperty(SupportsGet = true)]
@@ -92,9 +87,6 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
     /// <summary>The breasted tooth line; null for a straight one.</summary>
     public BreastView? Line { get; private set; }
 
-    /// <summary>The saw; null for none.</summary>
-    public Tag? Of { get; private set; }
-
     /// <summary>Its teeth.</summary>
     public ToothResult? Tooth { get; private set; }
 
@@ -123,18 +115,18 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
     public ToothInput Teeth { get; private set; } = new();
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGet(CancellationToken cancel)
+    public override async Task<IActionResult> OnGet(CancellationToken cancel)
     {
-        if (await Fill(cancel) is { } none)
+        if (await Load(cancel) is { } elsewhere)
         {
-            return none;
+            return elsewhere;
         }
-        Assumptions a = await shop.Assumed(cancel);
+        Assumptions a = Assumed;
         Try("points", () => Tooth = Core.Saws.Tooth.Of(Teeth = Read()));
         SetInput? set = null;
         if (Given(Plate) && Given(Set))
         {
-            Try("set", () => Kerf = SetAndKerf.Of(set = new SetInput(Wood, units.Mm(Plate, "plate_mm"), units.Mm(Set, "set_per_side_mm")), a));
+            Try("set", () => Kerf = SetAndKerf.Of(set = new SetInput(Wood, Units.Mm(Plate, "plate_mm"), Units.Mm(Set, "set_per_side_mm")), a));
         }
         if (Tooth is not null)
         {
@@ -149,13 +141,13 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
         }
         if (Given(Gaps) && Given(Long))
         {
-            Try("gaps", () => Bent = Straightness.Bow(new BowInput(units.Mm(Long, "length_mm"), Pairs()), a));
+            Try("gaps", () => Bent = Straightness.Bow(new BowInput(Units.Mm(Long, "length_mm"), Pairs()), a));
         }
         if (Given(Breast) && Given(Long))
         {
             Try("breast", () =>
             {
-                var input = new BreastInput(units.Mm(Long, "chord_mm"), units.Mm(Breast, "sagitta_mm"));
+                var input = new BreastInput(Units.Mm(Long, "chord_mm"), Units.Mm(Breast, "sagitta_mm"));
                 Breasted = Straightness.Breast(input);
                 Line = Breasted.Straight ? null : new BreastView(input);
             });
@@ -163,7 +155,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
         if (Given(Etch))
         {
             IReadOnlyList<LadderAbrasive> owned = [.. Drawer.Of(await stores.Shelves(cancel), ReferenceData.Grits).Select(o => o.Abrasive)];
-            Try("etch", () => Spared = EtchWatch.Of(units.Mm(Etch, "stamp_depth_mm"), owned, a));
+            Try("etch", () => Spared = EtchWatch.Of(Units.Mm(Etch, "stamp_depth_mm"), owned, a));
         }
         if (Given(Nuts))
         {
@@ -183,7 +175,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
     {
         try
         {
-            await Fill(cancel);
+            await Load(cancel);
             ToothInput teeth = Read();
             double length = Math.Clamp(teeth.ToothedLengthMm ?? UsualStripMm, FilingStrip.RuleMm * 3 / (double)2, FilingStrip.LongestMm);
             return made(FilingStrip.Of(teeth, length));
@@ -194,66 +186,57 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
         }
     }
 
-    /// <summary>Keeps points and thickness on the tag they were measured on.</summary>
-    public async Task<IActionResult> OnPostKeep(CancellationToken cancel)
+    /// <inheritdoc />
+    public override string Here => "/saws";
+
+    /// <inheritdoc />
+    protected override bool Fits(ToolKind tool) => tool.Family == Family.Saw;
+
+    /// <inheritdoc />
+    protected override Task Fill(Facts known, CancellationToken cancel)
     {
-        if (Number is not int number || await tags.Find(number, cancel) is not { } tag || tag.Tool().Part(PartIds.Plate) is not { } plate)
-        {
-            return NotFound();
-        }
-        return await Do("points", async () =>
-        {
-            DateTimeOffset now = time.GetUtcNow();
-            Assumptions a = await shop.Assumed(cancel);
-            if (Given(Points))
-            {
-                tag.TakeIfOther(plate.Id, MeasureIds.Points, Core.Saws.Tooth.Of(Read()).Ppi, Instrument.Count, a, now);
-            }
-            if (Given(Plate))
-            {
-                tag.TakeIfOther(plate.Id, MeasureIds.Thickness, units.Mm(Plate, "plate_mm"), Instrument.Caliper, a, now);
-            }
-            await tags.Save(tag, cancel);
-            return LocalRedirect($"/saws?tag={number}");
-        }, () => OnGet(cancel));
+        ToolKind tool = known.Tool;
+        string? Kept(MeasureId measure, double? otherwise = null) => (known.Measured(measure, PartIds.Plate) ?? otherwise)?.ToString("0.##",
+            CultureInfo.InvariantCulture);
+        Points = Filled("points", Points, Kept(MeasureIds.Points, tool.File.Teeth?.Points));
+        Rake = Filled("rake", Rake, Kept(MeasureIds.Rake, tool.File.Teeth?.RakeDeg));
+        Fleam = Filled("fleam", Fleam, Kept(MeasureIds.Fleam));
+        Plate = Filled("plate", Plate, Units.InField(known.Measured(MeasureIds.Thickness, PartIds.Plate)));
+        Set = Filled("set", Set, Units.InField(known.Measured(MeasureIds.Set, PartIds.Plate)));
+        Long ??= Units.InField(known.LengthMm);
+        Nuts ??= tool.File.Parts.FirstOrDefault(p => p.Part == PartIds.SawNuts)?.Pieces?.ToString(CultureInfo.InvariantCulture);
+        Etch ??= Units.InField(known.Findings.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0 && tool.Key(f.Part) == tool.Part(PartIds.Plate)?.Id)
+            .Select(f => (double?)Depths.Of(f, Assumed)).Min());
+        _ = Filled("bow", null, Units.InField(known.Measured(MeasureIds.Bow, PartIds.Plate)));
+        _ = Filled("kink", null, Units.InField(known.Measured(MeasureIds.Kink, PartIds.Plate)));
+        return Task.CompletedTask;
     }
 
-    /// <summary>What the tag knows stands in the fields that nobody filled; an answer where there is no such saw.</summary>
-    private async Task<IActionResult?> Fill(CancellationToken cancel)
+    /// <inheritdoc />
+    protected override IEnumerable<BenchReading> Readings(Facts known)
     {
-        if (Number is not int number)
-        {
-            return null;
-        }
-        Of = await tags.Show(number, TagParts.Head | TagParts.Pictures, cancel);
-        if (Of?.Tool() is not { Family: Family.Saw } tool)
-        {
-            return NotFound();
-        }
-        Facts facts = Of.Facts();
-        Points ??= (facts.Measured(MeasureIds.Points, PartIds.Plate) ?? tool.File.Teeth?.Points)?.ToString("0.##", CultureInfo.InvariantCulture);
-        Rake ??= tool.File.Teeth?.RakeDeg.ToString("0.##", CultureInfo.InvariantCulture);
-        Plate ??= units.InField(facts.Measured(MeasureIds.Thickness, PartIds.Plate));
-        Long ??= units.InField(facts.LengthMm);
-        Nuts ??= tool.File.Parts.FirstOrDefault(p => p.Part == PartIds.SawNuts)?.Pieces?.ToString(CultureInfo.InvariantCulture);
-        Assumptions a = await shop.Assumed(cancel);
-        Etch ??= units.InField(facts.Findings.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0 && tool.Key(f.Part) == tool.Part(PartIds.Plate)?.Id)
-            .Select(f => (double?)Depths.Of(f, a)).Min());
-        return null;
+        string? Bend(PlateBend bend) => Bent?.Is == bend ? Units.InField(Bent.MostMm) : null;
+        return
+        [
+            new("points", Points, PartIds.Plate, MeasureIds.Points), new("rake", Rake, PartIds.Plate, MeasureIds.Rake),
+            new("fleam", Fleam, PartIds.Plate, MeasureIds.Fleam), new("plate", Plate, PartIds.Plate, MeasureIds.Thickness),
+            new("set", Set, PartIds.Plate, MeasureIds.Set), new("bow", Bend(PlateBend.Bow), PartIds.Plate, MeasureIds.Bow),
+            new("kink", Bend(PlateBend.Kink), PartIds.Plate, MeasureIds.Kink),
+        ];
     }
 
     /// <inheritdoc />
     protected override string FieldOf(string input, string otherwise) => input switch
     {
         "rake_deg" => "rake", "fleam_deg" => "fleam", "slope_deg" => "slope", "toothed_length_mm" or "length_mm" or "chord_mm" => "long",
-        "plate_mm" => "plate", "stamp_depth_mm" => "etch", _ => otherwise,
+        "plate_mm" => "plate", "stamp_depth_mm" => "etch", _ => base.FieldOf(input, otherwise),
     };
 
     private ToothInput Read() => new(null, Typed.NumberOrNull(Points, "ppi"), Typed.NumberOrNull(Rake, "rake_deg") ?? 0,
-        units.MmOrNull(Long, "toothed_length_mm"), Typed.NumberOrNull(Fleam, "fleam_deg"), Typed.NumberOrNull(Slope, "slope_deg"));
+        Units.MmOrNull(Long, "toothed_length_mm"), Typed.NumberOrNull(Fleam, "fleam_deg"), Typed.NumberOrNull(Slope, "slope_deg"));
 
     private double[] Numbers(string? text, string field) => [.. (text ?? "").Split([' ', ';', '\n', '\r', '\t'], StringSplitOptions.RemoveEmptyEntries)
-        .Take(MostTeeth).Select(t => units.Mm(t, field))];
+        .Take(MostTeeth).Select(t => Units.Mm(t, field))];
 
     private double[][] Pairs()
     {

@@ -38,13 +38,37 @@ function add(of, x, y) {
   write(of, [...read(of), [deep, at - half, at + half, middle - half, middle + half]]);
 }
 
+/** What a key, or its button, makes of a pit. @param {number[][]} pits @param {number} index @param {string} key @param {number} wide */
+function change(pits, index, key, wide) {
+  const it = pits[index], way = { ArrowLeft: [-ALONG, 0], ArrowRight: [ALONG, 0], ArrowUp: [0, -ALONG], ArrowDown: [0, ALONG] }[key];
+  if (!it) return false;
+  if (way) pits[index] = move(it, way[0], way[1], wide);
+  else if (key === '+' || key === '=') it[0] += DEEPER;
+  else if (key === '-') it[0] = Math.max(DEEPER, it[0] - DEEPER);
+  else if (key === 'Delete') pits.splice(index, 1);
+  else return false;
+  return true;
+}
+
 export function start() {
   /** @type {{index: number, x: number, y: number} | null} */
   let held = null;
+  // The pit that was chosen last; buttons change it where there are no keys.
+  let chosen = 0;
+  document.addEventListener('focusin', (event) => {
+    const pit = event.target instanceof Element ? /** @type {SVGElement | null} */ (event.target.closest('[data-pit]')) : null;
+    if (pit) chosen = Number(pit.dataset.pit);
+  });
   document.addEventListener('click', (event) => {
     const target = event.target instanceof Element ? event.target : null, of = target && parts(target);
     if (!target || !of) return;
     if (target.closest('[data-add-pit]')) add(of, 0, of.wide / 2);
+    const key = /** @type {HTMLElement | null} */ (target.closest('[data-pit-key]'))?.dataset.pitKey;
+    if (key) {
+      const pits = read(of), index = Math.min(chosen, pits.length - 1);
+      /** @type {SVGElement | null} */ (of.svg.querySelector(`[data-pit="${index}"]`))?.focus();
+      if (change(pits, index, key, of.wide)) write(of, pits);
+    }
     if (target.closest('[data-blank]')) {
       const p = place(of.svg, /** @type {MouseEvent} */ (event));
       add(of, p.x / of.times, p.y / of.times);
@@ -72,14 +96,8 @@ export function start() {
   document.addEventListener('keydown', (event) => {
     const pit = event.target instanceof Element ? /** @type {SVGElement | null} */ (event.target.closest('[data-pit]')) : null, of = pit && parts(pit);
     if (!pit || !of) return;
-    const pits = read(of), index = Number(pit.dataset.pit), it = pits[index];
-    if (!it) return;
-    const way = { ArrowLeft: [-ALONG, 0], ArrowRight: [ALONG, 0], ArrowUp: [0, -ALONG], ArrowDown: [0, ALONG] }[event.key];
-    if (way) pits[index] = move(it, way[0], way[1], of.wide);
-    else if (event.key === '+' || event.key === '=') it[0] += DEEPER;
-    else if (event.key === '-') it[0] = Math.max(DEEPER, it[0] - DEEPER);
-    else if (event.key === 'Delete') pits.splice(index, 1);
-    else return;
+    const pits = read(of);
+    if (!change(pits, Number(pit.dataset.pit), event.key, of.wide)) return;
     event.preventDefault();
     write(of, pits);
   });

@@ -15,6 +15,7 @@ namespace Foundling.Web.Pages.Tags;
 public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
     private const int MostWords = 500;
+    private const double MostFigure = 1000;
 
     /// <inheritdoc />
     public override string Here => "state";
@@ -341,8 +342,13 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     {
         TypedValue = value;
         MeasureKind? what = Chosen is null ? null : MeasureKinds.For(Tool.Tool(), Chosen).FirstOrDefault(m => m.Id == MeasureId.Of(kind));
-        double? reading = what is { IsCount: true } ? Whole(value, "Value") : ReadLength(value, "Value", units.Units, 0, 5000), error = ReadLength(off, "Off",
-            units.Units, 0, 50);
+        double? reading = what switch
+        {
+            { Unit: Core.Units.Unit.Degrees or Core.Units.Unit.PointsPerInch } => Figure(value, "Value"),
+            { IsCount: true } => Whole(value, "Value"),
+            _ => ReadLength(value, "Value", units.Units, 0, 5000),
+        };
+        double? error = what is { Unit: Core.Units.Unit.Degrees } ? Figure(off, "Off") : ReadLength(off, "Off", units.Units, 0, 50);
         if (ModelState.IsValid && (what is null || reading is null))
         {
             ModelState.AddModelError("Value", what is null ? "Choose a part and what was measured." : "Write the reading.");
@@ -386,6 +392,19 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         Tool.Findings.RemoveAll(f => gone.Contains(f.Id));
         await Book.Save(Tool);
         return row ? ToLeaf("state") : LocalRedirect($"{ThisPart}#find");
+    }
+
+    private double? Figure(string? text, string field)
+    {
+        try
+        {
+            return Core.Units.Typed.NumberOrNull(text, field) is double v ? Core.Check.Within(v, 0, MostFigure, field) : null;
+        }
+        catch (InputException fault)
+        {
+            ModelState.AddModelError(field, fault.Sentence);
+            return null;
+        }
     }
 
     private int? Whole(string? text, string field)
