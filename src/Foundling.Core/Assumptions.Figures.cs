@@ -86,6 +86,7 @@ public sealed partial record Assumptions
     [Assumed("mm", "deep pits nobody measured are so deep")] public double PitDeepMm { get; init; } = 0.15;
     [Assumed("mm", "pits nobody measured that weaken a part are so deep")] public double PitWeakMm { get; init; } = 0.4;
     [Assumed("mm", "a pit in an edge that nobody measured reaches so far back")] public double PitWideMm { get; init; } = 2;
+    [Assumed("mm", "a crisp etch nobody measured is so deep")] public double EtchCrispMm { get; init; } = 0.025;
     [Assumed("mm", "a crisp stamp nobody measured is so deep")] public double StampCrispMm { get; init; } = 0.25;
     [Assumed("mm", "a worn stamp nobody measured is so deep")] public double StampWornMm { get; init; } = 0.12;
     [Assumed("mm", "a faint stamp nobody measured is so deep")] public double StampFaintMm { get; init; } = 0.04;

@@ -187,7 +187,7 @@ public sealed partial record Assumptions
         {
             "" when book < 1 => (book / 100, 0.99),
             "%" => (1, 99),
-            "deg" => (Math.Max(1, book / 10), Math.Min(89, book * 10)),
+            "deg" => (Math.Max(Math.Min(1, book / 2), book / 10), Math.Min(89, book * 10)),
             Day => (0, 23),
             Times => (1, book * 100),
             _ => (book / 100, book * 100),

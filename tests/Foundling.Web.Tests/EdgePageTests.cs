@@ -157,6 +157,23 @@ public sealed partial class EdgePageTests(DemoHost host) : IClassFixture<DemoHos
     }
 
     [Theory]
+    [InlineData("mm", "0.4", "34", "10")]
+    [InlineData("in", "0.016", "1.34", "0.4")]
+    public async Task Dressed_jaws_are_drawn_as_far_apart_as_is_said(string unit, string chip, string face, string stop)
+    {
+        Visitor visitor = host.Visit();
+        await visitor.Submit(await visitor.Page("/edges"), ".unitswitch", new() { ["units"] = unit });
+        IHtmlDocument page = await visitor.Page($"/edges/cutters?chip={chip}&face={face}&stop={stop}&left=1");
+        double each = unit == "in" ? 25.4 : 1, d = Number(chip) * each, follow = d * Number(stop) / Number(face);
+        double times = Number(page.QuerySelector("svg.edge")!.GetAttribute("data-times")!);
+        double[] gap = [.. Numbers().Matches(page.QuerySelector("svg.edge .span")!.GetAttribute("d")!).Select(m => Number(m.Value))];
+        ((gap[2] - gap[1]) / times).ShouldBe(2 * d, 0.02);
+        (Number(page.QuerySelector("svg.edge rect.off")!.GetAttribute("height")!) / times).ShouldBe(2 * follow, 0.02, "and the stops lose what is said");
+    }
+
+    private static double Number(string text) => double.Parse(text, CultureInfo.InvariantCulture);
+
+    [Theory]
     [InlineData(30, "/edges?tag=30", "At the bottom of a groove nobody sees a polish")]
     [InlineData(24, "/edges?tag=24", null)]
     [InlineData(22, "/saws?tag=22", null)]

@@ -129,7 +129,11 @@ public sealed partial class SawPageTests(DemoHost host) : IClassFixture<DemoHost
         (await host.Visit().Page("/saws?points=8&etch=0.0001")).QuerySelector("[data-etch]")!.TextContent.ShouldContain("nothing that is here spares it");
         (await host.Visit().Page("/saws?points=8&etch=-1")).QuerySelector("#etch-fault")!.TextContent.ShouldContain("-1");
         (await host.Visit().Page("/saws?points=8&nuts=40")).QuerySelector("#nuts-fault")!.TextContent.ShouldContain("40");
-        (await host.Visit().Page("/saws?tag=22")).QuerySelectorAll("svg .nut").Length.ShouldBeGreaterThan(1, "its kind says how many it has");
+        page = await host.Visit().Page("/saws?tag=22");
+        double.Parse(page.QuerySelector<AngleSharp.Html.Dom.IHtmlInputElement>("#etch")!.Value, System.Globalization.CultureInfo.InvariantCulture)
+            .ShouldBeLessThan(0.03, "an etch is no stamp");
+        page.Body!.TextContent.ShouldContain("judged by how well it reads");
+        page.QuerySelectorAll("svg .nut").Length.ShouldBeGreaterThan(1, "its kind says how many it has");
     }
 
     [Fact]

@@ -13,5 +13,8 @@ public static class Depths
         _ => 0,
     });
 
+    /// <summary>Depth of an etch, mm: as measured, else judged by its degree. Acid bites a tenth of what a stamp strikes.</summary>
+    public static double OfEtch(Found found, Assumptions a) => found.DepthMm ?? (Of(found, a) / a.StampCrispMm * a.EtchCrispMm);
+
     private static double Judged(int degree, params ReadOnlySpan<double> byDegree) => byDegree[Math.Min(degree, byDegree.Length) - 1];
 }

@@ -10,6 +10,7 @@ using Foundling.Core.Tools;
 using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
+using Foundling.Web.Drawings;
 using Foundling.Web.Services;
 using Microsoft.AspNetCore.Mvc;
 
@@ -82,6 +83,9 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
     /// <summary>Half the gap of jaws that were dressed and not followed, mm.</summary>
     public StopJawsResult? Short { get; private set; }
 
+    /// <summary>The jaws as they are drawn; null where nothing is off.</summary>
+    public JawsView? View { get; private set; }
+
     /// <summary>Thickest stock of each hardness.</summary>
     public IReadOnlyList<(StockHardness Stock, double? Mm)> Capacity { get; private set; } = [];
 
@@ -124,6 +128,7 @@ public sealed class CuttersModel(ShopDesk shop, TagBook tags, RodDesk rods, View
             Typed.NumberOrNull(Share, "chip_share") / Percent ?? Assumed.ChipShare);
         Jaws = ChippedJaws.Of(input, Assumed);
         Short = Edge.StopJaws(new StopJawsInput(input.ChipMm, input.PivotToJawFaceMm, input.PivotToStopMm));
+        View = input.ChipMm > 0 ? new JawsView(input, Short) : null;
     }
 
     /// <summary>Takes a way into the rod.</summary>

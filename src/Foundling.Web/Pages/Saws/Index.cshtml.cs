@@ -78,6 +78,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
     [BindProperty(SupportsGet = true)]
     public string? Nuts { get; set; }
 
+    /// <summary>How deep the etch is was judged by how well it reads: nobody measured it.</summary>
+    public bool EtchJudged { get; private set; }
+
     /// <summary>What may go over the etch; null where there is none.</summary>
     public EtchWatch? Spared { get; private set; }
 
@@ -205,8 +208,10 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, StoreRoom stores, Vi
         Set = Filled("set", Set, Units.InField(known.Measured(MeasureIds.Set, PartIds.Plate)));
         Long ??= Units.InField(known.LengthMm);
         Nuts ??= tool.File.Parts.FirstOrDefault(p => p.Part == PartIds.SawNuts)?.Pieces?.ToString(CultureInfo.InvariantCulture);
-        Etch ??= Units.InField(known.Findings.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0 && tool.Key(f.Part) == tool.Part(PartIds.Plate)?.Id)
-            .Select(f => (double?)Depths.Of(f, Assumed)).Min());
+        List<Found> etches = [.. known.Findings.Where(f => f.Kind == FindingKind.Mark && f.Severity > 0
+            && tool.Key(f.Part) == tool.Part(PartIds.Plate)?.Id)];
+        EtchJudged = Etch is null && etches.Any(f => f.DepthMm is null);
+        Etch ??= Units.InField(etches.Select(f => (double?)Depths.OfEtch(f, Assumed)).Min());
         _ = Filled("bow", null, Units.InField(known.Measured(MeasureIds.Bow, PartIds.Plate)));
         _ = Filled("kink", null, Units.InField(known.Measured(MeasureIds.Kink, PartIds.Plate)));
         return Task.CompletedTask;
