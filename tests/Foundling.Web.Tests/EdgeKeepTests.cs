@@ -126,4 +126,19 @@ public sealed class EdgeKeepTests(EmptyHost host) : IClassFixture<EmptyHost>
         step.ShouldContain(needs);
         (await visitor.Page($"/edges?tag={tag}")).QuerySelector<IHtmlOptionElement>($"#{field} option[selected]")!.Value.ShouldBe(on);
     }
+
+    [Theory]
+    [InlineData("adze", "blade", "&thick=4&behind=10", "On the inside alone, towards the haft", "rolled so that")]
+    [InlineData("gouge", "blade", "&thick=4&behind=10", "one even band from corner to corner", "flat side")]
+    [InlineData("axe", "stones", "&wide=90", "the stone goes over it in small circles", "of one width")]
+    [InlineData("drawknife", "stones", "&wide=200", "one handle against the bench", "lanes")]
+    [InlineData("metal-bench-plane", "stones", "&wide=51&stone=60", "lanes", "small circles")]
+    [InlineData("scraper-plane", "stones", "", "The burr of a scraper", "Mouth")]
+    [InlineData("transitional-plane", "mouth", "&mouth=1&iron=2&next=2.8&shaving=0.1", "off the front wall", "as open as it should be")]
+    public async Task Words_of_a_bench_speak_of_the_tool_on_it(string kind, string bench, string query, string said, string never)
+    {
+        string page = (await host.Visit().Page($"/edges/{bench}?tag={await Book(KindId.Of(kind))}{query}")).QuerySelector("main")!.TextContent;
+        page.ShouldContain(said);
+        page.ShouldNotContain(never);
+    }
 }

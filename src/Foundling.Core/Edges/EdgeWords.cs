@@ -71,6 +71,15 @@ public static class EdgeWords
         _ => "The flat side stays flat up to the edge: a stone lifted on it makes it wander off the line.",
     };
 
+    /// <summary>What grinding the blade of a tool must keep to, with what is particular to its kind.</summary>
+    /// <param name="tool">The tool; null for any blade.</param>
+    /// <param name="side">Which side is ground.</param>
+    public static string Keep(Tools.ToolKind? tool, Ground side)
+    {
+        bool hollow = tool?.Edge == Tools.EdgeForm.Curved, asMade = !hollow || (side == Ground.RightSide) == tool!.GroundInside;
+        return asMade && tool is not null && !tool.Is(Tools.FormIds.InCannel) && tool.Manner.Grind is { } own ? own : Keep(side, hollow);
+    }
+
     /// <summary>How an edge is brought square.</summary>
     public const string Square = "Scribe the line square across the flat side with the side as guide, blunt the edge down to it, then the bevel.";
 

@@ -52,6 +52,21 @@ public static class HoningWords
         ],
     };
 
+    /// <summary>How the bevel of a tool is brought to meet its back, with what is particular to its kind, a line each.</summary>
+    /// <param name="tool">The tool.</param>
+    public static IReadOnlyList<string> Of(ToolKind tool)
+    {
+        IReadOnlyList<string> usual = Of(tool.Edge);
+        // What a kind says of a curved blade stands in the place of bevel and back; of a straight one it goes with them.
+        return tool.Manner.Honing is not { } own || tool.Is(FormIds.InCannel) ? usual
+            : tool.Edge == EdgeForm.Curved ? [own, .. usual.Skip(2)] : [own, .. usual];
+    }
+
+    /// <summary>How an edge is held to which the stone goes; null for one that goes to the stone, and where its kind says it in its own words.</summary>
+    /// <param name="tool">The tool.</param>
+    public static string? Held(ToolKind tool) => !tool.StoneGoes || (tool.Edge == EdgeForm.BackAndBevel && tool.Manner.Honing is not null) ? null
+        : "The edge stays, clamped or propped with its rim up and away; the stone goes over it in small circles from end to end, the fingers behind its own rim.";
+
     /// <summary>How far an edge is honed that works where nobody sees it; null for one that goes on.</summary>
     /// <param name="tool">The tool.</param>
     /// <param name="a">How deep teeth must stay.</param>

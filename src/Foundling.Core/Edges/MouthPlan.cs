@@ -82,7 +82,8 @@ public sealed record MouthPlan(MouthResult After, double? LeastMm, double? MostM
         MouthResult after = Edge.Mouth(new MouthInput(input.BedDeg, input.MouthMm, next - iron, input.ForwardMm, input.BevelUp));
         (double Least, double Most)? wanted = Opening(input.Wanted, shaving, a);
         double down = shaving / Math.Sin(Edge.Rad(Check.Between(input.BedDeg, 0, 180, "bed_deg")));
-        return new MouthPlan(after, wanted?.Least, wanted?.Most, [.. ToDo(input, after, wanted)], [.. Fitting(input, next, a)], down);
+        return new MouthPlan(after, wanted?.Least, wanted?.Most,
+            [.. ToDo(input, after, wanted, shaving * a.MouthTightLeastTimes)], [.. Fitting(input, next, a)], down);
     }
 
     /// <summary>How open a mouth is wanted, mm; null for as it comes.</summary>
@@ -101,10 +102,10 @@ public sealed record MouthPlan(MouthResult After, double? LeastMm, double? MostM
         };
     }
 
-    private static IEnumerable<MouthDeed> ToDo(MouthPlanInput input, MouthResult after, (double Least, double Most)? wanted)
+    private static IEnumerable<MouthDeed> ToDo(MouthPlanInput input, MouthResult after, (double Least, double Most)? wanted, double passes)
     {
-        // Whatever is wanted, the edge must not foul the wall.
-        double least = wanted?.Least ?? (after.EdgeFouls ? input.MouthMm : 0), most = wanted?.Most ?? double.PositiveInfinity;
+        // Whatever is wanted, the edge must not foul the wall, and the shaving must get through.
+        double least = wanted?.Least ?? Math.Max(passes, after.EdgeFouls ? input.MouthMm : 0), most = wanted?.Most ?? double.PositiveInfinity;
         if (after.NewMouthMm > most + Whole.Slack)
         {
             yield return new MouthDeed(input.Moves ? MouthDo.Close : MouthDo.LetIn, after.NewMouthMm - most);

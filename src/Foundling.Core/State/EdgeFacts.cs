@@ -29,7 +29,7 @@ public sealed record EdgeFacts(PartDef Part, double ThicknessMm, double WidthMm,
 
     /// <summary>True for a plane whose iron stands in a mouth.</summary>
     public static bool HasMouth(ToolKind tool) => tool.HasBed && !tool.HasSkate && tool.Edges.Any() && tool.Made(PartIds.Body)
-        && tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed or EdgeForm.Burr;
+        && tool.Edge is EdgeForm.BackAndBevel or EdgeForm.Toothed;
 
     /// <summary>True for edges that come off a stone.</summary>
     public static bool IsHoned(ToolKind tool) => tool.Edges.Any() && tool.Edge is not (EdgeForm.None or EdgeForm.Meeting or EdgeForm.SawTeeth);

@@ -310,6 +310,12 @@ public sealed record ToolKind(KindId Id, string Name, Family Family, string Leng
     /// <summary>True where the whole back guides it: a chisel, of which no part may be lifted or left high.</summary>
     public bool BackGuides => Edge == EdgeForm.BackAndBevel && Family == Family.EdgeTool && Made(PartIds.Blade) && Made(PartIds.Handle) && Manner.Back is null;
 
+    /// <summary>True for a curved blade with its bevel inside.</summary>
+    public bool GroundInside => Edge == EdgeForm.Curved && (Is(FormIds.InCannel) || Works(KindTrait.GroundInside));
+
+    /// <summary>True where the stone goes to the edge, not the edge to the stone: heads on a haft, long blades between two handles, blades that pass.</summary>
+    public bool StoneGoes => Edge is EdgeForm.TwoBevels or EdgeForm.FlatFace or EdgeForm.Bypass || Made(PartIds.Haft) || Made(PartIds.HandleLeft);
+
     /// <summary>Why the back of its edge may not be lifted by a shim, in a sentence; null where it may.</summary>
     public string? WhyNotLifted => Edge is EdgeForm.Curved or EdgeForm.Profiled ? "A shim lifts a straight line; this edge is a shape."
         : Works(KindTrait.CheeksGuide) || (!HasBed && Family == Family.Plane)

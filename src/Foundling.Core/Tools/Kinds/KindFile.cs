@@ -85,6 +85,9 @@ public enum KindTrait
 
     /// <summary>Its cutter works below the sole and lies on no bed.</summary>
     CutsBelowSole,
+
+    /// <summary>Its curved blade is ground on the inside alone; the outside rides on the work.</summary>
+    GroundInside,
 }
 
 /// <summary>A part in a kind file.</summary>

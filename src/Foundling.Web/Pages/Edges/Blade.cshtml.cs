@@ -74,7 +74,7 @@ public sealed class BladeModel(ShopDesk shop, TagBook tags, ViewUnits units, Tim
         Side ??= Known?.Tool switch
         {
             { Edge: EdgeForm.FlatFace } => Ground.RightSide,
-            { Edge: EdgeForm.Curved } tool => tool.Is(FormIds.InCannel) ? Ground.RightSide : Ground.LeftSide,
+            { Edge: EdgeForm.Curved } tool => tool.GroundInside ? Ground.RightSide : Ground.LeftSide,
             _ => Ground.BothSides,
         };
         Try("thick", Section);

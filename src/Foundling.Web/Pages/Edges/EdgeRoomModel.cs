@@ -12,7 +12,7 @@ public abstract class EdgeRoomModel(ShopDesk shop, TagBook tags, ViewUnits units
     /// <summary>The benches of the room: address, name, and the tools that have something to do there.</summary>
     private static readonly (string Address, string Name, Func<ToolKind, bool> For)[] Benches =
     [
-        ("/edges", "Edge", EdgeFacts.HasSection), ("/edges/blade", "Blade", EdgeFacts.IsBlade), ("/edges/mouth", "Mouth and cap", EdgeFacts.HasMouth),
+        ("/edges", "Edge", EdgeFacts.HasSection), ("/edges/blade", "Blade", EdgeFacts.IsBlade), ("/edges/mouth", "Mouth", EdgeFacts.HasMouth),
         ("/edges/stones", "Stones", EdgeFacts.IsHoned), ("/edges/cutters", "Cutters", t => t.Edge is EdgeForm.Meeting or EdgeForm.Bypass),
     ];
 

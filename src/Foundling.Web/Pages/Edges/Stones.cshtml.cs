@@ -84,6 +84,9 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
     /// <summary>The edge is a burr.</summary>
     public bool Scrapes => Known?.Tool.Edge == EdgeForm.Burr;
 
+    /// <summary>The stone goes to the edge.</summary>
+    public bool StoneGoes => Known?.Tool.StoneGoes == true;
+
     /// <summary>A scraper is shown.</summary>
     public bool ShowsBurr => Known is null || Scrapes;
 
@@ -159,7 +162,7 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
         if (Units.MmOrNull(Wide, "iron_mm") is double wide)
         {
             Widths = (wide, Units.MmOrNull(Stone, "stone_mm") ?? Assumed.UsualStoneMm);
-            Pattern = StonePattern.Of(wide, Widths.Stone);
+            Pattern = StoneGoes ? null : StonePattern.Of(wide, Widths.Stone);
         }
     }
 
@@ -167,7 +170,7 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
     {
         GritFinish from = Finish(From, Sources) ?? Sources.First(), to = Finish(To, GritFinish.Usual) ?? GritFinish.Honed;
         (From, To) = (Key(from), Key(to));
-        if (Pattern is null || Scrapes)
+        if (Widths.Iron <= 0 || Scrapes)
         {
             return;
         }
