@@ -65,7 +65,7 @@ public static class HoningWords
     /// <summary>How an edge is held to which the stone goes; null for one that goes to the stone, and where its kind says it in its own words.</summary>
     /// <param name="tool">The tool.</param>
     public static string? Held(ToolKind tool) => !tool.StoneGoes || (tool.Edge == EdgeForm.BackAndBevel && tool.Manner.Honing is not null) ? null
-        : "The edge stays, clamped or propped with its rim up and away; the stone goes over it in small circles from end to end, the fingers behind its own rim.";
+        : "The edge stays still, clamped or propped up and away; the stone goes over it in small circles from end to end, the fingers below the stone's rim.";
 
     /// <summary>How far an edge is honed that works where nobody sees it; null for one that goes on.</summary>
     /// <param name="tool">The tool.</param>

@@ -52,6 +52,12 @@ public sealed class EdgeRecordTests
             plate.How.ShouldContain("diamond plate");
             paper.Needs.ShouldContain(n => n.Item == SupplyIds.P80Sheet);
         }
+        Deed knife = Step(Asking.Ask(KindIds.Drawknife, AimKind.Work, Asking.F(PartIds.Blade, FindingKind.Pitting, 3)), StepKey.EdgeSave)!;
+        knife.How.ShouldContain("laid flat on it and led along");
+        knife.Needs.ShouldNotContain(n => n.Item == SupplyIds.FlatPlate, "its handles stand in the way");
+        Deed foot = Step(Asking.Ask(KindIds.RouterPlane, AimKind.Work, Asking.F(PartId.Of("cutter"), FindingKind.Pitting, 3)), StepKey.EdgeSave)!;
+        foot.Title.ShouldBe("Lap the pits out of the underside of the foot");
+        foot.How.ShouldNotContain("12 mm");
         PlanQuestion gouge = Asking.Ask(KindIds.Gouge, AimKind.Work, Asking.F(PartIds.Blade, FindingKind.Pitting, 3));
         Choices.Find(ChoiceId.LapOn).Asked(gouge).ShouldBeFalse("nothing flat reaches a hollow");
         Step(gouge, StepKey.EdgeSave)!.Needs.ShouldContain(n => n.Item == SupplyIds.SlipStones);
@@ -131,4 +137,22 @@ public sealed class EdgeRecordTests
         // Lapping lowers the back all along: the edge goes where the lowered back meets the bevel.
         (ways["lap"].SetbackMm * Math.Tan(bevel * Math.PI / 180)).ShouldBe(deep, 1e-9);
     }, iter: 300);
+
+    [Fact]
+    public void Pits_in_two_bevels_go_with_the_bevels_and_a_head_on_its_haft_stays_while_the_stone_goes()
+    {
+        PlanQuestion axe = Asking.Ask(KindIds.Axe, AimKind.Work, Asking.F(PartIds.Bit, FindingKind.Pitting, 3));
+        Deed file = Step(axe, StepKey.EdgeGrind)!;
+        file.Title.ShouldBe("Grind past the pits, both bevels alike");
+        file.Reason.ShouldBe("Pits at the edge come out at the file, not at the stone.");
+        FindingAnswers.Of(axe, Planner.Plan(axe)).Single(f => f.Finding.Kind == FindingKind.Pitting).WhyNot.ShouldBeNull("a step answers it");
+        Step(Asking.Ask(KindIds.Axe, AimKind.Work), StepKey.EdgeGrind).ShouldBeNull();
+        Step(axe, StepKey.EdgeHone)!.How.ShouldStartWith("The edge stays still, clamped");
+        Step(Asking.Ask(AimKind.Work), StepKey.EdgeHone)!.How.ShouldStartWith("Freehand, elbows in");
+        Step(Asking.Ask(KindIds.Drawknife, AimKind.Work), StepKey.EdgeHone)!.How.ShouldStartWith("Marker on the bevel");
+        Deed moulded = Step(Asking.Ask(KindIds.MouldingPlane, AimKind.Work, Asking.F(PartIds.Iron, FindingKind.Pitting, 3)).With(ChoiceId.Back, WayId.Grind),
+            StepKey.EdgeSave)!;
+        moulded.How.ShouldContain("scribed anew from the sole", Case.Insensitive, "straight across its profile would be gone");
+        moulded.How.ShouldNotContain("Straight across");
+    }
 }

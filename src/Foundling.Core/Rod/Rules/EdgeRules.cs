@@ -83,6 +83,7 @@ internal static class EdgeRules
     private static string Honing(PlanQuestion q) => string.Join(" ", new[]
     {
         q.Way(ChoiceId.Hold) == WayId.Jig ? "In the jig, marker on the bevel for the first strokes."
+            : q.Tool.StoneGoes ? $"{HoningWords.Held(q.Tool)} Marker on the bevel for the first strokes.".TrimStart()
             : "Freehand, elbows in; marker on the bevel for the first strokes.",
         Shaped(q) ? "" : q.Tool.Edge == EdgeForm.TwoBevels ? "Both sides alike, a little rounded, never hollow." : q.Tool.Edge == EdgeForm.FlatFace
             ? "The flat face stays flat: only the burr is taken off it." : q.Tool.Edge == EdgeForm.Toothed
@@ -136,6 +137,17 @@ internal static class EdgeRules
         _ => $" That is {route.Way.SetbackMm:0.#} mm, {route.Way.MetalMm3:0} mm³ of steel.",
     };
 
+    // A blade of two bevels has no back to lap: what is pitted at its edge goes with the bevels.
+    private static bool BevelPits(PlanQuestion q) => q.Tool.Edge == EdgeForm.TwoBevels && EdgeWays.Pits(q) >= EdgeWays.PitsThatStop;
+
+    private static string GrindTitle(PlanQuestion q) => (q.Tool.Edge == EdgeForm.TwoBevels, Damage(q) >= 3) switch
+    {
+        (true, true) => "Grind past the chips, both bevels alike",
+        (true, _) => BevelPits(q) ? "Grind past the pits, both bevels alike" : "Grind both bevels alike",
+        (_, true) => "Grind past the chips and square the edge",
+        _ => "Grind the bevel",
+    };
+
     private static IReadOnlyList<Need> GroundOn(PlanQuestion q) => q.Way(ChoiceId.Grinding) switch
     {
         WayId.Belt => [Need.Of(SupplyIds.BeltGrinder)],
@@ -184,15 +196,16 @@ internal static class EdgeRules
                 + "now on always with it.",
             Reason = "Only a line behind the edge has to be polished.", FinishTest = "A thin bright line along the whole edge.",
         }, ChoiceId.BackHabit, 6),
-        PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground, If("the edge is nicked or chipped", q => Damage(q) >= 2),
+        PlanRule.One("grind", "Nicks and a lost bevel need the wheel.", [NotKeep, Ground,
+            If("the edge is nicked or chipped, or has pits in its two bevels", q => Damage(q) >= 2 || BevelPits(q)),
             If("it is not ground back past its pits already", q => !(Pitted.Holds(q) && Backed.Holds(q) && q.Way(ChoiceId.Back) == WayId.Grind))], q =>
-            new Deed(StepKey.EdgeGrind, Stage.Edge, Damage(q) >= 3 ? "Grind past the chips and square the edge" : q.Tool.Edge == EdgeForm.TwoBevels
-            ? "Grind both bevels alike" : "Grind the bevel", ByVolume(q))
+            new Deed(StepKey.EdgeGrind, Stage.Edge, GrindTitle(q), ByVolume(q))
         {
             Parts = Parts(q), Needs = q.Tool.Edge == EdgeForm.TwoBevels
                 ? [Need.Of(SupplyIds.FineFile), Need.Of(SupplyIds.BenchVice), Need.Of(SupplyIds.SoftJaws)] : GroundOn(q),
             How = Grinding(q),
-            Reason = $"{(Damage(q) >= 3 ? "Chips" : "Nicks")} come out at the {(q.Tool.Edge == EdgeForm.TwoBevels ? "file" : On(q))}, not at the stone.",
+            Reason = $"{(Damage(q) >= 3 ? "Chips" : Damage(q) >= 2 ? "Nicks" : "Pits at the edge")} come out at the "
+                + $"{(q.Tool.Edge == EdgeForm.TwoBevels ? "file" : On(q))}, not at the stone.",
             FinishTest = q.Tool.Edge switch
             {
                 EdgeForm.TwoBevels => "An even curve, both bevels the same width.",
@@ -272,10 +285,18 @@ internal static class EdgeRules
 
     private static IReadOnlyList<Need> LappedOn(PlanQuestion q) => EdgeWays.Rounds(q) ? [Need.Of(SupplyIds.SlipStones), Need.Of(SupplyIds.P180Sheet, 1)]
         : EdgeWays.LappedOn(q) == GrindOn.CoarseDiamond ? [Need.Of(SupplyIds.CoarseDiamondPlate), Need.Of(SupplyIds.MediumStone)]
-        : [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), Need.Of(SupplyIds.FlatPlate)];
+        : [Need.Of(SupplyIds.P80Sheet, 2), Need.Of(SupplyIds.P180Sheet, 1), .. q.Tool.StoneGoes ? Array.Empty<Need>() : [Need.Of(SupplyIds.FlatPlate)]];
 
-    private static string Lapper(PlanQuestion q) => EdgeWays.LappedOn(q) == GrindOn.CoarseDiamond
-        ? "a coarse diamond plate, wet, rinsed often, its scratches out on the medium stone." : "a flat plate, fresh paper often.";
+    private static string Lapped(PlanQuestion q)
+    {
+        bool diamond = EdgeWays.LappedOn(q) == GrindOn.CoarseDiamond;
+        string on = diamond ? "a coarse diamond plate, wet, rinsed often, its scratches out on the medium stone." : "a flat plate, fresh paper often.";
+        return q.Tool.Edge == EdgeForm.Curved ? Backing(q)
+            : q.Tool.Manner.Back is not null ? $"{Backing(q)} For the pits {(diamond ? "on" : "on coarse paper over")} {on}"
+            : q.Tool.StoneGoes ? $"Only the last 12 mm: {(diamond ? "a coarse diamond plate" : "coarse paper on a flat block")} laid flat on it and "
+                + "led along, never tilted."
+            : $"{(q.Tool.BackGuides ? "Never lifted, pressed over its last 12 mm, on" : "Only the last 12 mm, on")} {on}";
+    }
 
     private static IEnumerable<Deed> Save(PlanQuestion q)
     {
@@ -284,9 +305,12 @@ internal static class EdgeRules
             WayId.Grind => new Deed(StepKey.EdgeSave, Stage.Edge, "Grind the edge back past the pits", Saving(q, StepCase.Grind))
             {
                 Needs = GroundOn(q),
-                How = "Straight across to half a millimetre past the last pit, then the bevel. Dip before it is warm." + Route(q) + Steel(q),
+                How = (q.Tool.Edge == EdgeForm.Profiled ? "Back along the whole profile to half a millimetre past the last pit: scribed anew from the sole, "
+                    + "ground to the line on the edge of a narrow wheel, then the bevel." : "Straight across to half a millimetre past the last pit, then the "
+                    + "bevel.") + " Dip before it is warm." + Route(q) + Steel(q),
                 MetalRemovedMm = EdgeWays.Route(q)?.Way.SetbackMm ?? q.Metal(StepKey.EdgeSave, StepCase.Grind),
-                Reason = "There is steel enough, and the back is too deep to lap.",
+                Reason = EdgeWays.Route(q) is { } r && r.Saved.Ways["lap"].Minutes > r.Way.Minutes ? "There is steel enough, and it is quicker than lapping."
+                    : "There is steel enough, and no pit is left behind.",
             },
             WayId.Shim => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.FlatFace
                 ? "Pass under the pits with a feeler under the flat: a tiny back bevel" : "Pass under the pits with a shim: a tiny back bevel",
@@ -306,12 +330,12 @@ internal static class EdgeRules
                 How = "The thickness of a coin under the far end, by hand." + Steel(q), Reason = "Quick, and only the edge sees it.",
             },
             _ => new Deed(StepKey.EdgeSave, Stage.Edge, q.Tool.Edge == EdgeForm.Curved ? $"Stone the pits out of the last part of the {Face(q)}"
-                : q.Tool.BackGuides ? $"Lap the pits out of the {Face(q)}" : $"Lap the pits out of the last part of the {Face(q)}",
+                : q.Tool.BackGuides || q.Tool.Manner.Back is not null ? $"Lap the pits out of the {Face(q)}"
+                : $"Lap the pits out of the last part of the {Face(q)}",
                 Lapping(q))
             {
                 Needs = LappedOn(q),
-                How = (q.Tool.Edge == EdgeForm.Curved ? Backing(q) : (q.Tool.BackGuides ? "The whole back on " : "Only the last 12 mm, on ") + Lapper(q))
-                    + " Stop when the line at the edge is clean." + Route(q) + Steel(q),
+                How = Lapped(q) + " Stop when the line at the edge is clean." + Route(q) + Steel(q),
                 MetalRemovedMm = EdgeWays.Route(q)?.Saved.DeepestMm ?? q.Metal(StepKey.EdgeSave),
                 Reason = "A pit in the edge is a notch in every shaving; this costs minutes, not steel.",
             },

@@ -70,7 +70,7 @@ public static class EdgeWays
     private static readonly Choice LapOn = new(ChoiceId.LapOn, "Pitted backs are lapped on", "what cuts a pitted back down", q => Back.Asked(q)
         && !Rounds(q) && q.Way(ChoiceId.Back) == WayId.Lap,
     [
-        new(WayId.Glass, "coarse paper on glass", "quicker; fresh paper often, or it dubs the edge"),
+        new(WayId.Glass, "coarse paper", "on something flat; quicker, fresh often, or it dubs the edge"),
         new(WayId.CoarsePlate, "a coarse diamond plate", "stays flat, wants only water; slower") { Kit = [SupplyIds.CoarseDiamondPlate] },
     ], _ => (WayId.Glass, "Fresh paper cuts faster, and its scratches come out on the next."));
 
