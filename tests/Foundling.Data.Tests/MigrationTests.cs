@@ -20,7 +20,7 @@ public sealed class MigrationTests : IDisposable
 
     public void Dispose()
     {
-        SqliteConnection.ClearAllPools();
+        _folder.Release();
         Directory.Delete(_folder.Path, recursive: true);
     }
 

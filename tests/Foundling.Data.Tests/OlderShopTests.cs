@@ -43,7 +43,7 @@ public sealed class OlderShopTests : IDisposable
 
     public void Dispose()
     {
-        SqliteConnection.ClearAllPools();
+        _folder.Release();
         Directory.Delete(_path, recursive: true);
     }
 

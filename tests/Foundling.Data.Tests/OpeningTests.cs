@@ -11,7 +11,7 @@ public sealed class OpeningTests : IDisposable
 
     public void Dispose()
     {
-        SqliteConnection.ClearAllPools();
+        _folder.Release();
         if (Directory.Exists(_folder.Path))
         {
             Directory.Delete(_folder.Path, true);

@@ -52,6 +52,13 @@ public sealed record DataFolder(string Path)
     public string Connection(bool pooled) =>
         new SqliteConnectionStringBuilder { DataSource = Database, ForeignKeys = true, DefaultTimeout = 1, Pooling = pooled }.ConnectionString;
 
+    /// <summary>Lets go of the files of this database, and of no other.</summary>
+    public void Release()
+    {
+        using var any = new SqliteConnection(Connection(pooled: true));
+        SqliteConnection.ClearPool(any);
+    }
+
     /// <summary>What holds for every connection: full sync, so that what was confirmed survives a power cut.</summary>
     internal static readonly string Pragmas = $"PRAGMA synchronous=FULL; PRAGMA busy_timeout={BusyMs};";
 

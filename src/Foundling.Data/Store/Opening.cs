@@ -50,7 +50,7 @@ public sealed class Opening : IDisposable
     /// <summary>Notes that the shop was closed properly, and lets the folder go.</summary>
     public void Dispose()
     {
-        SqliteConnection.ClearAllPools();
+        _folder.Release();
         if (File.Exists(_folder.OpenMark))
         {
             File.Delete(_folder.OpenMark);

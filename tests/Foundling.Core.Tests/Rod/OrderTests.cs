@@ -96,10 +96,17 @@ public sealed class OrderTests
         Order.Forbids(tag, tag.Step(StepKey.Apart)!, Noon).ShouldBeNull();
     }
 
+    [Theory]
+    [InlineData(2450)]
+    public void A_rod_that_once_kept_its_follower_back_does_so_no_more(int seed) => Follow(Asking.Random(new Random(seed)));
+
     [Fact]
-    public void Whoever_follows_the_rod_is_never_kept_back_by_a_rule() => Gen.Int[0, 4000].Sample(seed =>
+    public void Whoever_follows_the_rod_is_never_kept_back_by_a_rule() => Gen.Int[0, 4000].Sample(seed => Follow(Asking.Random(new Random(seed))), iter: 200,
+        seed: "0N0XIzNsQ0O2");
+
+    private static void Follow(PlanQuestion question)
     {
-        Tag tag = Planned(Asking.Random(new Random(seed)));
+        Tag tag = Planned(question);
         DateTimeOffset at = Noon;
         foreach (PlanStep step in tag.Steps.ToList())
         {
@@ -109,5 +116,5 @@ public sealed class OrderTests
             forbidden.ShouldBeNull($"{tag.Kind} {tag.Aim}: {step.Key}: {forbidden}");
             Done(tag, step.Key, at);
         }
-    }, iter: 200, seed: "0N0XIzNsQ0O2");
+    }
 }

@@ -71,4 +71,16 @@ public sealed class PartWayTests
             PartChoices.Keep(list, read.Choice, read.Part, null).ShouldBe(["coating=leave"]);
         }
     }
+
+    [Fact]
+    public void What_is_one_piece_goes_into_one_bath_whatever_was_chosen_for_its_parts()
+    {
+        PlanQuestion q = With(Ask(KindIds.Adze, AimKind.Work, F(PartIds.Head, FindingKind.Rust, 2), F(PartIds.Bit, FindingKind.Rust, 3))
+            .With(ChoiceId.Rust, WayId.Chelating), ChoiceId.Rust, PartIds.Head, WayId.Vinegar);
+        q.RustPlan.Loads.ShouldHaveSingleItem().Way.ShouldBe(WayId.Vinegar);
+        Planner.Plan(q).Count(d => d.Id.Step == StepKey.SoakLift).ShouldBe(1);
+        PlanQuestion plane = With(Ask(AimKind.Work, F(PartIds.Body, FindingKind.Rust, 2), F(PartIds.Iron, FindingKind.Rust, 2))
+            .With(ChoiceId.Rust, WayId.Chelating), ChoiceId.Rust, PartIds.Iron, WayId.Citric);
+        plane.RustPlan.Loads.Select(l => l.Way).ShouldBe([WayId.Chelating, WayId.Citric], "what comes apart may go each its own way");
+    }
 }

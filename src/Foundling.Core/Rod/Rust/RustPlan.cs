@@ -26,7 +26,8 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
         List<KeptOut> rest = [];
         List<PartDef> wheeled = [];
         WayId whole = q.Rusty.Count > 0 ? q.Way(ChoiceId.Rust) : WayId.Abrasive;
-        foreach (IGrouping<WayId, PartDef> group in q.Rusty.GroupBy(q.RustWay).OrderBy(g => g.Key == whole ? 0 : 1).ThenBy(g => g.Key))
+        Dictionary<PartId, WayId> ways = Ways(q, whole);
+        foreach (IGrouping<WayId, PartDef> group in q.Rusty.GroupBy(p => ways[p.Id]).OrderBy(g => g.Key == whole ? 0 : 1).ThenBy(g => g.Key))
         {
             if (BathMix.Of(group.Key, q.Shop.Assumptions) is not null)
             {
@@ -52,6 +53,25 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
             loads.Add(dip);
         }
         return new RustPlan(loads, dry, rest, wheeled);
+    }
+
+    // What cannot be parted goes into one bath: that which one of its parts was given of its own, else that of the whole tool.
+    private static Dictionary<PartId, WayId> Ways(PlanQuestion q, WayId whole)
+    {
+        bool Bathed(PartDef part) => BathMix.Of(q.RustWay(part), q.Shop.Assumptions) is not null;
+        Dictionary<PartId, WayId> ways = q.Rusty.ToDictionary(p => p.Id, q.RustWay);
+        var seen = new HashSet<PartId>();
+        foreach (PartDef part in q.Rusty.Where(Bathed))
+        {
+            if (ways.Values.Distinct().Skip(1).Any() && seen.Add(part.Id))
+            {
+                List<PartDef> together = [.. Joined.To(q, part).Where(p => ways.ContainsKey(p.Id) && Bathed(p))];
+                WayId one = together.Select(q.RustWay).FirstOrDefault(w => w != whole, whole);
+                together.ForEach(p => ways[p.Id] = one);
+                seen.UnionWith(together.Select(p => p.Id));
+            }
+        }
+        return ways;
     }
 
     /// <summary>What a dry way would do to a part that should not suffer it, in a sentence without its stop; null when nothing.</summary>
