@@ -277,6 +277,8 @@ public sealed class StatePageTests(DemoHost host) : IClassFixture<DemoHost>
     [Theory]
     [InlineData("thickness", "thick", "is not a length")]
     [InlineData("thickness", "", "Write the reading")]
+    [InlineData("bevel", "sharp", "is not a number")]
+    [InlineData("bevel", "120", "90")]
     [InlineData("no_such", "3", "what was measured")]
     public async Task A_reading_that_is_none_gets_a_sentence(string kind, string value, string sentence)
     {

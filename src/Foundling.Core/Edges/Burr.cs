@@ -13,6 +13,11 @@ public sealed record BurrPlan(IReadOnlyList<double> Angles, bool FileNow)
 
     private const int MostRenewals = 1000;
 
+    /// <summary>Burrs turned since the bevel was filed, once one more is turned.</summary>
+    /// <param name="turned">How many were before.</param>
+    /// <param name="filed">The bevel was filed and honed for it.</param>
+    public static int Count(int turned, bool filed) => filed ? 1 : turned + 1;
+
     /// <summary>The passes, evenly from the first angle to the last.</summary>
     /// <param name="passes">How many.</param>
     /// <param name="firstDeg">Angle of the first, degrees.</param>

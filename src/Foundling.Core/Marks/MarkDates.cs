@@ -97,7 +97,10 @@ public sealed partial record MarkDate(int Year, int? Month = null, int? Day = nu
             : new MarkDate(y, month, d, guessed);
     }
 
-    [GeneratedRegex(@"(?:(?<![\d,.?])(?<d>\d{1,2})(?:st|nd|rd|th)?[ .\-]+(?:of )?)?\b(?<m>jan(?:uary|y)?|feb(?:ruary|y)?|mar(?:ch)?|mch|apr(?:il|l)?|apl|may|june?|jne|july?|jly|aug(?:ust|t)?|sep(?:t(?:ember|r)?|r)?|oct(?:ober|r)?|nov(?:ember|r)?|dec(?:ember|r)?)(?![a-z])[ .,\-']*(?:(?<d>\d{1,2})(?:st|nd|rd|th)?[ .,\-']+)?(?<y>1[789]\d\d|\d\d)(?![\d?]|,\d)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:(?<![\d,.?])(?<d>\d{1,2})(?:st|nd|rd|th)?[ .\-]+(?:of )?)?"
+        + @"\b(?<m>jan(?:uary|y)?|feb(?:ruary|y)?|mar(?:ch)?|mch|apr(?:il|l)?|apl|may|june?|jne"
+        + @"|july?|jly|aug(?:ust|t)?|sep(?:t(?:ember|r)?|r)?|oct(?:ober|r)?|nov(?:ember|r)?|dec(?:ember|r)?)(?![a-z])[ .,\-']*"
+        + @"(?:(?<d>\d{1,2})(?:st|nd|rd|th)?[ .,\-']+)?(?<y>1[789]\d\d|\d\d)(?![\d?]|,\d)", RegexOptions.IgnoreCase)]
     private static partial Regex Named();
 
     [GeneratedRegex(@"(?<![\d,.?\-/])(?<a>\d{1,2})[-/.](?<b>\d{1,2})[-/.]'?(?<y>1[789]\d\d|\d\d)(?![\d?]|,\d)")]

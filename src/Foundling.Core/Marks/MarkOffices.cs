@@ -54,7 +54,8 @@ internal sealed partial class MarkOffices(MarkText text)
         : PatentWords().IsMatch(words) ? Office.Patent
         : Office.Any;
 
-    [GeneratedRegex(@"\breg(?:istere|')?d?\.? ?(?:in )?(?:the )?u\.? ?s\.? ?pat\w*\.? ?off\w*|\br(?:e?g(?:istere)?)?'?d?\.? ?t(?:rade|\.)? ?-?m(?:ark|k)?\b|\btrade ?-?mark,? reg\w*")]
+    [GeneratedRegex(@"\breg(?:istere|')?d?\.? ?(?:in )?(?:the )?u\.? ?s\.? ?pat\w*\.? ?off\w*"
+        + @"|\br(?:e?g(?:istere)?)?'?d?\.? ?t(?:rade|\.)? ?-?m(?:ark|k)?\b|\btrade ?-?mark,? reg\w*")]
     private static partial Regex NoNumber();
 
     [GeneratedRegex(@"\bpat")]
@@ -69,6 +70,7 @@ internal sealed partial class MarkOffices(MarkText text)
     [GeneratedRegex(@"\b(?:british|brit|gb|g\.b\.|b\.) ?\.? ?pat")]
     private static partial Regex BritishWords();
 
-    [GeneratedRegex(@"\bre-?iss|\bre\.? ?$|\bd\.? ?r\.? ?p|\bd\.? ?r\.? ?g\.? ?m|\bd\.? ?b\.? ?g?\.? ?[pm]\b|brevet|s\.? ?g\.? ?d\.? ?g|\bswiss|\+ ?pat|\bcanad|\bfrench|\bgerman|\bdin\b|\btel|\bphone|\bbox\b|\bcat(?:alog\w*)?\b|\bserial")]
+    [GeneratedRegex(@"\bre-?iss|\bre\.? ?$|\bd\.? ?r\.? ?p|\bd\.? ?r\.? ?g\.? ?m|\bd\.? ?b\.? ?g?\.? ?[pm]\b|brevet"
+        + @"|s\.? ?g\.? ?d\.? ?g|\bswiss|\+ ?pat|\bcanad|\bfrench|\bgerman|\bdin\b|\btel|\bphone|\bbox\b|\bcat(?:alog\w*)?\b|\bserial")]
     private static partial Regex UntoldWords();
 }

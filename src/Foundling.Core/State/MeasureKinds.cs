@@ -29,17 +29,6 @@ public enum Instrument
     Protractor,
 }
 
-/// <summary>A kind of measurement that makes sense on a part.</summary>
-/// <param name="Id">Key.</param>
-/// <param name="Name">What is measured, in words.</param>
-/// <param name="With">Instrument it is usually taken with.</param>
-/// <param name="Unit">What it is counted in.</param>
-public sealed record MeasureKind(MeasureId Id, string Name, Instrument With, Unit Unit = Unit.Millimetres)
-{
-    /// <summary>True for a number of things rather than a length.</summary>
-    public bool IsCount => With == Instrument.Count;
-}
-
 /// <summary>What can sensibly be measured on which part, and how closely instruments read.</summary>
 public static class MeasureKinds
 {

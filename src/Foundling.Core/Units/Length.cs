@@ -134,6 +134,7 @@ public static partial class Length
 
     private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);
 
-    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)|(?<whole>(?:\d+(?:[.,]\d+)?|[.,]\d+)))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|tenths?|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
+    [GeneratedRegex("""^(?<sign>[-−+])?\s*(?:(?<whole>\d+)[\s-]+(?<num>\d+)\s*/\s*(?<den>\d+)|(?<num>\d+)\s*/\s*(?<den>\d+)"""
+        + """|(?<whole>(?:\d+(?:[.,]\d+)?|[.,]\d+)))\s*(?<unit>mm|cm|m|um|µm|μm|thou|mil|tenths?|in|inch|inches|"|”|″|'')?$""", RegexOptions.IgnoreCase)]
     private static partial Regex Pattern();
 }

@@ -98,6 +98,18 @@ public sealed class RodDesk(TimeProvider time, TagBook tags, ShopDesk shop, Stor
         await Aim(tag, aim, why, cancel).ConfigureAwait(false);
     }
 
+    /// <summary>Chooses a way where its choice is asked for this tag, it is open, and another stands; else all stays as it is.</summary>
+    /// <exception cref="InputException">No way of that choice.</exception>
+    public async Task ChooseWhereAsked(Tag tag, ChoiceId choice, WayId way, CancellationToken cancel = default)
+    {
+        PlanQuestion question = await Question(tag, tag.Aim ?? AimKind.Work, cancel).ConfigureAwait(false);
+        Choice asked = Choices.Find(choice);
+        if (asked.Asked(question) && question.Way(choice) != way && asked.Find(way).Blocked(question) is null)
+        {
+            await Choose(tag, asked.Key, KeyText.Of(way), cancel).ConfigureAwait(false);
+        }
+    }
+
     /// <summary>Chooses a way for one part, or takes that back, and plans anew.</summary>
     /// <param name="tag">Its tag.</param>
     /// <param name="choice">Rust, coating or wood.</param>

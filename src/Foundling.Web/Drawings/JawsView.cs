@@ -16,8 +16,8 @@ public sealed class JawsView
     /// <param name="jaws">What their stops would lose.</param>
     public JawsView(ChippedJawsInput input, StopJawsResult jaws)
     {
-        const int Whole = 100;
-        double face = input.PivotToJawFaceMm, stop = input.PivotToStopMm, pc = face / Whole, deep = input.ChipMm;
+        const int Hundred = 100;
+        double face = input.PivotToJawFaceMm, stop = input.PivotToStopMm, pc = face / Hundred, deep = input.ChipMm;
         double faceFrom = face - (HalfFace * pc), faceTo = face + (HalfFace * pc), reach = faceTo + (Beyond * pc);
         Times = (Width - PivotX - RoomPx) / Math.Max(reach, stop + (HalfStop * pc));
         double thick = Thick * pc, relief = (Relief * pc) + deep, half = HalfStop * pc, chip = (faceTo - faceFrom) * input.ChipShare / 2;
@@ -31,7 +31,7 @@ public sealed class JawsView
         ];
         (Upper, Lower) = (Outline(outline, -1), Outline(outline, 1));
         (Gap, GapX) = ($"M{N(X(face))} {N(Y(-deep))}V{N(Y(deep))}", X(face));
-        (StopX, StopY, StopW, StopH) = (X(stop - half), Y(-jaws.StopLossEachMm), 2 * half * Times, jaws.StopLossEachMm * 2 * Times);
+        Stops = (X(stop - half), Y(-jaws.StopLossEachMm), 2 * half * Times, jaws.StopLossEachMm * 2 * Times);
         // Where the faces stood: all that is dressed off goes down to the bottom of the chip, and the sound face loses as much.
         Was = Outline([(faceFrom, deep), (faceFrom, 0), (faceTo, 0), (faceTo, deep)], 1)
             + Outline([(faceFrom, deep), (faceFrom, 0), (face - chip, 0), (face, deep), (face + chip, 0), (faceTo, 0), (faceTo, deep)], -1);
@@ -40,7 +40,7 @@ public sealed class JawsView
     /// <summary>How many times as large as it is.</summary>
     public double Times { get; }
 
-    /// <summary>Height of the drawing, and the line the jaws meet on.</summary>
+    /// <summary>Height of the drawing.</summary>
     public double Height { get; }
 
     /// <summary>The line the jaws meet on.</summary>
@@ -52,26 +52,17 @@ public sealed class JawsView
     /// <summary>The lower one.</summary>
     public string Lower { get; }
 
-    /// <summary>What is dressed off the chipped face.</summary>
+    /// <summary>What is dressed off both faces.</summary>
     public string Was { get; }
 
-    /// <summary>The gap between the faces, and where it is across.</summary>
+    /// <summary>The gap between the faces.</summary>
     public string Gap { get; }
 
     /// <summary>Where the gap is across.</summary>
     public double GapX { get; }
 
-    /// <summary>What goes off both stops: left, top, width and height.</summary>
-    public double StopX { get; }
-
-    /// <summary>Its top.</summary>
-    public double StopY { get; }
-
-    /// <summary>Its width.</summary>
-    public double StopW { get; }
-
-    /// <summary>Its height.</summary>
-    public double StopH { get; }
+    /// <summary>What goes off both stops.</summary>
+    public (double X, double Y, double W, double H) Stops { get; }
 
     private double X(double mm) => PivotX + (mm * Times);
 

@@ -2,7 +2,6 @@ using Foundling.Core;
 using Foundling.Core.State;
 using Foundling.Core.Tags;
 using Foundling.Core.Tools;
-using Foundling.Core.Units;
 using Foundling.Data.Shop;
 using Foundling.Data.Tags;
 using Microsoft.AspNetCore.Mvc;
@@ -20,8 +19,6 @@ public sealed record BenchReading(string Field, string? Text, PartId Part, Measu
 /// <summary>A bench that a tag fills in, and that writes back to it what was measured there.</summary>
 public abstract class TagBenchModel(ShopDesk shop, TagBook tags, ViewUnits units, TimeProvider time) : BenchPageModel
 {
-    private const double MostMm = 5000, MostDeg = 90, MostPieces = 10_000;
-
     private readonly Dictionary<string, string?> _filled = [];
 
     /// <summary>The shop.</summary>
@@ -101,11 +98,8 @@ public abstract class TagBenchModel(ShopDesk shop, TagBook tags, ViewUnits units
         try
         {
             double value = Value(r);
-            if (Known?.Measured(r.Measure, r.Part) is double known && Math.Abs(known - value) < Whole.Slack)
-            {
-                return null;
-            }
-            return $"{kind.Name} {(kind.Unit == Unit.Millimetres ? Units.Show(value) : $"{value:0.##}{(kind.Unit == Unit.Degrees ? "°" : "")}")}";
+            return Known?.Measured(r.Measure, r.Part) is double known && Math.Abs(known - value) < Whole.Slack ? null
+                : $"{kind.Name} {Units.Show(value, kind.Unit)}";
         }
         catch (InputException)
         {
@@ -113,13 +107,7 @@ public abstract class TagBenchModel(ShopDesk shop, TagBook tags, ViewUnits units
         }
     }
 
-    private double Value(BenchReading r) => MeasureKinds.UnitOf(r.Measure) switch
-    {
-        Unit.Millimetres => Check.Within(Units.Mm(r.Text, r.Field), 0, MostMm, r.Field),
-        Unit.Degrees => Check.Within(Typed.NumberOrNull(r.Text, r.Field) ?? 0, 0, MostDeg, r.Field),
-        Unit.PointsPerInch => Check.Within(Typed.NumberOrNull(r.Text, r.Field) ?? 0, 0, MostPieces, r.Field),
-        _ => Math.Round(Check.Within((Typed.NumberOrNull(r.Text, r.Field) ?? 0) * r.Times, 0, MostPieces, r.Field)),
-    };
+    private double Value(BenchReading r) => MeasureKinds.Find(r.Measure)!.Read(r.Text, r.Field, Units.Units, r.Times);
 
     /// <summary>Reads the tag. Answers where to go instead: nowhere for a tool without work here, the bench that suits it for another.</summary>
     protected async Task<IActionResult?> Load(CancellationToken cancel)
@@ -153,14 +141,20 @@ public abstract class TagBenchModel(ShopDesk shop, TagBook tags, ViewUnits units
         {
             return NotFound();
         }
-        string? Sent(string field) => Request.Form[field].FirstOrDefault();
         return await Do("", async () =>
         {
-            Keep(tag, Sensible(Known!).Select(r => r with { Text = Sent(r.Field) }).Where(r => Given(r.Text)));
-            KeepMore(tag, Sent);
+            KeepSent(tag);
             await Tags.Save(tag, cancel);
             return LocalRedirect($"{Here}?tag={number}");
         }, () => OnGet(cancel));
+    }
+
+    /// <summary>Keeps what was sent and is other than stood in its field: a line nobody moved is no measurement.</summary>
+    protected void KeepSent(Tag tag)
+    {
+        string? Sent(string field) => Request.Form[field].FirstOrDefault();
+        Keep(tag, Sensible(Known!).Select(r => r with { Text = Sent(r.Field) }).Where(r => Anew(r.Field, r.Text)));
+        KeepMore(tag, Sent);
     }
 
     /// <summary>Keeps readings on a tag; those it has already are not taken twice.</summary>

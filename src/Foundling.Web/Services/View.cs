@@ -23,17 +23,21 @@ public sealed class ViewUnits(IHttpContextAccessor http)
     /// <summary>A reading in these units, no finer than its instrument.</summary>
     public string Show(double mm, double stepMm) => Length.Show(mm, stepMm, Units);
 
-    /// <summary>A measurement with how far it may be off.</summary>
-    public string Show(Measurement measured)
+    /// <summary>A value in its unit: a length in these units, an angle, a number.</summary>
+    public string Show(double value, Unit unit) => unit switch
     {
-        string Off(double v) => v > 0 ? $" ± {v:0.##}" : "";
-        return MeasureKinds.Find(measured.Kind)?.Unit switch
-        {
-            Unit.Degrees => $"{measured.Value:0.##}°{Off(measured.UncertaintyMm)}{(measured.UncertaintyMm > 0 ? "°" : "")}",
-            Unit.Millimetres => $"{Show(measured.Value, measured.UncertaintyMm)} ± {Show(measured.UncertaintyMm, measured.UncertaintyMm)}",
-            _ => $"{measured.Value:0.##}",
-        };
-    }
+        Unit.Millimetres => Show(value),
+        Unit.Degrees => $"{value:0.##}°",
+        _ => $"{value:0.##}",
+    };
+
+    /// <summary>A measurement with how far it may be off; what was counted is not.</summary>
+    public string Show(Measurement measured) => MeasureKinds.Find(measured.Kind)?.Unit switch
+    {
+        Unit.Millimetres => $"{Show(measured.Value, measured.UncertaintyMm)} ± {Show(measured.UncertaintyMm, measured.UncertaintyMm)}",
+        Unit.Degrees => $"{Show(measured.Value, Unit.Degrees)} ± {Show(measured.UncertaintyMm, Unit.Degrees)}",
+        _ => $"{measured.Value:0.##}",
+    };
 
     /// <summary>A temperature in these units.</summary>
     public string Temperature(double celsius) => Units == LengthUnits.Imperial ? $"{(celsius * 9 / 5) + 32:0} °F" : $"{celsius:0} °C";

@@ -155,4 +155,31 @@ public sealed class EdgeRecordTests
         moulded.How.ShouldContain("scribed anew from the sole", Case.Insensitive, "straight across its profile would be gone");
         moulded.How.ShouldNotContain("Straight across");
     }
+
+    [Theory]
+    [InlineData("points", "7.5", 1, 7.5)]
+    [InlineData("bevel", "28,5", 1, 28.5)]
+    [InlineData("opening_time", "0.6", 10, 6)]
+    [InlineData("burr_turns", "3", 1, 3)]
+    [InlineData("thickness", "2 thou", 1, 0.0508)]
+    public void A_reading_is_read_in_the_unit_of_its_kind(string measure, string text, double times, double value) =>
+        MeasureKinds.Find(MeasureId.Of(measure))!.Read(text, "it", LengthUnits.Metric, times).ShouldBe(value, 1e-9);
+
+    [Theory]
+    [InlineData("bevel", "120")]
+    [InlineData("bevel", "")]
+    [InlineData("thickness", "9 miles")]
+    [InlineData("missing_teeth", "2.5")]
+    [InlineData("burr_turns", "-1")]
+    public void What_no_reading_is_is_said(string measure, string text) =>
+        Should.Throw<InputException>(() => MeasureKinds.Find(MeasureId.Of(measure))!.Read(text, "it", LengthUnits.Metric)).Field.ShouldBe("it");
+
+    [Fact]
+    public void A_route_takes_what_it_was_worked_on_and_a_filed_bevel_begins_a_new_count()
+    {
+        EdgeWays.WorkedOn(WayId.Grind, GrindOn.Belt, GrindOn.CoarseDiamond).ShouldBe((ChoiceId.Grinding, WayId.Belt));
+        EdgeWays.WorkedOn(WayId.Lap, GrindOn.Belt, GrindOn.CoarseDiamond).ShouldBe((ChoiceId.LapOn, WayId.CoarsePlate));
+        EdgeWays.WorkedOn(WayId.Shim, GrindOn.Belt, GrindOn.CoarseDiamond).ShouldBeNull();
+        (BurrPlan.Count(4, false), BurrPlan.Count(4, true)).ShouldBe((5, 1));
+    }
 }

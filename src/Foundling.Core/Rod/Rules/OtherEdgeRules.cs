@@ -23,20 +23,20 @@ internal static class OtherEdgeRules
         : Turned(q) >= q.Shop.Assumptions.BurrRenewals ? $"Its burr was turned {Turned(q):0} times since the bevel was filed: the next will hardly come up."
         : null;
 
-    private static double Turned(PlanQuestion q) => Of(q, MeasureIds.BurrTurns, 0);
+    private static double Turned(PlanQuestion q) => Known(q, MeasureIds.BurrTurns) ?? 0;
 
-    private static double Of(PlanQuestion q, MeasureId measure, double otherwise) => q.Measured(measure, [.. q.Tool.Edges.Select(p => p.Id)]) ?? otherwise;
+    private static double? Known(PlanQuestion q, MeasureId measure) => q.Measured(measure, [.. q.Tool.Edges.Select(p => p.Id)]);
 
     // What the tag knows of its last burr is turned again.
     private static string Passes(PlanQuestion q)
     {
-        Assumptions a = q.Shop.Assumptions;
-        bool known = q.Measured(MeasureIds.BurrFirst, [.. q.Tool.Edges.Select(p => p.Id)]) is not null;
-        return $"{(known ? "As last time, drawn flat, then turned" : "Drawn flat, then turned")} from {Of(q, MeasureIds.BurrFirst, a.BurrFirstDeg):0.#}° to "
-            + $"{Of(q, MeasureIds.BurrLast, a.BurrLastDeg):0.#}°, firm and even.";
+        double? first = Known(q, MeasureIds.BurrFirst);
+        return $"{(first is null ? "Drawn flat, then turned" : "As last time, drawn flat, then turned")} "
+            + $"from {first ?? q.Shop.Assumptions.BurrFirstDeg:0.#}° to "
+            + $"{Known(q, MeasureIds.BurrLast) ?? q.Shop.Assumptions.BurrLastDeg:0.#}°, firm and even.";
     }
 
-    private static string Bevel(PlanQuestion q) => $"{Of(q, MeasureIds.Bevel, q.Shop.Assumptions.ScraperBevelDeg):0.#}°";
+    private static string Bevel(PlanQuestion q) => $"{Known(q, MeasureIds.Bevel) ?? q.Shop.Assumptions.ScraperBevelDeg:0.#}°";
 
     private static string? Hook(PlanQuestion q) => Causes.Of(q, [FindingKind.EdgeDamage, FindingKind.Worn, FindingKind.Bent, FindingKind.Burred,
         FindingKind.Pitting], 2, PartIds.Anvil);
@@ -63,7 +63,7 @@ internal static class OtherEdgeRules
             SurfaceLost = SurfaceId.Edge,
         }, buys: 14),
         PlanRule.One("turn the burr", "A scraper cuts with its burr.", [NotKeep, Edge(EdgeForm.Burr)], q =>
-            new Deed(StepKey.BurrTurn, Stage.Edge, $"Draw the burr, then turn it in {(Of(q, MeasureIds.BurrPasses, 0) is > 0 and var passes
+            new Deed(StepKey.BurrTurn, Stage.Edge, $"Draw the burr, then turn it in {(Known(q, MeasureIds.BurrPasses) is double passes
                 ? $"{passes:0}" : "two or three")} passes", q.Minutes(StepKey.BurrTurn))
         {
             Block = Block.HonedAndCovered, Parts = Parts(q), Needs = [Need.Of(SupplyIds.Burnisher), Need.Of(SupplyIds.LightOil, 1)],

@@ -60,16 +60,17 @@ public sealed record RustPlan(IReadOnlyList<SoakLoad> Loads, IReadOnlyDictionary
     {
         bool Bathed(PartDef part) => BathMix.Of(q.RustWay(part), q.Shop.Assumptions) is not null;
         Dictionary<PartId, WayId> ways = q.Rusty.ToDictionary(p => p.Id, q.RustWay);
-        var seen = new HashSet<PartId>();
-        foreach (PartDef part in q.Rusty.Where(Bathed))
+        if (ways.Values.Distinct().Count() <= 1)
         {
-            if (ways.Values.Distinct().Skip(1).Any() && seen.Add(part.Id))
-            {
-                List<PartDef> together = [.. Joined.To(q, part).Where(p => ways.ContainsKey(p.Id) && Bathed(p))];
-                WayId one = together.Select(q.RustWay).FirstOrDefault(w => w != whole, whole);
-                together.ForEach(p => ways[p.Id] = one);
-                seen.UnionWith(together.Select(p => p.Id));
-            }
+            return ways;
+        }
+        var seen = new HashSet<PartId>();
+        foreach (PartDef part in q.Rusty.Where(p => Bathed(p) && !seen.Contains(p.Id)))
+        {
+            List<PartDef> together = [.. Joined.To(q, part).Where(p => ways.ContainsKey(p.Id) && Bathed(p))];
+            WayId one = together.Select(q.RustWay).FirstOrDefault(w => w != whole, whole);
+            together.ForEach(p => ways[p.Id] = one);
+            seen.UnionWith(together.Select(p => p.Id));
         }
         return ways;
     }

@@ -145,6 +145,17 @@ public static class EdgeWays
         GrindOn.Belt => WayId.Belt, GrindOn.P100OnGlass => WayId.Glass, GrindOn.CoarseDiamond => WayId.CoarsePlate, _ => WayId.BenchWheel,
     };
 
+    /// <summary>What a route was compared on, as the choice and the way it is in a plan; null for a route that asks for neither.</summary>
+    /// <param name="route">The way past the pits.</param>
+    /// <param name="ground">What steel would be ground on; null for as it stands.</param>
+    /// <param name="lapped">What a back would be lapped on; null for as it stands.</param>
+    public static (ChoiceId Choice, WayId Way)? WorkedOn(WayId route, GrindOn? ground, GrindOn? lapped) => (route, ground, lapped) switch
+    {
+        (WayId.Grind, GrindOn on, _) => (ChoiceId.Grinding, WayOf(on)),
+        (WayId.Lap, _, GrindOn on) => (ChoiceId.LapOn, WayOf(on)),
+        _ => null,
+    };
+
     private static GrindOn? OnWhat(WayId way) => Enum.GetValues<GrindOn>().Where(on => WayOf(on) == way).Cast<GrindOn?>().FirstOrDefault();
 
     /// <summary>Worst damage of an edge.</summary>

@@ -247,10 +247,9 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     }
 
     /// <summary>Takes a route: the rod is made anew with it. Pits and the line of the steel that are others than the tag knows are kept with it.</summary>
-    public async Task<IActionResult> OnPostTake(string? route, string? steel, string? pits, string? camber, CancellationToken cancel)
+    public async Task<IActionResult> OnPostTake(string? route, CancellationToken cancel)
     {
-        Assumptions a = await Shop.Assumed(cancel);
-        if (Number is not int number || await Tags.Find(number, cancel) is not { } tag || EdgeFacts.Of(tag.Facts(), a) is not { } known)
+        if (Number is not int number || await Load(cancel) is not null || await Tags.Find(number, cancel) is not { } tag)
         {
             return NotFound();
         }
@@ -258,8 +257,7 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             WayId way = EdgeWays.WayOf(route) ?? throw new InputException("unknown_route", "route", route, "lap, shim or grind_back",
                 "Choose one of the routes.");
-            DateTimeOffset now = Time.GetUtcNow();
-            Place(tag, known, pits, camber, a);
+            KeepSent(tag);
             PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
             if (!Choices.Find(ChoiceId.Back).Asked(question))
             {
@@ -267,49 +265,13 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
                     "No pit that was found stops this edge: put them where they are, and take the route then.");
             }
             string was = question.Way(ChoiceId.Back) == way ? "" : $"?was={KeyText.Of(ChoiceId.Back)}%3D{KeyText.Of(question.Way(ChoiceId.Back))}";
-            // A line nobody moved is no measurement, even where it was reckoned from the slot.
-            if (Given(steel) && steel != Units.InField(known.ReserveMm))
-            {
-                tag.TakeIfOther(known.Part.Id, MeasureIds.EdgeToHardEnd, Units.Mm(steel, "reserve_mm"), Instrument.Rule, a, now);
-            }
             await rods.Choose(tag, KeyText.Of(ChoiceId.Back), KeyText.Of(way), cancel);
-            await WorkOn(tag, way == WayId.Grind ? (ChoiceId.Grinding, On) : way == WayId.Lap ? (ChoiceId.LapOn, Lap) : null, cancel);
+            if (EdgeWays.WorkedOn(way, On, Lap) is { } on)
+            {
+                await rods.ChooseWhereAsked(tag, on.Choice, on.Way, cancel);
+            }
             return LocalRedirect($"/tag/{number}/rod{was}");
-        }, () =>
-        {
-            (Steel, Pits, Camber) = (steel, pits, camber);
-            return OnGet(cancel);
-        });
-    }
-
-    // What the route was compared on goes into the rod with it, where that is asked and open.
-    private async Task WorkOn(Tag tag, (ChoiceId Choice, GrindOn? On)? wish, CancellationToken cancel)
-    {
-        if (wish is not { On: GrindOn on, Choice: ChoiceId choice })
-        {
-            return;
-        }
-        PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
-        WayId way = EdgeWays.WayOf(on);
-        if (Choices.Find(choice).Asked(question) && question.Way(choice) != way && Choices.Find(choice).Find(way).Blocked(question) is null)
-        {
-            await rods.Choose(tag, KeyText.Of(choice), KeyText.Of(way), cancel);
-        }
-    }
-
-    // Pits and camber that are others than the tag knows are kept on it.
-    private void Place(Tag tag, EdgeFacts known, string? pits, string? camber, Assumptions a)
-    {
-        double? cut = Units.MmOrNull(camber, "camber_mm");
-        if (Given(pits) && pits!.ReplaceLineEndings("\n") != Written(known))
-        {
-            Pits = pits;
-            PitNotes.Put(tag, known.Part, PitList(), known.WidthMm, cut ?? known.CamberMm ?? 0, a, Time.GetUtcNow());
-        }
-        if (cut is double c && MeasureKinds.For(tag.Tool(), known.Part).Any(m => m.Id == MeasureIds.Camber))
-        {
-            tag.TakeIfOther(known.Part.Id, MeasureIds.Camber, c, Instrument.Feeler, a, Time.GetUtcNow());
-        }
+        }, () => OnGet(cancel));
     }
 
     private string Written(EdgeFacts known) => string.Join('\n', known.Pits.Select(p => string.Join(' ', new[] { p.DepthMm, p.NearSideMm, p.FarSideMm,
@@ -350,9 +312,10 @@ public sealed class IndexModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
     /// <inheritdoc />
     protected override void KeepMore(Tag tag, Func<string, string?> field)
     {
-        if (EdgeFacts.Of(tag.Facts(), Assumed) is { } edge)
+        if (Anew("pits", field("pits")?.ReplaceLineEndings("\n")) && EdgeFacts.Of(tag.Facts(), Assumed) is { } edge)
         {
-            Place(tag, edge, field("pits"), null, Assumed);
+            Pits = field("pits");
+            PitNotes.Put(tag, edge.Part, PitList(), edge.WidthMm, edge.CamberMm ?? 0, Assumed, Time.GetUtcNow());
         }
     }
 

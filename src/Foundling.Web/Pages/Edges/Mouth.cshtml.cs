@@ -192,10 +192,9 @@ public sealed class MouthModel(ShopDesk shop, TagBook tags, RodDesk rods, ViewUn
         {
             foreach ((ChoiceId choice, WayId? way) in new[] { (ChoiceId.Mouth, mouth), (ChoiceId.Cap, cap) })
             {
-                PlanQuestion question = await rods.Question(tag, tag.Aim ?? AimKind.Work, cancel);
-                if (way is WayId wished && Choices.Find(choice).Asked(question) && question.Way(choice) != wished)
+                if (way is WayId wished)
                 {
-                    await rods.Choose(tag, KeyText.Of(choice), KeyText.Of(wished), cancel);
+                    await rods.ChooseWhereAsked(tag, choice, wished, cancel);
                 }
             }
             return LocalRedirect($"/tag/{number}/rod");

@@ -144,7 +144,7 @@ public sealed class StonesModel(ShopDesk shop, TagBook tags, StoreRoom stores, V
             [
                 new("passes", Number(burr.Angles.Count), part, MeasureIds.BurrPasses), new("first", Number(burr.Angles[0]), part, MeasureIds.BurrFirst),
                 new("last", Number(burr.Angles[^1]), part, MeasureIds.BurrLast),
-                new("turned", Number(filed ? 1 : WholeOr(Turned, "renewals", 0) + 1), part, MeasureIds.BurrTurns),
+                new("turned", Number(BurrPlan.Count(WholeOr(Turned, "renewals", 0), filed)), part, MeasureIds.BurrTurns),
             ]);
             await Tags.Save(tag, cancel);
             return LocalRedirect($"{Here}?tag={number}");

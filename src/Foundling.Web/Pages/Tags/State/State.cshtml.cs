@@ -15,7 +15,6 @@ namespace Foundling.Web.Pages.Tags;
 public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUnits units, TimeProvider time) : TagPageModel(tags)
 {
     private const int MostWords = 500;
-    private const double MostFigure = 1000;
 
     /// <inheritdoc />
     public override string Here => "state";
@@ -342,13 +341,9 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
     {
         TypedValue = value;
         MeasureKind? what = Chosen is null ? null : MeasureKinds.For(Tool.Tool(), Chosen).FirstOrDefault(m => m.Id == MeasureId.Of(kind));
-        double? reading = what switch
-        {
-            { Unit: Core.Units.Unit.Degrees or Core.Units.Unit.PointsPerInch } => Figure(value, "Value"),
-            { IsCount: true } => Whole(value, "Value"),
-            _ => ReadLength(value, "Value", units.Units, 0, 5000),
-        };
-        double? error = what is { Unit: Core.Units.Unit.Degrees } ? Figure(off, "Off") : ReadLength(off, "Off", units.Units, 0, 50);
+        double? reading = what is null || string.IsNullOrWhiteSpace(value) ? null : OrFault(() => what.Read(value, "Value", units.Units), "Value");
+        double? error = what is not { Unit: Core.Units.Unit.Degrees } ? ReadLength(off, "Off", units.Units, 0, 50)
+            : string.IsNullOrWhiteSpace(off) ? null : OrFault(() => what.Read(off, "Off", units.Units), "Off");
         if (ModelState.IsValid && (what is null || reading is null))
         {
             ModelState.AddModelError("Value", what is null ? "Choose a part and what was measured." : "Write the reading.");
@@ -394,11 +389,11 @@ public sealed class StateModel(TagBook tags, RodDesk rods, PartsBox box, ViewUni
         return row ? ToLeaf("state") : LocalRedirect($"{ThisPart}#find");
     }
 
-    private double? Figure(string? text, string field)
+    private double? OrFault(Func<double> read, string field)
     {
         try
         {
-            return Core.Units.Typed.NumberOrNull(text, field) is double v ? Core.Check.Within(v, 0, MostFigure, field) : null;
+            return read();
         }
         catch (InputException fault)
         {
