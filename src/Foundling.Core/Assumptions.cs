@@ -56,6 +56,12 @@ public sealed partial record Assumptions
     [Assumed("mm", "a size nobody listed may be of any length over this span")] public double FlatLengthMm { get; init; } = 400;
     [Assumed("mm", "a size nobody listed may have an iron of any width over this span")] public double FlatIronWidthMm { get; init; } = 60;
     [Assumed("years", "another maker may have begun so long before, or ended so long after, those of the book")] public int OtherYears { get; init; } = 30;
+    [Assumed("years", "another maker may have taken a habit up, or dropped it, so long before or after those of the book")]
+    public int OtherHabitYears { get; init; } = 20;
+
+    [Assumed("", "how far a maker the book does not have is as likely in a year as those it has were")]
+    public double OtherLikeCandidates { get; init; } = 0.8;
+
     [Assumed("", "likelihood ratio of a colour match between wedge and iron",
         Heading = "Length, fit and other evidence")] public double KinColour { get; init; } = 6;
     [Assumed("", "likelihood ratio of a matching shadow line")] public double KinShadow { get; init; } = 8;

@@ -51,7 +51,7 @@ public sealed class WorkedExampleTests
 
     [Fact]
     public void Every_room_built_so_far_is_covered() =>
-        Examples().Select(r => r.Data.Item1).Distinct().Order().ShouldBe(["baths", "dating", "edges", "grits", "pace", "proof", "saws", "sole", "state",
+        Examples().Select(r => r.Data.Item1).Distinct().Order().ShouldBe(["baths", "dating", "edges", "grits", "pace", "proof", "rod", "saws", "sole", "state",
           "worth"]);
 }
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Foundling.Core.Aim;
 using Foundling.Core.Baths;
+using Foundling.Core.Deeds;
 using Foundling.Core.Edges;
 using Foundling.Core.Grits;
 using Foundling.Core.Keys;
@@ -54,6 +55,8 @@ public static class GaugeCatalogue
         Of<ColourInput, ColourResult>("state", "colour_coverage", "Rust and bright metal by colour, as a starting guess.", (i, c) => ColourCoverage.Classify(i,
             c.Assumptions), AssumedBy.Colour),
         Of<PhotoScaleInput, PhotoScaleResult>("state", "scale_from_photo", "Scale and area on a photograph.", (i, _) => PhotoScale.Of(i)),
+        Of<LinksInput, LinksResult>("rod", "links", "Deeds put in order by the state of their parts: what needs what, what undoes what.", (i, _) =>
+            LinkGauge.Of(i)),
         Of<TotalsInput, TotalsResult>("worth", "totals", "Three-point estimates added up.", (i, _) => Totals.Of(i)),
         Of<PaceInput, PaceResult>("pace", "pace", "What a step takes you, by the book and by the jobs you did.", (i, c) => Pace.Of(i, c.Assumptions),
             AssumedBy.Pace),

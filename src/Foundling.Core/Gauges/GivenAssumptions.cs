@@ -25,6 +25,7 @@ internal static class AssumedBy
         nameof(Assumptions.LensMinutes), nameof(Assumptions.CapOffMinutes), nameof(Assumptions.StripMinutes), nameof(Assumptions.OtherTrade),
             nameof(Assumptions.OtherPlain),
         nameof(Assumptions.OtherSize), nameof(Assumptions.FlatLengthMm), nameof(Assumptions.FlatIronWidthMm), nameof(Assumptions.OtherYears),
+        nameof(Assumptions.OtherHabitYears), nameof(Assumptions.OtherLikeCandidates),
     ];
 
     public static readonly string[] Reserve = [nameof(Assumptions.SlotMarginMm), nameof(Assumptions.LossPerHoningMm)];

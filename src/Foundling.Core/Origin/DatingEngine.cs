@@ -76,13 +76,41 @@ public sealed class DatingEngine
                     $"The line {Lines[l].Title} ends before it begins.");
             }
             Spans[l] = (Index(l, from), Index(l, to));
+            if (_other is not null && Lines[l] == _other.Line)
+            {
+                double[] years = _other.Years(ByYear(candidates, shares));
+                for (int year = from; year <= to; year++)
+                {
+                    Set(l, year, other * years[year - FirstYear]);
+                }
+                continue;
+            }
             for (int year = from; year <= to; year++)
             {
-                Prior[Index(l, year)] = (Lines[l].Id == PatternLine.OtherId && _other is not null ? other : Lines[l].Share / shares * (_other is null ? 1
-                    : 1 - other)) / (to - from + 1);
-                LogPrior[Index(l, year)] = Math.Log(Prior[Index(l, year)]);
+                Set(l, year, Lines[l].Share / shares * (_other is null ? 1 : 1 - other) / (to - from + 1));
             }
         }
+    }
+
+    private void Set(int line, int year, double prior)
+    {
+        Prior[Index(line, year)] = prior;
+        LogPrior[Index(line, year)] = Math.Log(prior);
+    }
+
+    /// <summary>The chance of each year by the lines alone, each line's share spread evenly over its production.</summary>
+    private static double[] ByYear(IEnumerable<PatternLine> lines, double shares)
+    {
+        var years = new double[YearCount];
+        foreach (PatternLine line in lines)
+        {
+            int from = Math.Max(FirstYear, line.FirstYear), to = Math.Min(LastYear, line.LastYear);
+            for (int year = from; year <= to; year++)
+            {
+                years[year - FirstYear] += line.Share / shares / (to - from + 1);
+            }
+        }
+        return years;
     }
 
     /// <summary>The candidate lines.</summary>

@@ -56,25 +56,84 @@ public sealed class OtherMaker
             return share;
         }
         double even = 1.0 / answers;
-        var known = new int[DatingEngine.YearCount];
+        double[] mean = Blurred(Mean(trait, variant, even));
+        for (int i = 0; i < share.Length; i++)
+        {
+            share[i] = (_assumptions.OtherTrade * mean[i]) + ((1 - _assumptions.OtherTrade) * even);
+        }
+        return share;
+    }
+
+    /// <summary>
+    /// What the lines nearest in time that know a trait show of a variant, by year: those in production then, else those that began next or ended last,
+    /// each at its nearest year.
+    /// </summary>
+    private double[] Mean(Trait trait, string variant, double even)
+    {
+        var mean = new double[DatingEngine.YearCount];
+        List<(double[]? Shares, bool[] Says, int First, int Last)> known = [];
         for (int l = 0; l < Trade.Count; l++)
         {
             (double[]? shares, bool[]? says) = _curves[l].Share(trait.Id, variant);
-            if (says is null)
+            if (says is not null)
             {
+                known.Add((shares, says, Math.Max(DatingEngine.FirstYear, Trade[l].FirstYear) - DatingEngine.FirstYear,
+                    Math.Min(DatingEngine.LastYear, Trade[l].LastYear) - DatingEngine.FirstYear));
+            }
+        }
+        for (int year = 0; year < mean.Length; year++)
+        {
+            if (known.Count == 0)
+            {
+                mean[year] = even;
                 continue;
             }
-            int from = Math.Max(DatingEngine.FirstYear, Trade[l].FirstYear), to = Math.Min(DatingEngine.LastYear, Trade[l].LastYear);
-            for (int i = from - DatingEngine.FirstYear; i <= to - DatingEngine.FirstYear; i++)
+            (int nearest, int count, double sum) = (int.MaxValue, 0, 0);
+            foreach ((double[]? shares, bool[] says, int first, int last) in known)
             {
-                known[i]++;
-                share[i] += says[i] ? shares?[i] ?? 0 : even;
+                int at = Math.Clamp(year, first, last), away = Math.Abs(at - year);
+                double shown = says[at] ? shares?[at] ?? 0 : even;
+                if (away < nearest)
+                {
+                    (nearest, count, sum) = (away, 1, shown);
+                }
+                else if (away == nearest)
+                {
+                    (count, sum) = (count + 1, sum + shown);
+                }
             }
+            mean[year] = sum / count;
         }
-        for (int i = 0; i < share.Length; i++)
+        return mean;
+    }
+
+    /// <summary>Another maker took a habit up before or after these: the mean over the years round each, the ends of the years carried on.</summary>
+    private double[] Blurred(double[] mean)
+    {
+        int reach = _assumptions.OtherHabitYears;
+        var blurred = new double[mean.Length];
+        double all = (double)(reach + 1) * (reach + 1);
+        for (int year = 0; year < mean.Length; year++)
         {
-            share[i] = (_assumptions.OtherTrade * (known[i] == 0 ? even : share[i] / known[i])) + ((1 - _assumptions.OtherTrade) * even);
+            double sum = 0;
+            for (int k = -reach; k <= reach; k++)
+            {
+                sum += (reach + 1 - Math.Abs(k)) * mean[Math.Clamp(year + k, 0, mean.Length - 1)];
+            }
+            blurred[year] = sum / all;
         }
-        return share;
+        return blurred;
+    }
+
+    /// <summary>
+    /// Chance of each year before any evidence, from <see cref="DatingEngine.FirstYear"/>: mostly as the candidates' own years, so that breadth of years alone
+    /// does not speak against him, and a little for every year there may have been.
+    /// </summary>
+    /// <param name="candidates">The chance of each year by the candidates alone.</param>
+    public double[] Years(double[] candidates)
+    {
+        double like = _assumptions.OtherLikeCandidates, flat = (1 - like) / (Line.LastYear - Line.FirstYear + 1);
+        return [.. candidates.Select((chance, i) => (like * chance)
+            + (i + DatingEngine.FirstYear >= Line.FirstYear && i + DatingEngine.FirstYear <= Line.LastYear ? flat : 0))];
     }
 }
