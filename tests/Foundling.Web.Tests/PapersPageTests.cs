@@ -18,7 +18,7 @@ public sealed class PapersPageTests(DemoHost host) : IClassFixture<DemoHost>
         made.ShouldContain("1922 to 1926 (nine chances in ten)");
         made.ShouldContain("Iron from another tool: ");
         made.ShouldContain("Knob perhaps from another tool: one chance in three");
-        Row(page, "By").ShouldContain("Pellow & Tarn: nineteen chances in twenty");
+        Row(page, "By").ShouldContain("Pellow & Tarn: nine chances in ten");
         Row(page, "As found").ShouldNotBeEmpty();
         Row(page, "Time").ShouldMatch(@"^1 h \d\d$", "every step done was timed");
         Row(page, "Done").Trim().ShouldStartWith("21 steps");

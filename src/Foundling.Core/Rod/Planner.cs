@@ -32,6 +32,11 @@ public static class Planner
 
     private static readonly Dictionary<string, PlanRule> ByName = Rules.ToDictionary(r => r.Name);
 
+    private static readonly Dictionary<string, int> Places = Rules.Select((r, i) => (r.Name, i)).ToDictionary(r => r.Name, r => r.i);
+
+    /// <summary>The place of a deed's rule in the book; behind all of them for a deed no rule gave.</summary>
+    internal static int PlaceOf(Deed deed) => Places.GetValueOrDefault(deed.Rule, int.MaxValue);
+
     /// <summary>The rule of a name, or null: steps a person added have none.</summary>
     public static PlanRule? RuleOf(Deed deed) => ByName.GetValueOrDefault(deed.Rule);
 

@@ -26,6 +26,10 @@ internal static class ApartRules
 
     private static IEnumerable<PartDef> StaysOn(PlanQuestion q) => q.Present.Where(p => Rust.Joined.Stays(q, p));
 
+    /// <summary>Parts that come off without breaking a joint.</summary>
+    internal static IReadOnlyList<PartDef> ComingOff(PlanQuestion q) => q.Tool.Parts.Count > 1 && q.Tool.ComesApart
+        ? [.. q.Present.Except(StaysOn(q)).Where(p => !p.InSet && !p.OnePiece)] : [];
+
     private static IEnumerable<PartDef> Left(PlanQuestion q) => [.. q.SparedParts, .. q.Tool.Parts.Count > 1 ? StaysOn(q).Where(p => p.Spared is null) : []];
 
     private const int MostSaid = 4;
@@ -138,7 +142,7 @@ internal static class ApartRules
         PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
             new Deed(StepKey.Apart, Stage.Apart, Unwedged(q) ? "Lift out the iron, which nothing holds"
                 : q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
-                q.Minutes(StepKey.Apart, q.Present.Except(StaysOn(q)).Where(p => !p.InSet && !p.OnePiece)))
+                q.Minutes(StepKey.Apart, ComingOff(q)))
         {
             Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
             FinishTest = (q.Present.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
