@@ -20,8 +20,8 @@ public sealed record DeedInput(
     IReadOnlyDictionary<string, IReadOnlyDictionary<string, double>>? Ripens = null);
 
 /// <summary>Deeds to be put in order by the state of parts.</summary>
-/// <param name="Start">Facets with their values before the first deed.</param>
 /// <param name="Deeds">The deeds, in the order in which rules gave them.</param>
+/// <param name="Start">Facets with their values before the first deed.</param>
 public sealed record LinksInput(IReadOnlyList<DeedInput> Deeds, IReadOnlyDictionary<string, string>? Start = null);
 
 /// <summary>One deed before another.</summary>
@@ -141,7 +141,8 @@ public static class LinkGauge
         {
             if (string.IsNullOrWhiteSpace(deed.Id) || !ids.Add(deed.Id))
             {
-                throw new InputException("id_twice", "deeds", deed.Id, "a key of its own for each deed", $"Two deeds bear the key \"{deed.Id}\", or it is empty.");
+                throw new InputException("id_twice", "deeds", deed.Id, "a key of its own for each deed",
+                    $"Two deeds bear the key \"{deed.Id}\", or it is empty.");
             }
             if (deed.Makes is not null && deed.Spoils is not null && deed.Makes.Keys.FirstOrDefault(deed.Spoils.ContainsKey) is { } both)
             {

@@ -91,9 +91,6 @@ public enum Ripe
     /// <summary>As soon as it is made.</summary>
     Made,
 
-    /// <summary>One may go on working with it.</summary>
-    Hand,
-
     /// <summary>It is through: dried, cured, soaked.</summary>
     Through,
 }

@@ -57,9 +57,6 @@ public static class Joints
         ("work", "threads first, then the screws"), ("turn", "the right driver before the hammer"), ("clamp", "grip before the hammer"),
         ("shock", "shock before heat"), ("heat", "heat before holes"), ("holes", "stopping is the last rung"), ("stop", "it is free, or is known to stay"),
     }.ToDictionary(r => r.Item1, r => new StateValue(Facet.Joint, r.Item1, "tried", r.Item2));
-
-    /// <summary>Every rung, from the first.</summary>
-    public static IReadOnlyList<StateValue> All { get; } = [.. Rungs.Values];
 }
 
 /// <summary>What lies on a part and is washed off.</summary>

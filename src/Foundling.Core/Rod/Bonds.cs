@@ -63,7 +63,7 @@ public sealed class Bonds
         List<List<NeedAt>> needs = Resolved(said);
         Dictionary<(Block?, DeedId), int> units = [];
         List<LinkDeed> links = [.. _ranked.Select((deed, i) => new LinkDeed(
-            [.. needs[i].Select(n => new Wanted(n.Key, n.Value.Name, n.Ripe == Ripe.Made ? null : Key(n.Ripe)))],
+            [.. needs[i].Select(n => new Wanted(n.Key, n.Value.Name, n.Ripe == Ripe.Made ? null : Through))],
             [.. said[i].Leaves.Select(l => new Left(l.Key, l.Value.Name, l.Meant, l.Ripens ? Ripening(deed) : null))],
             UnitOf(units, deed)))];
         List<(int Before, int After)> given = [.. Chains()];
@@ -85,10 +85,10 @@ public sealed class Bonds
         return unit;
     }
 
-    private static string Key(Ripe ripe) => ripe == Ripe.Hand ? "hand" : "through";
+    // A deed has one wait, so what it makes ripens in one go.
+    private const string Through = "through";
 
-    private static Dictionary<string, double>? Ripening(Deed deed) => deed.Lag is { HoldsMin: > 0 and double min }
-        ? new() { [Key(Ripe.Hand)] = min, [Key(Ripe.Through)] = min } : null;
+    private static Dictionary<string, double>? Ripening(Deed deed) => deed.Lag is { HoldsMin: > 0 and double min } ? new() { [Through] = min } : null;
 
     /// <summary>Needs of whatever the plan makes, named: each value that another deed makes on a part that is asked about.</summary>
     private static List<List<NeedAt>> Resolved(List<Statement> said)
@@ -141,7 +141,7 @@ public sealed class Bonds
         {
             for (int j = 0; j < _ranked.Count; j++)
             {
-                if (i != j && Chained(_ranked[i], _ranked[j]) is { } own)
+                if (i != j && Planner.Chained(_ranked[i], _ranked[j]) is { } own)
                 {
                     // Of a deed that was split the wait is its last piece's.
                     _pairs[(i, j)] = new PlanBond(_ranked[i].Id, _ranked[j].Id, own.Why, _ranked[i].Lag is null ? null : own.Lag ?? _ranked[i].Lag);
@@ -156,18 +156,6 @@ public sealed class Bonds
                 }
             }
         }
-    }
-
-    private static Follows? Chained(Deed early, Deed late)
-    {
-        foreach (Follows own in late.Since ?? [])
-        {
-            if (own.Id == early.Id.Whole)
-            {
-                return own;
-            }
-        }
-        return null;
     }
 
     private void Add(Bond bond, List<NeedAt> needs)

@@ -146,7 +146,10 @@ public static class Planner
             After = [.. deeds.TakeWhile(early => early.Id != deed.Id).Select(early => Bond(early, deed, question)).OfType<Follows>()],
         })];
 
-    private static Follows? Chained(Deed early, Deed late)
+    /// <summary>What a rule says of two of its own deeds; null for nothing.</summary>
+    /// <param name="early">The deed that may come first.</param>
+    /// <param name="late">The deed that may come after it.</param>
+    internal static Follows? Chained(Deed early, Deed late)
     {
         if (late.Since is not null)
         {

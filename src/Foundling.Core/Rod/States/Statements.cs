@@ -13,9 +13,6 @@ internal static class Statements
         EdgeStates.All, TogetherStates.All, SoleStates.All, FinishStates.All,
     }.SelectMany(room => room).ToDictionary(s => s.Key, s => s.Value);
 
-    /// <summary>Steps a room says something of.</summary>
-    public static IEnumerable<StepKey> Steps => Said.Keys;
-
     /// <summary>What a deed needs, makes and spoils.</summary>
     /// <param name="deed">The deed.</param>
     /// <param name="q">What is planned.</param>
