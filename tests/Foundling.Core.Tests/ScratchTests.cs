@@ -31,7 +31,8 @@ public sealed class ScratchTests
                             FinishTest = "It rings, or it does not." }),
 
             """),
-        new("Rod/OrderRules.Early.cs", "ToCleanParts() =>\n    [\n", "        new(StepKey.WashDust, StepKey.Listen, \"dust dulls the note\"),\n"),
+        new("Rod/States/WashStates.cs", "All { get; } = new Dictionary<StepKey, Action<Statement>>\n    {\n",
+            "        [StepKey.Listen] = s => s.NeedsMade(Dirt.Dusted),\n"),
     ];
 
     private static readonly Edit[] Gauge =

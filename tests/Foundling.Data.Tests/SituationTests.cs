@@ -176,7 +176,8 @@ public sealed class SituationTests(DemoLoft loft) : IClassFixture<DemoLoft>
         (_, IReadOnlyList<PlanStep> plan, PlanQuestion question) = Of(20);
         question.Aim.ShouldBe(AimKind.Own);
         Not(plan, "coat-strip", "coat-prime", "coat-bake", "soak");
-        InOrder(plan, "coat-colour", "coat-scuff", "coat-mask", "coat-1", "coat-2", "overspill", "bed-flat", "assemble", "tension", "sole-lap", "own-papers");
+        InOrder(plan, "coat-colour", "coat-scuff", "coat-mask", "coat-1", "coat-2", "overspill", "assemble", "tension", "sole-check", "own-papers");
+        Not(plan, "bed-flat", "sole-lap");
         Step(plan, "coat-1").Title.ShouldContain("the loft's blue");
         Step(plan, "coat-scuff").How.ShouldContain("No primer over a sound coat");
         Step(plan, "coat-mask").Title.ShouldContain("sole, cheeks");

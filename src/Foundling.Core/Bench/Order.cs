@@ -32,7 +32,7 @@ public static class Order
             {
                 return $"\"{wait.What}\" still stands, and is not ready. If it is clean sooner, say on the Bench that it is out.";
             }
-            if (!lifts && kept?.Key != step.Key && !HasItsOwn(step, wait) && (step.Deed.After.Any(a => a.Id == wait.Step) || Shares(kept, step)))
+            if (!lifts && kept?.Key != step.Key && !HasItsOwn(step, wait) && (kept is null ? step.Deed.Kind != DeedKind.Look : Holds(wait, step)))
             {
                 return $"\"{wait.What}\" still stands{(wait.Kind == LagKind.OutBy ? "" : ", and is not ready")}.";
             }
@@ -56,7 +56,6 @@ public static class Order
     // A bath is over when it was lifted; what cures is over when its time has come, whether anybody said so or not.
     private static bool Keeps(Wait wait, DateTimeOffset now) => Waits.Holds(wait, now) && (wait.Kind == LagKind.OutBy || wait.ReadyAt > now);
 
-    // A step that names no parts is about the whole tool.
-    private static bool Shares(PlanStep? kept, PlanStep step) =>
-        step.Deed.Kind != DeedKind.Look && (step.Parts.Count == 0 || kept is null || kept.Parts.Count == 0 || step.Parts.Intersect(kept.Parts).Any());
+    /// <summary>A wait holds those who use what it makes, and nothing else; of several reasons for one pair one carries the wait.</summary>
+    private static bool Holds(Wait wait, PlanStep step) => step.Deed.After.Any(a => a.Id == wait.Step && a.Lag is not null);
 }

@@ -160,6 +160,9 @@ public static class Coat
     /// <summary>The last coat is on.</summary>
     public static readonly StateValue Done = new(Facet.Coat, "", "done", "coated parts go in cured", Due.Together | Due.Proof);
 
+    /// <summary>Japan is on and has flashed off.</summary>
+    public static readonly StateValue Laid = new(Facet.Coat, "japan", "laid", "it flashes off before the oven");
+
     /// <summary>Its seats are clear of overspill.</summary>
     public static readonly StateValue Clear = new(Facet.Coat, "overspill", "off", "seats are clear first", Due.Together);
 }

@@ -127,6 +127,7 @@ public enum StepKey
 
     /// <summary>Mask bare faces.</summary>
     [Takes("mask bare faces", 3, Rim = 0.6)]
+    [Takes("mask bare faces again", 2, StepCase.Little, Rim = 0.3)]
     CoatMask,
 
     /// <summary>Prime.</summary>
@@ -141,8 +142,16 @@ public enum StepKey
     [Deed(DeedKind.Coat), Takes("lay a further coat", 2, Dm2 = 0.3)]
     Coat2,
 
-    /// <summary>Japan and bake.</summary>
-    [Deed(DeedKind.Bake), Takes("japan and bake a coat", 5, Dm2 = 1)]
+    /// <summary>Lay a coat of japan.</summary>
+    [Deed(DeedKind.Coat), Takes("lay a coat of japan", 2, Dm2 = 1)]
+    CoatLay,
+
+    /// <summary>Tape and plugs off.</summary>
+    [Takes("take tape and plugs off", 1, Rim = 0.1)]
+    CoatUnmask,
+
+    /// <summary>Bake.</summary>
+    [Deed(DeedKind.Bake), Takes("bake a coat", 3, 5, 10)]
     CoatBake,
 
     /// <summary>Keep out of the bath.</summary>

@@ -63,7 +63,8 @@ public static class Handwork
                 fresh.Insert(whole < 0 ? fresh.Count : whole + 1, old.Deed);
             }
         }
-        return Planner.Bind(Place(Sequence.Sort(fresh, question), question), question);
+        Bonds bonds = Bonds.Of(fresh, question);
+        return Planner.Bind(Place(Sequence.Sort(fresh, bonds), bonds), bonds);
     }
 
     /// <summary>
@@ -103,13 +104,13 @@ public static class Handwork
     }
 
     /// <summary>Puts steps a person placed where the person wanted them, as far as the hard rules allow.</summary>
-    private static List<Deed> Place(List<Deed> sorted, PlanQuestion question)
+    private static List<Deed> Place(List<Deed> sorted, Bonds bonds)
     {
         foreach (Deed placed in sorted.Where(s => s.First || s.Behind is not null).ToList())
         {
             List<Deed> unit = UnitOf(sorted, placed), rest = [.. sorted.Except(unit)];
             int at = placed.First ? 0 : rest.FindIndex(s => s.Id == placed.Behind) is var i and >= 0 ? EndOfUnit(rest, i) : -1;
-            if (at >= 0 && Against(unit, rest.Take(at), rest.Skip(at), question).FirstOrDefault(a => !a.Rule.Soft).Rule is null)
+            if (at >= 0 && Against(unit, rest.Take(at), rest.Skip(at), bonds).All(a => a.Bond.Soft))
             {
                 rest.InsertRange(at, unit);
                 sorted = Windows.Missed(rest).Except(Windows.Missed(sorted)).Any() ? sorted : rest;
@@ -130,10 +131,11 @@ public static class Handwork
         return at;
     }
 
-    private static IEnumerable<(OrderRule Rule, Deed First, Deed Then)> Against(List<Deed> unit, IEnumerable<Deed> before, IEnumerable<Deed> after,
-        PlanQuestion question) =>
-        before.SelectMany(b => unit.SelectMany(u => Planner.Between(u, b, question).Select(r => (r, u, b))))
-            .Concat(after.SelectMany(a => unit.SelectMany(u => Planner.Between(a, u, question).Select(r => (r, a, u)))));
+    private static IEnumerable<(PlanBond Bond, Deed First, Deed Then)> Against(List<Deed> unit, IEnumerable<Deed> before, IEnumerable<Deed> after,
+        Bonds bonds) =>
+        before.SelectMany(b => unit.Select(u => (Bond: bonds.Between(u.Id, b.Id), First: u, Then: b)))
+            .Concat(after.SelectMany(a => unit.Select(u => (Bond: bonds.Between(a.Id, u.Id), First: a, Then: u))))
+            .Where(p => p.Bond is not null).Select(p => (p.Bond!, p.First, p.Then));
 
     /// <summary>Moves an open step, with its unbroken block, to right behind another.</summary>
     /// <param name="steps">The rod, in order.</param>
@@ -150,9 +152,10 @@ public static class Handwork
             : rest.FindIndex(s => s.Id == behind) is var i and >= 0 ? EndOfUnit(rest, i)
             : throw new InputException("unknown_step", "behind", behind.ToString(), "a step of this rod",
                 "The step it should go behind is not on this rod any more.");
-        List<(OrderRule Rule, Deed First, Deed Then)> against = [.. Against(unit, rest.Take(at).Where(s => open.Contains(s.Id)), rest.Skip(at), question)];
-        string Say((OrderRule Rule, Deed First, Deed Then) a) => $"\"{a.First.Title}\" comes before \"{a.Then.Title}\": {a.Rule.Why}.";
-        if (against.Where(a => !a.Rule.Soft).Select(Say).FirstOrDefault() is string forbidden)
+        List<(PlanBond Bond, Deed First, Deed Then)> against =
+            [.. Against(unit, rest.Take(at).Where(s => open.Contains(s.Id)), rest.Skip(at), Bonds.Of(all, question))];
+        string Say((PlanBond Bond, Deed First, Deed Then) a) => $"\"{a.First.Title}\" comes before \"{a.Then.Title}\": {a.Bond.Why}.";
+        if (against.Where(a => !a.Bond.Soft).Select(Say).FirstOrDefault() is string forbidden)
         {
             return new MoveResult(all, forbidden, null);
         }

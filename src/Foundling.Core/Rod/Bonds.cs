@@ -91,7 +91,7 @@ public sealed class Bonds
     private static Dictionary<string, double>? Ripening(Deed deed) => deed.Lag is { HoldsMin: > 0 and double min } ? new() { [Through] = min } : null;
 
     /// <summary>Needs of whatever the plan makes, named: each value that another deed makes on a part that is asked about.</summary>
-    private static List<List<NeedAt>> Resolved(List<Statement> said)
+    private List<List<NeedAt>> Resolved(List<Statement> said)
     {
         Dictionary<string, List<(int Deed, LeaveAt Left)>> made = [];
         for (int i = 0; i < said.Count; i++)
@@ -121,7 +121,8 @@ public sealed class Bonds
                 {
                     foreach ((int by, LeaveAt left) in made.GetValueOrDefault(part.Value) ?? [])
                     {
-                        if (by != i && wide.Asks(left.Value) && !own.Contains(left.Key)
+                        // On what practitioners differ nobody insists.
+                        if (by != i && wide.Asks(left.Value) && !own.Contains(left.Key) && Rod.Habits.Between(_ranked[by], _ranked[i]) is null
                             && (!needs.TryGetValue(left.Key, out NeedAt there) || (there.Value == left.Value && there.Why is null && wide.Why is not null)))
                         {
                             needs[left.Key] = new NeedAt(left.Key, left.Value, wide.Ripe, wide.Why);

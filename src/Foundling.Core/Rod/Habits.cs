@@ -1,4 +1,5 @@
 using Foundling.Core.Keys;
+using Foundling.Core.Rod.States;
 
 namespace Foundling.Core.Rod;
 
@@ -15,7 +16,9 @@ public static class Habits
     public static IReadOnlyList<Habit> All { get; } =
     [
         new(StepKey.WoodStain, [StepKey.WoodRevive, StepKey.WoodOil, StepKey.WoodShellac, StepKey.WoodLacquer], "stain before oil and finish"),
+        new(StepKey.Photos, [StepKey.NoteSettings], "pictures show it before a rule was laid on it"),
         new(StepKey.NoteSettings, [StepKey.RodWhy], "settings are noted first"),
+        .. FinishStates.KeepsWax.Select(step => new Habit(step, [StepKey.Protect], "wax last")),
     ];
 
     /// <summary>The habit that speaks of two deeds on the same parts; null for none.</summary>

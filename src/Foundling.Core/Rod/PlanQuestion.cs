@@ -149,6 +149,9 @@ public sealed record PlanQuestion(Facts Facts, AimKind Aim, ShopContext Shop)
     /// <summary>Worst degree of a kind of finding on these parts and no others; 0 when there is none.</summary>
     public int WorstOn(FindingKind kind, IEnumerable<PartId> parts) => parts.Select(p => Worst(kind, p)).DefaultIfEmpty(0).Max();
 
+    /// <summary>True for a missing part that is on order.</summary>
+    public bool Ordered(PartDef part) => Findings.Any(f => f.Part == part.Id && f.Kind == FindingKind.Missing && f.OnOrder);
+
     /// <summary>True when the tool has the part and it is not missing.</summary>
     public bool Has(PartId part) => Facts.Has(part);
 

@@ -38,14 +38,6 @@ public sealed record PlanRule(string Name, string Why, IReadOnlyList<Cond> When,
     }
 }
 
-/// <summary>A rule of order between steps.</summary>
-/// <param name="Before">The earlier steps.</param>
-/// <param name="After">The later steps.</param>
-/// <param name="Why">Why this order.</param>
-/// <param name="When">When it holds; null for always.</param>
-/// <param name="Soft">Practitioners differ on it: going against it is a warning, not an error.</param>
-public sealed record OrderRule(StepSet Before, StepSet After, string Why, Cond? When = null, bool Soft = false);
-
 /// <summary>The conditions rules are written in.</summary>
 internal static class When
 {

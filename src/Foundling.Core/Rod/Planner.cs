@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod.Rules;
 using Foundling.Core.Rod.Ways;
@@ -11,11 +10,9 @@ namespace Foundling.Core.Rod;
 /// <param name="Blocker">What did not hold, in words; null when it gave steps.</param>
 public sealed record RuleTrace(PlanRule Rule, IReadOnlyList<DeedId> Steps, string? Blocker);
 
-/// <summary>Builds a rod: rules give the steps, order rules give the sequence.</summary>
+/// <summary>Builds a rod: rules give the steps, the state of their parts the sequence.</summary>
 public static class Planner
 {
-    private static readonly ConcurrentDictionary<(StepKey, StepKey), OrderRule[]> Pairs = new();
-
     /// <summary>Rooms of the rule book, in the order of the work.</summary>
     public static IReadOnlyList<(string Name, IReadOnlyList<PlanRule> Rules)> Rooms { get; } =
     [
@@ -41,8 +38,13 @@ public static class Planner
     public static PlanRule? RuleOf(Deed deed) => ByName.GetValueOrDefault(deed.Rule);
 
     /// <summary>The plan for a tool, in order.</summary>
-    /// <exception cref="InvalidOperationException">The order rules form a circle: a programming error.</exception>
-    public static IReadOnlyList<Deed> Plan(PlanQuestion question) => Bind(Sequence.Sort([.. Steps(question)], question), question);
+    /// <exception cref="InvalidOperationException">The deeds of a rule form a circle: a programming error.</exception>
+    public static IReadOnlyList<Deed> Plan(PlanQuestion question)
+    {
+        List<Deed> steps = [.. Steps(question)];
+        Bonds bonds = Bonds.Of(steps, question);
+        return Bind(Sequence.Sort(steps, bonds), bonds);
+    }
 
     /// <summary>The steps the rules give, not yet in order.</summary>
     internal static IEnumerable<Deed> Steps(PlanQuestion question)
@@ -109,42 +111,22 @@ public static class Planner
             : null));
     })];
 
-    /// <summary>Order rules that hold between two steps of a plan.</summary>
-    public static IEnumerable<OrderRule> Between(DeedId before, DeedId after, PlanQuestion question) =>
-        Speaking(before.Step, after.Step) is { Length: > 0 } rules ? rules.Where(r => r.When is null || r.When.Holds(question)) : [];
-
-    /// <summary>Order rules that hold between two deeds, those of their own rule among them.</summary>
-    public static IEnumerable<OrderRule> Between(Deed before, Deed after, PlanQuestion question) => Chained(before, after) is { } own
-        ? Between(before.Id, after.Id, question).Prepend(new OrderRule(before.Id.Step, after.Id.Step, own.Why)) : Between(before.Id, after.Id, question);
-
-    /// <summary>True when some order rule, a soft one among them, wants one step before another.</summary>
-    internal static bool Bound(Deed before, Deed after, PlanQuestion question)
-    {
-        if (Chained(before, after) is not null)
-        {
-            return true;
-        }
-        foreach (OrderRule rule in Speaking(before.Id.Step, after.Id.Step))
-        {
-            if (rule.When is null || rule.When.Holds(question))
-            {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private static OrderRule[] Speaking(StepKey before, StepKey after) =>
-        Pairs.GetOrAdd((before, after), static pair => [.. OrderRules.All.Where(r => r.Before.Has(pair.Item1) && r.After.Has(pair.Item2))]);
-
     /// <summary>Writes into each deed which of the plan it must come after, and what must have passed since.</summary>
     /// <param name="deeds">The deeds in their order.</param>
-    /// <param name="question">What the plan is made from; without it only rules that always hold are bound.</param>
-    public static IReadOnlyList<Deed> Bind(IReadOnlyList<Deed> deeds, PlanQuestion? question) =>
-        [.. deeds.Select(deed => deed with
+    /// <param name="bonds">What ties them.</param>
+    public static IReadOnlyList<Deed> Bind(IReadOnlyList<Deed> deeds, Bonds bonds)
+    {
+        Dictionary<DeedId, List<PlanBond>> before = bonds.All.Where(b => !b.Soft).GroupBy(b => b.After).ToDictionary(g => g.Key, g => g.ToList());
+        Dictionary<DeedId, int> at = deeds.Select((d, i) => (d.Id, i)).ToDictionary(p => p.Id, p => p.i);
+        return [.. deeds.Select((deed, i) => deed with
         {
-            After = [.. deeds.TakeWhile(early => early.Id != deed.Id).Select(early => Bond(early, deed, question)).OfType<Follows>()],
+            After =
+            [
+                .. (before.GetValueOrDefault(deed.Id) ?? []).Where(b => at[b.Before] < i).Select(b => new Follows(b.Before, b.Why, b.Lag))
+                    .Concat(deeds.Take(i).Select(early => Waited(early, deed)).OfType<Follows>()).OrderBy(f => at[f.Id]),
+            ],
         })];
+    }
 
     /// <summary>What a rule says of two of its own deeds; null for nothing.</summary>
     /// <param name="early">The deed that may come first.</param>
@@ -170,22 +152,4 @@ public static class Planner
     internal static Follows? Waited(Deed early, Deed late) => early.Id.Step == StepKey.Own && early.Lag is { } lag && late.Kind != DeedKind.Look
         && (early.Parts.Count == 0 || late.Parts.Count == 0 || early.Parts.Intersect(late.Parts).Any())
             ? new Follows(early.Id, "what was added by hand is given its time", lag) : null;
-
-    private static Follows? Bond(Deed early, Deed late, PlanQuestion? question)
-    {
-        if (Chained(early, late) is { } own)
-        {
-            // Of a deed that was split the wait is its last piece's.
-            return own with { Id = early.Id, Lag = early.Lag is null ? null : own.Lag ?? early.Lag };
-        }
-        if (Waited(early, late) is { } waited)
-        {
-            return waited;
-        }
-        // A piece split off comes behind the piece before it; the wait of a whole is that of its last piece.
-        string? why = early.Id.Whole == late.Id.Whole ? "the first piece comes first"
-            : early.Block is not null && Sequence.Unit(early) == Sequence.Unit(late) ? "they are done in one go, in this order"
-            : Speaking(early.Id.Step, late.Id.Step).FirstOrDefault(r => !r.Soft && (r.When is null || (question is not null && r.When.Holds(question))))?.Why;
-        return why is null ? null : new Follows(early.Id, why, early.Lag is { Kind: not LagKind.LookAgain } ? early.Lag : null);
-    }
 }

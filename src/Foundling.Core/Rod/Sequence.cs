@@ -5,9 +5,9 @@ namespace Foundling.Core.Rod;
 /// <summary>Puts the steps of a plan in order, with a person's own order kept as far as the hard rules allow.</summary>
 internal static class Sequence
 {
-    /// <summary>Orders steps: rules first, then stage, then fewest tool changes; steps of an unbroken block stay together.</summary>
-    /// <exception cref="InvalidOperationException">The order rules form a circle: a programming error.</exception>
-    public static List<Deed> Sort(List<Deed> steps, PlanQuestion question)
+    /// <summary>Orders steps: what ties them first, then stage, then fewest tool changes; steps of an unbroken block stay together.</summary>
+    /// <exception cref="InvalidOperationException">What ties them forms a circle: a programming error.</exception>
+    public static List<Deed> Sort(List<Deed> steps, Bonds bonds)
     {
         List<List<Deed>> groups = [.. steps.GroupBy(Unit).Select(g => g.ToList())];
         int count = groups.Count;
@@ -17,16 +17,11 @@ internal static class Sequence
         {
             after[i] = [];
         }
-        for (int i = 0; i < count; i++)
+        Dictionary<DeedId, int> groupOf = groups.SelectMany((g, i) => g.Select(d => (d.Id, i))).ToDictionary(p => p.Id, p => p.i);
+        foreach ((int before, int late) in bonds.All.Select(b => (groupOf[b.Before], groupOf[b.After])).Where(p => p.Item1 != p.Item2).Distinct())
         {
-            for (int j = 0; j < count; j++)
-            {
-                if (i != j && Bound(groups[i], groups[j], question))
-                {
-                    after[i].Add(j);
-                    waiting[j]++;
-                }
-            }
+            after[before].Add(late);
+            waiting[late]++;
         }
         var sorted = new List<Deed>(steps.Count);
         var open = new HashSet<int>(Enumerable.Range(0, count));
@@ -43,7 +38,7 @@ internal static class Sequence
             }
             if (next < 0)
             {
-                throw new InvalidOperationException($"The order rules form a circle among: {string.Join(", ", open.Select(g => groups[g][0].Id))}.");
+                throw new InvalidOperationException($"What ties them forms a circle among: {string.Join(", ", open.Select(g => groups[g][0].Id))}.");
             }
             open.Remove(next);
             foreach (int late in after[next])
@@ -68,20 +63,4 @@ internal static class Sequence
 
     /// <summary>What moves as one: an unbroken block, or a step alone.</summary>
     public static (Block?, DeedId) Unit(Deed deed) => deed.Block is Block block ? (block, new DeedId(StepKey.Own, deed.Id.Of)) : (null, deed.Id);
-
-    /// <summary>True when a rule, soft ones among them, wants one group before another.</summary>
-    private static bool Bound(List<Deed> early, List<Deed> late, PlanQuestion question)
-    {
-        foreach (Deed e in early)
-        {
-            foreach (Deed l in late)
-            {
-                if (Planner.Bound(e, l, question))
-                {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
 }

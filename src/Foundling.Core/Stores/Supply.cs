@@ -138,7 +138,7 @@ public static class Supplies
         Used(SupplyClass.Finish, SupplyIds.EnamelMatchedInColour, "enamel, matched in colour", "mL", 0.07, "the nearest tin, tried on a hidden spot"),
         Used(SupplyClass.Finish, SupplyIds.EnamelInTheShopsColour, "enamel in the shop's colour", "mL", 0.05, "gloss black enamel"),
         Used(SupplyClass.Finish, SupplyIds.Primer, "primer", "mL", 0.05, ""),
-        Used(SupplyClass.Finish, SupplyIds.Japanning, "japanning", "mL", 0.09, "gloss black enamel, baked low", CautionId.Oven),
+        Used(SupplyClass.Finish, SupplyIds.Japanning, "japanning", "mL", 0.09, "gloss black enamel, baked low", CautionId.Solvent),
         Used(SupplyClass.Chemical, SupplyIds.PaintStripper, "paint stripper", "mL", 0.03, "a scraper and time", CautionId.Stripper),
         Used(SupplyClass.Finish, SupplyIds.MicrocrystallineWax, "microcrystalline wax", "g", 0.12, "paste wax"),
         Used(SupplyClass.Finish, SupplyIds.PasteWax, "paste wax", "g", 0.05, "microcrystalline wax"),

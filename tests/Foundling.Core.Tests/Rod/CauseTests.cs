@@ -126,7 +126,7 @@ public sealed class CauseTests
         PlanQuestion q = Asking.Ask(AimKind.Work, Asking.F(PartIds.Frog, FindingKind.OutOfFlat, 2));
         Step(q, StepKey.FrogFace)!.Reason.ShouldStartWith("Frog: thin paper slides under.");
         Step(q, StepKey.SoleLap).ShouldBeNull();
-        Step(Asking.Ask(AimKind.Work) with { Tried = AsFoundTry.Badly }, StepKey.FrogFace)!.Reason.ShouldStartWith("It worked badly as found.");
+        Step(Asking.Ask(AimKind.Work) with { Tried = AsFoundTry.Badly }, StepKey.FrogFace).ShouldBeNull("a dull iron alone explains it");
         Step(Asking.Ask(AimKind.Show) with { Tried = AsFoundTry.Well }, StepKey.FrogFace).ShouldBeNull("it works");
     }
 

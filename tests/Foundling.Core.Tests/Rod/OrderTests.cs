@@ -72,7 +72,7 @@ public sealed class OrderTests
             Rods.Deed(StepKey.Coat1, Stage.Coating, "First coat") with { Parts = [PartIds.Body], Lag = Lag.Recoat(240, 1440, StepKey.Coat2) },
             Rods.Deed(StepKey.Coat2, Stage.Coating, "Second coat") with
             {
-                Parts = [PartIds.Body], After = [new Follows(StepKey.Coat1, "inside the recoat window")],
+                Parts = [PartIds.Body], After = [new Follows(StepKey.Coat1, "inside the recoat window", Lag.Recoat(240, 1440, StepKey.Coat2))],
             },
             Rods.Deed(StepKey.WoodOil, Stage.Wood, "Oil the tote") with { Parts = [PartIds.Tote] },
         ]);

@@ -64,12 +64,10 @@ public sealed class RandomPlanTests
             {
                 Assert.Fail($"{Where(step)} lacks its reason, its minutes or its finish test.");
             }
-            for (int j = i + 1; j < plan.Count; j++)
+            foreach (Follows after in step.Deed.After)
             {
-                if (Planner.Between(plan[j].Key, step.Key, question).FirstOrDefault(r => !r.Soft) is { } broken)
-                {
-                    Assert.Fail($"{Where(step)} comes before {plan[j].Key}, but {broken.Why}.");
-                }
+                Assert.True(plan.Take(i).Any(p => p.Key == after.Id), $"{Where(step)} comes before {after.Id}, but {after.Why}.");
+                Assert.True(after.Why.Length >= 8, $"{Where(step)} does not say why it comes after {after.Id}.");
             }
             Assert.True(step.Needs.All(n => n.Supply is not null && (n.Amount is null) == n.Supply.Kit),
                 $"{Where(step)} needs something the supplies do not name.");

@@ -178,8 +178,36 @@ public static class OlderRod
     {
         int own = steps.Count(s => OlderStep.IdOf(s.Key)?.Step == StepKey.Own) + 1;
         List<(OlderStep Step, Deed Deed)> all = [.. steps.OrderBy(s => s.Order).Select(s => (s, s.Deed(OlderStep.IdOf(s.Key) is null ? own++ : own)))];
-        return (new Plan(aim, Planner.Bind([.. all.Select(a => a.Deed)], null)) { Ways = ways, Why = "kept from before" },
+        return (new Plan(aim, InTurn([.. all.Select(a => a.Deed)])) { Ways = ways, Why = "kept from before" },
             [.. all.Select(a => a.Step.Mark(a.Deed)).OfType<StepMark>()]);
+    }
+
+    /// <summary>Each deed after the last one before it on each of its parts: the order it was planned in, and its waits.</summary>
+    private static List<Deed> InTurn(IReadOnlyList<Deed> deeds)
+    {
+        Dictionary<PartId, Deed> last = [];
+        Deed? whole = null;
+        List<Deed> bound = [];
+        foreach (Deed deed in deeds)
+        {
+            IEnumerable<Deed> before = deed.Parts.Count == 0 ? [.. last.Values, .. whole is null ? Array.Empty<Deed>() : [whole]]
+                : deed.Parts.Select(p => last.GetValueOrDefault(p) ?? whole).OfType<Deed>();
+            bound.Add(deed with
+            {
+                After = [.. before.DistinctBy(d => d.Id).Select(d => new Follows(d.Id, "it was planned before it",
+                    d.Lag is { Kind: not LagKind.LookAgain } ? d.Lag : null))],
+            });
+            if (deed.Parts.Count == 0)
+            {
+                last.Clear();
+                whole = deed;
+            }
+            foreach (PartId part in deed.Parts)
+            {
+                last[part] = deed;
+            }
+        }
+        return bound;
     }
 
     /// <summary>

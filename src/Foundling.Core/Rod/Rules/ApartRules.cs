@@ -30,6 +30,67 @@ internal static class ApartRules
     internal static IReadOnlyList<PartDef> ComingOff(PlanQuestion q) => q.Tool.Parts.Count > 1 && q.Tool.ComesApart
         ? [.. q.Present.Except(StaysOn(q)).Where(p => !p.InSet && !p.OnePiece)] : [];
 
+    // From here on a joint does not move by hand.
+    private const int Sits = 2;
+
+    /// <summary>
+    /// Parts that wait for a stuck joint: what it holds, and what that sits on. The rest comes off meanwhile; nothing where nothing is stuck, or where
+    /// everything hangs on it.
+    /// </summary>
+    internal static IReadOnlyList<PartDef> HeldFast(PlanQuestion q)
+    {
+        IReadOnlyList<PartDef> all = ComingOff(q);
+        HashSet<PartId> held = [.. all.Where(p => q.Worst(FindingKind.Seizure, p.Id) >= Sits).SelectMany(p => HeldBy(q, p)).Select(p => p.Id)];
+        if (held.Count == 0)
+        {
+            return [];
+        }
+        // What is on a part that is held comes off with it, or later.
+        foreach (PartDef rider in all.Where(p => p.With is PartId with && held.Contains(with) && with != q.Tool.Parts[0].Id).ToList())
+        {
+            held.Add(rider.Id);
+        }
+        List<PartDef> fast = [.. all.Where(p => held.Contains(p.Id))];
+        return fast.Count < all.Count ? fast : [];
+    }
+
+    private static readonly PartId[] CapAndIron = [PartIds.CapIron, PartId.Of("cap_iron_screw")];
+
+    private static IEnumerable<PartDef> HeldBy(PlanQuestion q, PartDef stuck)
+    {
+        PartDef main = q.Tool.Parts[0];
+        IEnumerable<PartDef?> held = stuck.Is(CapAndIron) ? [stuck, q.Tool.Part(PartIds.CapIron), q.Tool.Part(PartIds.Iron)]
+            : stuck.IsFastener && stuck.On is PartId on ? [stuck, q.Tool.Part(on), q.Tool.Part(on)?.With is PartId with ? q.Tool.Part(with) : main]
+            : q.Tool.Parts.FirstOrDefault(p => p.Rod == stuck.Id) is { } upon ? [stuck, upon, main]
+            : [stuck, stuck.With is PartId host ? q.Tool.Part(host) : main];
+        return held.OfType<PartDef>();
+    }
+
+    /// <summary>Parts that lie apart before a stuck joint has given way; all of them where nothing is stuck.</summary>
+    internal static IReadOnlyList<PartDef> Loose(PlanQuestion q, IEnumerable<PartDef> parts)
+    {
+        HashSet<PartId> fast = [.. HeldFast(q).Select(p => p.Id)];
+        return fast.Count == 0 ? [.. parts]
+            : [.. parts.Where(p => !fast.Contains(p.Id) && !(p.With is PartId host && fast.Contains(host) && StaysOn(q).Contains(p)))];
+    }
+
+    /// <summary>One deed for what lies apart, and one for what a stuck joint holds and comes later; one for all where nothing is stuck.</summary>
+    /// <param name="q">What is planned.</param>
+    /// <param name="parts">The parts it is about.</param>
+    /// <param name="make">The deed for some of them, and what its title adds.</param>
+    internal static IEnumerable<Deed> AsTheyComeOff(PlanQuestion q, IEnumerable<PartDef> parts, Func<IReadOnlyList<PartDef>, string, Deed> make)
+    {
+        List<PartDef> all = [.. parts], loose = [.. Loose(q, all)], held = [.. all.Except(loose)];
+        if (loose.Count == 0 || held.Count == 0)
+        {
+            return [make(all, "")];
+        }
+        Deed then = make(held, ": what was held");
+        return [make(loose, "") with { Parts = Ids(loose) }, then with { Id = new DeedId(then.Id.Step, Held), Parts = Ids(held) }];
+    }
+
+    private const string Held = "held";
+
     private static IEnumerable<PartDef> Left(PlanQuestion q) => [.. q.SparedParts, .. q.Tool.Parts.Count > 1 ? StaysOn(q).Where(p => p.Spared is null) : []];
 
     private const int MostSaid = 4;
@@ -88,6 +149,8 @@ internal static class ApartRules
         return kit;
     }
 
+    private static readonly Cond Destroyed = If("a joint must be destroyed to go on", q => HandleWays.Opening(q).Count > 0 && !HandleWays.OnlyDriven(q));
+
     public static IReadOnlyList<PlanRule> All { get; } =
     [
         PlanRule.One("leave-it-on list", "Rivets, captive nuts and sound tight handles come off only once.",
@@ -102,7 +165,7 @@ internal static class ApartRules
                 : "What is sound and tight is not made better by taking it off.", FinishTest = "The list hangs with the tag.",
         }),
         PlanRule.One("refit plan", "A joint that opens only by breaking is opened only when it is known how it closes again.",
-            [NotKeep, If("a joint must be destroyed to go on", q => q.Opened && !HandleWays.OnlyDriven(q))], q => new Deed(StepKey.RefitPlan, Stage.Apart,
+            [NotKeep, Destroyed], q => new Deed(StepKey.RefitPlan, Stage.Apart,
             $"Refit plan for {Names(HandleWays.Opening(q))}: spares on the bench first", q.Minutes(StepKey.RefitPlan))
         {
             Parts = Ids(HandleWays.Opening(q)),
@@ -123,7 +186,7 @@ internal static class ApartRules
             FinishTest = "The tang lies bare and straight.", Undoable = false, SurfaceLost = SurfaceId.Joint, Cautions = [CautionId.BareEdge],
         }),
         PlanRule.One("open what only breaks open", "Sometimes the old joint has to go.", [NotKeep,
-            If("a joint must be destroyed to go on", q => q.Opened && !HandleWays.OnlyDriven(q))],
+            Destroyed],
             q => new Deed(StepKey.OpenJoint, Stage.Apart, $"Open the joint at the {Names(HandleWays.Opening(q))}",
                 q.Minutes(StepKey.OpenJoint))
         {
@@ -139,39 +202,58 @@ internal static class ApartRules
             FinishTest = "The metal lies bare and unharmed.", Undoable = false, SurfaceLost = SurfaceId.Joint,
             Cautions = q.Tool.Part(PartIds.Haft) is not null ? [CautionId.Shatter, .. q.Handling()] : q.Handling(),
         }),
-        PlanRule.One("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q =>
-            new Deed(StepKey.Apart, Stage.Apart, Unwedged(q) ? "Lift out the iron, which nothing holds"
-                : q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn }),
-                q.Minutes(StepKey.Apart, ComingOff(q)))
-        {
-            Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
-            FinishTest = (q.Present.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
-                : "Every part lies there in the order it came off.") + (Many.Holds(q) ? "" : " What was covered is looked at."),
-            Cautions = q.Handling(heavy: true),
-        }),
+        new("take apart", "Rust and dirt live under seats.", [Several, ComesApart], q => HeldFast(q) is { Count: > 0 } fast
+            ? [TakeApart(q, [.. ComingOff(q).Except(fast)]), TakeApart(q, fast) with { Id = new DeedId(StepKey.Apart, Held), Title = Freed(q, fast) }]
+            : [TakeApart(q, [])]),
         PlanRule.One("roll-call", "A screw missed now is a screw bought later.", [Several, LiesApart, Many], q =>
-            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {q.Present.Count()} parts", q.Minutes(StepKey.RollCall, q.Present))
+            new Deed(StepKey.RollCall, Stage.Apart, $"Roll-call: {Loose(q, q.Present).Count} parts", q.Minutes(StepKey.RollCall, Loose(q, q.Present)))
         {
-            Parts = Ids(q.Present), Reason = "What is missing is found before the glue is mixed.", FinishTest = "Every part is ticked or named missing.",
+            Parts = Ids(Loose(q, q.Present)), Reason = "What is missing is found before the glue is mixed.",
+            FinishTest = "Every part is ticked or named missing.",
         }),
         PlanRule.One("second look apart", "Rust hides under seats.", [Several, LiesApart, Many], q =>
-            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", q.Minutes(StepKey.LookApart, q.Present))
+            new Deed(StepKey.LookApart, Stage.Apart, "Look again at what was covered", q.Minutes(StepKey.LookApart, Loose(q, q.Present)))
         {
+            Parts = HeldFast(q).Count > 0 ? Ids(Loose(q, q.Present)) : [],
             Needs = [Need.Of(SupplyIds.Lens)], How = "Seats, threads, under caps and handles. New marks go to Origin, new damage to State.",
             Reason = "Seats, bores and stamps are seen only now.", FinishTest = "State and Origin are up to date.",
         }),
         new("missing part", "Made, found or ordered before assembly.", [If("something is missing that it does not work without",
             q => Sought(q).Any())], q => Sought(q).Select(p => Find(q, p))),
         new("missing, and not missed", "It works without it, so nothing waits for it.", [If("something is missing that it works without",
-            q => q.Gone.Any(p => p.Dispensable && !p.InSet))], q => q.Gone.Where(p => p.Dispensable && !p.InSet).Select(p => LookOut(q, p))),
+            q => Spare(q).Any())], q => Spare(q).Select(p => LookOut(q, p))),
         new("missing from the set", "A set is worth more whole, but works with what is there.",
             [If("something of its set is missing", q => q.Gone.Any(p => p.InSet))], Set),
     ];
 
+    // Where nothing is stuck the whole tool comes apart in one go, and the deed names no parts.
+    private static Deed TakeApart(PlanQuestion q, IReadOnlyList<PartDef> parts)
+    {
+        IReadOnlyList<PartDef> off = parts.Count > 0 ? parts : ComingOff(q);
+        HashSet<PartId> named = [.. off.Select(p => p.Id)];
+        return new Deed(StepKey.Apart, Stage.Apart, Unwedged(q) ? "Lift out the iron, which nothing holds"
+            : q.Tool.Manner.Apart.Said(p => q.Has(p) && q.Tool.Part(p) is { Joint: not Joint.StaysOn } && (parts.Count == 0 || named.Contains(p))),
+            q.Minutes(StepKey.Apart, off))
+        {
+            Parts = [.. parts.Select(p => p.Id)],
+            Needs = Kit(q), How = Hows(q), Reason = "Everything that holds dirt or rust must be reached.",
+            FinishTest = (off.Any(p => p.IsThreaded) ? "A box for every screw, in the order they came out."
+                : "Every part lies there in the order it came off.") + (Many.Holds(q) ? "" : " What was covered is looked at."),
+            Cautions = q.Handling(heavy: true),
+        };
+    }
+
+    private static string Freed(PlanQuestion q, IReadOnlyList<PartDef> fast) =>
+        $"Take off what the stuck joint held: {q.Called([.. fast.Where(p => p.Id != q.Tool.Parts[0].Id)])}";
+
+    // What a new rivet replaces is not looked out for.
+    private static IEnumerable<PartDef> Spare(PlanQuestion q) => q.Gone.Where(p => p.Dispensable && !p.InSet
+        && (q.Ordered(p) || !HandleWays.Closing(q).Contains(p)));
+
     // What is made at the bench, and is not on order, is not looked for too.
     private static IEnumerable<PartDef> Sought(PlanQuestion q) => q.Gone.Where(p => !p.InSet && !p.Dispensable
         && (!(HandleRules.MadeAnew(q, p) || (p.Is(PartIds.Cord) && q.Aim != AimKind.Keep))
-            || q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder)));
+            || q.Ordered(p)));
 
     private static Deed Find(PlanQuestion q, PartDef part)
     {
@@ -206,7 +288,7 @@ internal static class ApartRules
 
     private static IEnumerable<Deed> Set(PlanQuestion q)
     {
-        List<PartDef> ordered = [.. q.Gone.Where(p => p.InSet && q.Findings.Any(f => f.Part == p.Id && f.Kind == FindingKind.Missing && f.OnOrder))],
+        List<PartDef> ordered = [.. q.Gone.Where(p => p.InSet && q.Ordered(p))],
             open = [.. q.Gone.Where(p => p.InSet).Except(ordered)];
         if (open.Count > 0)
         {

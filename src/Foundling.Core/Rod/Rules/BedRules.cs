@@ -41,8 +41,8 @@ internal static class BedRules
     private static bool OnSole(PlanQuestion q, Found f) => f.Place is not ("" or "mouth" or "bed" or "frog seat")
         && q.Tool.Part(f.Part)?.Is(PartIds.Body) == true;
 
-    private static string? Abutments(PlanQuestion q) => Causes.Of(q, [FindingKind.Packed, FindingKind.Sap, FindingKind.Looseness, FindingKind.Worn], 1,
-        PartIds.Wedge, PartIds.Body);
+    private static string? Abutments(PlanQuestion q) => q.Odd.Contains(PartIds.Wedge) ? "A strange wedge is fitted to them."
+        : Causes.Of(q, [FindingKind.Packed, FindingKind.Sap, FindingKind.Looseness, FindingKind.Worn], 1, PartIds.Wedge, PartIds.Body);
 
     private static string? Wedge(PlanQuestion q) => q.Odd.Contains(PartIds.Wedge) ? "It is from another plane."
         : Causes.Of(q, [FindingKind.Looseness, FindingKind.Worn, FindingKind.Crack, FindingKind.Burred], 1, PartIds.Wedge);

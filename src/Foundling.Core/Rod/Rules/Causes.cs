@@ -1,5 +1,4 @@
 using Foundling.Core.Aim;
-using Foundling.Core.Keys;
 using Foundling.Core.Rod.Ways;
 using Foundling.Core.State;
 using Foundling.Core.Tools;
@@ -70,18 +69,12 @@ internal static class Causes
                     + $"{FindingScales.Sight(found.Kind, found.Severity, def)}.";
             }
         }
-        return SurfaceWays.CoatedBy(q, WayId.Respray, WayId.Bake).Any(p => parts.Any(a => q.Tool.Key(a) == p.Id)) ? "A new coat lies on it."
-            : q.Tried switch
-            {
-                AsFoundTry.Badly => "It worked badly as found.",
-                AsFoundTry.NotAtAll => "It did not work as found.",
-                AsFoundTry.Well => null,
-                _ => q.Aim == AimKind.Show ? "As good as it can be is what was asked for." : null,
-            };
+        // Neither a new coat nor a bad try is a reason: faces that bear are masked, and a dull iron alone explains a bad try.
+        return q.Aim == AimKind.Show && q.Tried != AsFoundTry.Well ? "As good as it can be is what was asked for." : null;
     }
 
     /// <summary>The condition for it.</summary>
     /// <param name="cause">Why; null when nothing asks for it.</param>
     public static Cond Asked(Func<PlanQuestion, string?> cause) =>
-        If("a finding, a measurement, a new coat, a bad try or the aim asks for it", q => cause(q) is not null);
+        If("a finding, a measurement or the aim asks for it", q => cause(q) is not null);
 }

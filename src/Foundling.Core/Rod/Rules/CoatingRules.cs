@@ -150,13 +150,8 @@ internal static class CoatingRules
             How = $"On clean bare metal, pressed into the pits, rubbed level when it is hard. None on {Bare(q)}: what bears stays metal.",
             Reason = "A pit shows through any coat.", FinishTest = "Nothing to feel under a finger.", Cautions = [CautionId.Epoxy], Undoable = false,
         }, Id, 5),
-        PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)], q =>
-            new Deed(StepKey.CoatMask, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", q.Minutes(StepKey.CoatMask, Painted(q)))
-        {
-            Parts = Ids(Painted(q)), Needs = [Need.Of(SupplyIds.MaskingTape, 3), Need.Of(Paint(q), 2)],
-            How = "Press the tape down and seal its edge with the base colour, so that nothing creeps under. Plug threads.",
-            Reason = "Paint under a seat lets it rock.", FinishTest = "Tape pressed down, edges cut clean.",
-        }, Id),
+        PlanRule.One("mask bare faces", "What was bare when it was made stays bare.", [Has, Asked, Way(WayId.Respray, WayId.Bake)],
+            q => Masked(q, StepKey.CoatMask, Painted(q), q.Minutes(StepKey.CoatMask, Painted(q))), Id),
         PlanRule.One("degrease before the coat", "A film of oil lifts paint in sheets.", [Has, Asked, Way(WayId.Touch, WayId.Respray, WayId.Bake)], q =>
             new Deed(StepKey.CoatDegrease, Stage.Coating, "Degrease what is to be coated", q.Minutes(StepKey.CoatDegrease, Renewed(q)))
         {
@@ -177,6 +172,14 @@ internal static class CoatingRules
         new("coats of paint", "Thin coats inside the recoat window, each with its time.", [Has, Asked, Way(WayId.Respray)], Sprayed, Id, 12),
         new("japan and bake", "As the works did it: thin coats, heat, and time.", [Has, Asked, Way(WayId.Bake)], Baked, Id, 14),
     ];
+
+    private static Deed Masked(PlanQuestion q, DeedId id, IReadOnlyList<PartDef> parts, ThreePoint minutes) =>
+        new(id, Stage.Coating, $"Mask what was left bare at the works: {Bare(q)}", minutes)
+        {
+            Parts = Ids(parts), Needs = [Need.Of(SupplyIds.MaskingTape, 3), Need.Of(Paint(q), 2)],
+            How = "Press the tape down and seal its edge with the base colour, so that nothing creeps under. Plug threads.",
+            Reason = "Paint under a seat lets it rock.", FinishTest = "Tape pressed down, edges cut clean.",
+        };
 
     private static Deed Strip(PlanQuestion q)
     {
@@ -247,22 +250,42 @@ internal static class CoatingRules
     private static IEnumerable<Deed> Baked(PlanQuestion q)
     {
         Assumptions a = q.Shop.Assumptions;
+        IReadOnlyList<PartDef> parts = By(q, WayId.Bake);
         int coats = CoatWays.Count(q, ChoiceId.MetalCoats);
         double flash = new Drying(a.JapanFlashOffMin, null, a.JapanFlashOffMin).In(q.TemperatureC, q.RelativeHumidityPercent).RecoatFromMin;
-        DeedId Key(int n) => n == 1 ? StepKey.CoatBake : new DeedId(StepKey.CoatBake, $"{n}");
+        static DeedId Key(StepKey step, int n) => n == 1 ? step : new DeedId(step, $"{n}");
         for (int coat = 1; coat <= coats; coat++)
         {
-            yield return new Deed(Key(coat), Stage.Coating, coats == 1 ? "One thin coat of japan, flashed off and baked"
-                : $"{CoatWays.Turn(coat)} thin coat of japan, flashed off and baked", q.Minutes(StepKey.CoatBake, By(q, WayId.Bake)))
+            if (coat > 1)
             {
-                Parts = Ids(By(q, WayId.Bake)), Lag = Lag.Cure(flash + (a.JapanOvenHours * 60), flash),
-                Since = coat == 1 ? null : [new Follows(Key(coat - 1), "each coat is baked before the next")],
-                Needs = [q.On(SupplyIds.Japanning, By(q, WayId.Bake)), Need.Of(SupplyIds.FineBrush), Need.Of(SupplyIds.ShopOven)],
-                How = $"Let it flash off for {Typed.Wait(flash)}, then raise the heat slowly, hold, and let it fall with the door shut."
-                    + (coat > 1 ? " Rub nibs off first." : ""),
-                Reason = By(q, WayId.Bake).Any(p => p.Finish == PartFinish.Japanned) ? "It left the works baked."
-                    : "Baked it stands more than the paint it had.",
-                FinishTest = coat == coats ? "Hard to the nail, even in raking light." : "Hard to the nail.", Cautions = [CautionId.Oven], Final = coat == 1,
+                yield return Masked(q, Key(StepKey.CoatMask, coat), parts, q.Minutes(StepKey.CoatMask, parts, StepCase.Little)) with
+                {
+                    Title = "Mask again what stays bare", Since = [new Follows(Key(StepKey.CoatBake, coat - 1), "each coat is baked before the next")],
+                    How = "The same pieces cut again, along the line that is baked in; threads plugged again.", Reason = "The tape came off for the oven.",
+                };
+            }
+            yield return new Deed(Key(StepKey.CoatLay, coat), Stage.Coating, coats == 1 ? "One thin coat of japan"
+                : $"{CoatWays.Turn(coat)} thin coat of japan", q.Minutes(StepKey.CoatLay, parts))
+            {
+                Parts = Ids(parts), Lag = Lag.Cure(flash), Since = coat == 1 ? null : [new Follows(Key(StepKey.CoatBake, coat - 1),
+                    "each coat is baked before the next")],
+                Needs = [q.On(SupplyIds.Japanning, parts), Need.Of(SupplyIds.FineBrush)],
+                How = $"{(coat > 1 ? "Rub nibs off first. " : "")}Brushed out thin, then left to flash off for {Typed.Wait(flash)} in moving air, away from "
+                    + "the oven.",
+                Reason = parts.Any(p => p.Finish == PartFinish.Japanned) ? "It left the works baked." : "Baked it stands more than the paint it had.",
+                FinishTest = "Even, no sags, no smell of spirit close to it.", Cautions = [CautionId.Solvent], Final = coat == 1,
+            };
+            yield return new Deed(Key(StepKey.CoatUnmask, coat), Stage.Coating, "Tape and plugs off before the oven", q.Minutes(StepKey.CoatUnmask, parts))
+            {
+                Parts = Ids(parts), How = "Drawn off flat along the edge; a lifted edge is laid down again with the brush.",
+                Reason = "Tape chars in the oven and leaves its glue for good.", FinishTest = "No tape, no plug, no wax left on it.",
+            };
+            yield return new Deed(Key(StepKey.CoatBake, coat), Stage.Coating, coats == 1 ? "Bake it" : $"Bake coat {coat} of {coats}",
+                q.Minutes(StepKey.CoatBake))
+            {
+                Parts = Ids(parts), Lag = Lag.Cure(a.JapanOvenHours * 60, null), Needs = [Need.Of(SupplyIds.ShopOven)],
+                How = "Raise the heat slowly, hold, and let it fall with the door shut.", Reason = "Heat is what makes japan hard.",
+                FinishTest = coat == coats ? "Hard to the nail, even in raking light." : "Hard to the nail.", Cautions = [CautionId.Oven],
             };
         }
     }

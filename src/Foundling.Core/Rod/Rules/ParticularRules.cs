@@ -54,7 +54,8 @@ internal static class ParticularRules
             new Deed(StepKey.Boxing, Stage.Wood, q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4 ? "Let in new boxing where it is gone"
             : "Glue the loose boxing back", q.Minutes(StepKey.Boxing, q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4 ? StepCase.Much : StepCase.Usual))
         {
-            Parts = [PartIds.Boxing], Lag = Lag.Cure(Adhesive.LiquidHide(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, 60),
+            Parts = [.. q.Those(PartIds.Boxing, PartIds.Body).Select(p => p.Id)],
+            Lag = Lag.Cure(Adhesive.LiquidHide(q.Shop.Assumptions).In(q.TemperatureC).CuredMin, 60),
             Needs = [Need.Of(SupplyIds.LiquidHideGlue, 6), Need.Of(SupplyIds.Clamps), Need.Of(SupplyIds.ScrapOfSoftwood)],
             How = q.Worst(FindingKind.Looseness, PartIds.Boxing) >= 4
                 ? "Hard fine wood, its grain on the same slant, left proud and brought down with a scraper of the opposite shape. No heat, no wet cloth "

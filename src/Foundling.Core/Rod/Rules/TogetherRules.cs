@@ -85,12 +85,12 @@ internal static class TogetherRules
             Undoable = false, Cautions = [CautionId.BareEdge],
         }, buys: 6),
         PlanRule.One("close what was opened", "A joint that was broken open is closed by its plan.",
-            [NotKeep, If("a joint was opened that is no eye of a head", q => q.Opened && q.Tool.Part(PartIds.Haft) is null
-                && !HandleWays.OnlyDriven(q))], q => new Deed(StepKey.CloseJoint,
-            Stage.Together, $"Close the joint again by its refit plan: {Names(HandleWays.Opening(q))}",
+            [NotKeep, If("a joint was opened that is no eye of a head", q => HandleWays.Closing(q).Count > 0 && q.Tool.Part(PartIds.Haft) is null
+                && !HandleWays.OnlyDriven(q))], q => new Deed(StepKey.CloseJoint, Stage.Together,
+            $"Close the joint {(HandleWays.Opening(q).Count > 0 ? "again by its refit plan" : "with a new rivet")}: {Names(HandleWays.Closing(q))}",
                 q.Minutes(StepKey.CloseJoint))
         {
-            Parts = Ids(HandleWays.Opening(q)),
+            Parts = Ids(HandleWays.Closing(q)),
                 Needs = [Need.Of(SupplyIds.NewRivet, 2), Need.Of(SupplyIds.BrassHammer), Need.Of(SupplyIds.BenchVice)],
             How = $"{(HandleWays.Remade(q).Count > 0 ? "New handle or washers" : "The handle")} on, drawn up tight, then peened over in small blows on a "
                 + "solid back.",

@@ -18,13 +18,14 @@ internal static class WashRules
 
     public static IReadOnlyList<PlanRule> All { get; } =
     [
-        PlanRule.One("dust", "Dry dirt goes dry.", [Always], q => new Deed(StepKey.WashDust, Stage.Wash, "Brush and blow off the dust",
-            q.Minutes(StepKey.WashDust, q.Present))
+        new("dust", "Dry dirt goes dry.", [Always], q =>
+            ApartRules.AsTheyComeOff(q, q.Present, (parts, held) => new Deed(StepKey.WashDust, Stage.Wash, $"Brush and blow off the dust{held}",
+                q.Minutes(StepKey.WashDust, parts))
         {
             Needs = [Need.Of(SupplyIds.SoftBrush)], How = "Outdoors, away from the bench where finishing is done.",
                 Reason = "Wetted dust is mud in every corner.",
             FinishTest = "A finger stays clean.",
-        }),
+        })),
         PlanRule.One("packed shavings", "What is packed under a cap holds damp.", [FoundOnWhatStays(FindingKind.Packed)], q =>
             new Deed(StepKey.WashPacked, Stage.Wash, $"Pick out what is packed in {Names(q.Staying(FindingKind.Packed))}",
                 q.Minutes(StepKey.WashPacked, q.Staying(FindingKind.Packed)))
@@ -59,20 +60,21 @@ internal static class WashRules
                 + " Marks are picked clean with wood.", Reason = "The surface under it is often the best that is left.",
             FinishTest = "No colour but its own.", Cautions = [CautionId.OldPaint],
         }),
-        PlanRule.One("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Ferrous.Any())], q =>
-            new Deed(StepKey.Wash, Stage.Wash, Soapy(q) ? "Wash the metal in hot water and soap, and dry it at once" : "Degrease the metal",
-                q.Minutes(StepKey.Wash, q.Ferrous))
+        new("degrease", "Grease and tar shield rust and foul baths.", [If("it has iron or steel", q => q.Ferrous.Any())], q =>
+            ApartRules.AsTheyComeOff(q, q.Ferrous, (parts, held) => new Deed(StepKey.Wash, Stage.Wash,
+                (Soapy(q) ? "Wash the metal in hot water and soap, and dry it at once" : "Degrease the metal") + held,
+                q.Minutes(StepKey.Wash, parts))
         {
-            Parts = Ids(q.Ferrous),
-            Needs = Soapy(q) ? [Need.Of(SupplyIds.Detergent, 20), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, q.Ferrous),
+            Parts = Ids(parts),
+            Needs = Soapy(q) ? [Need.Of(SupplyIds.Detergent, 20), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, parts),
                 Need.Of(SupplyIds.HeatGun)]
-                : [q.On(SupplyIds.WhiteSpirit, q.Ferrous), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, q.Ferrous)],
+                : [q.On(SupplyIds.WhiteSpirit, parts), Need.Of(SupplyIds.SoftBrush), q.On(SupplyIds.CleanCloth, parts)],
             How = Soapy(q) ? "As hot as the hand stands, brush no harder than the finish allows, rinse hot so that it dries by itself. Warm air into threads "
                 + "and seats; a drop of oil on what does not go into a bath at once."
                 : "Solvent before water. Brush no harder than the finish allows. Dry at once, into the threads.",
             Reason = "A bath works only on what it can wet.", FinishTest = "Water spreads on the metal instead of beading."
                 + (ApartRules.Many.Holds(q) ? "" : " Look it over with the lens: new marks go to Origin, new damage to State."),
-        }, ChoiceId.Wash, 7),
+        }), ChoiceId.Wash, 7),
         PlanRule.One("wash plated screws by hand", "Dull plating may be cadmium.",
             [If("a plated fastener is losing its plating", q => q.Present.Any(q.DullPlate))], q => new Deed(StepKey.WashPlated, Stage.Wash,
             $"Wipe plated fasteners by hand: {Names(q.Present.Where(q.DullPlate))}", q.Minutes(StepKey.WashPlated, q.Present.Where(q.DullPlate)))
@@ -81,19 +83,20 @@ internal static class WashRules
             How = "Oily cloth only. No bath, no wheel, no flame.", Reason = "Nobody can tell zinc from cadmium by eye.",
             FinishTest = "Clean and oiled, nothing ground off.", Cautions = [CautionId.Cadmium],
         }),
-        PlanRule.One("wash wood", "Water and wood part company quickly.", [If("it has wood that stays", q => SurfaceWays.OldWood(q).Any())], q =>
-            new Deed(StepKey.WashWood, Stage.Wash, $"Wipe the wood with a nearly dry cloth: {Names(SurfaceWays.OldWood(q))}",
-                q.Minutes(StepKey.WashWood, SurfaceWays.OldWood(q)))
+        new("wash wood", "Water and wood part company quickly.", [If("it has wood that stays", q => SurfaceWays.OldWood(q).Any())], q =>
+            ApartRules.AsTheyComeOff(q, SurfaceWays.OldWood(q), (parts, _) => new Deed(StepKey.WashWood, Stage.Wash,
+                $"Wipe the wood with a nearly dry cloth: {Names(parts)}", q.Minutes(StepKey.WashWood, parts))
         {
-            Parts = Ids(SurfaceWays.OldWood(q)), Needs = [Need.Of(SupplyIds.Detergent, 5), q.On(SupplyIds.CleanCloth, SurfaceWays.OldWood(q))],
+            Parts = Ids(parts), Needs = [Need.Of(SupplyIds.Detergent, 5), q.On(SupplyIds.CleanCloth, parts)],
             How = "Wrung out, with the grain, dried at once. Never under the tap.", Reason = "Hand grease and soot go; the colour of use stays.",
             FinishTest = "A white cloth stays white.",
-        }),
-        PlanRule.One("look again when clean", "Dirt reads as coating, and marks surface.", [ApartRules.Many], q =>
-            new Deed(StepKey.LookAgain, Stage.Wash, "Look again now that it is clean", q.Minutes(StepKey.LookAgain, q.Present))
+        })),
+        new("look again when clean", "Dirt reads as coating, and marks surface.", [ApartRules.Many], q =>
+            ApartRules.AsTheyComeOff(q, q.Present, (parts, held) => new Deed(StepKey.LookAgain, Stage.Wash, $"Look again now that it is clean{held}",
+                q.Minutes(StepKey.LookAgain, parts))
         {
             Needs = [Need.Of(SupplyIds.Lens)], How = "Cracks with the lens, marks in raking light. New marks go to Origin, new damage to State.",
             Reason = "Cracks and marks show only now.", FinishTest = "State and Origin are up to date.",
-        }),
+        })),
     ];
 }

@@ -52,7 +52,7 @@ internal static class WoodRules
 
     // Where wood must grip, or must move, it stays bare.
     private static string Bare(PlanQuestion q) => (q.Tool.Manner.Unfinished is { } bare ? $" None on {bare}." : "")
-        + (HandleRules.HungAnew(q) && !q.Tool.TightensItself ? " Below the eye only: above it the wood stays dry until it is wedged." : "");
+        + (HandleRules.HungAnew(q) && !q.Tool.TightensItself ? " The end grain over the eye too: that is where a haft dries out." : "");
 
     // What is scraped off anyway need not be known, and oiled wood has no film on it.
     private static List<PartDef> Filmed(PlanQuestion q) =>
@@ -257,7 +257,8 @@ internal static class WoodRules
         {
             Parts = Ids(By(q, WayId.RawOil)), Lag = Lag.Cure(a.RawOilDipHours * MinutesAnHour), Needs = [q.On(SupplyIds.RawLinseedOil, By(q, WayId.RawOil),
                 a.RawOilTimes)],
-            How = $"End grain down, turned once.{Bare(q)}", Reason = "What is soaked through sheds water from within.",
+            How = (HandleRules.HungAnew(q) ? "Head down in a flat pan, so that the eye drinks, then the other end." : "End grain down, turned once.") + Bare(q),
+            Reason = "What is soaked through sheds water from within.",
             FinishTest = "No more bubbles from the end grain.", Cautions = [CautionId.OilyRags], Undoable = false,
         };
         yield return new Deed(Dip(StepKey.WoodWipe), Stage.Wood, "Let it drip, and wipe off all the oil that stands", q.Minutes(StepKey.WoodWipe,

@@ -44,7 +44,7 @@ internal static class ArrivalStates
         },
         [StepKey.Apart] = s =>
         {
-            s.Parts = [.. ApartRules.ComingOff(s.Q).Select(p => p.Id)];
+            s.Parts = [.. s.Deed.Parts.Count > 0 ? s.Deed.Parts : ApartRules.ComingOff(s.Q).Select(p => p.Id)];
             Moves(Freed(s, Ladder.Length)).NeedsAnywhere(Known.StaysOn).Makes(Seat.Off);
         },
         [StepKey.RollCall] = s => s.NeedsMade(Seat.Off, Seat.Opened).Makes(Known.Counted),

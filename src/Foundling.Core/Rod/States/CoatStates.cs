@@ -9,7 +9,7 @@ internal static class CoatStates
     /// <summary>Steps that leave a degreased face degreased.</summary>
     internal static readonly StepKey[] KeepsBare =
     [
-        StepKey.CoatMask, StepKey.CoatPrime, StepKey.Coat1, StepKey.Coat2, StepKey.CoatTouch, StepKey.CoatBake,
+        StepKey.CoatMask, StepKey.CoatPrime, StepKey.Coat1, StepKey.Coat2, StepKey.CoatTouch, StepKey.CoatLay, StepKey.CoatUnmask, StepKey.CoatBake,
     ];
 
     public static IReadOnlyDictionary<StepKey, Action<Statement>> All { get; } = new Dictionary<StepKey, Action<Statement>>
@@ -27,7 +27,9 @@ internal static class CoatStates
         [StepKey.Coat2] = Painted,
         [StepKey.CoatTouch] = s => Ground(s).Makes(Coat.Done, ripens: true),
         [StepKey.CoatSeal] = s => s.Makes(Coat.Done),
-        [StepKey.CoatBake] = s => Ground(s).NeedsMade(Cover.On).Spoils(Came.NoOldCoat).Makes(Coat.Done, ripens: true),
+        [StepKey.CoatLay] = s => Ground(s).NeedsMade(Cover.On).Spoils(Came.NoOldCoat).Makes(Coat.Laid, ripens: true),
+        [StepKey.CoatUnmask] = s => s.NeedsMade(Coat.Laid).Makes(Cover.Off),
+        [StepKey.CoatBake] = s => s.NeedsMade(Coat.Laid, Cover.Off).Makes(Coat.Done, ripens: true),
     };
 
     private static Statement Ground(Statement s, string? why = null) =>

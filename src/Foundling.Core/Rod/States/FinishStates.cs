@@ -6,6 +6,9 @@ namespace Foundling.Core.Rod.States;
 /// <summary>Oil and wax, the proof, and what closes the book.</summary>
 internal static class FinishStates
 {
+    /// <summary>Steps that oil and wax stand: wax last is a habit there, and no need.</summary>
+    internal static readonly StepKey[] KeepsWax = [StepKey.Assemble, StepKey.StringUp, StepKey.SawNuts, StepKey.SawBack];
+
     public static IReadOnlyDictionary<StepKey, Action<Statement>> All { get; } = new Dictionary<StepKey, Action<Statement>>
     {
         [StepKey.Protect] = s =>

@@ -43,7 +43,7 @@ internal static class Statements
             return;
         }
         s.Needs(Wet.Dry);
-        if (!CoatStates.KeepsBare.Contains(deed.Id.Step))
+        if (!CoatStates.KeepsBare.Contains(deed.Id.Step) && !FinishStates.KeepsWax.Contains(deed.Id.Step))
         {
             s.Spoils(Film.Worked);
         }

@@ -9,17 +9,13 @@ namespace Foundling.Core.Rod.States;
 internal static class WoodStates
 {
     private static readonly StepKey[] Finishing =
-        [StepKey.WoodRevive, StepKey.WoodOil, StepKey.WoodWipe, StepKey.WoodShellac, StepKey.WoodLacquer, StepKey.WoodWax];
+        [StepKey.WoodStain, StepKey.WoodRevive, StepKey.WoodOil, StepKey.WoodWipe, StepKey.WoodShellac, StepKey.WoodLacquer, StepKey.WoodWax];
 
     public static IReadOnlyDictionary<StepKey, Action<Statement>> All { get; } = new Dictionary<StepKey, Action<Statement>>
     {
         [StepKey.WoodDry] = s => s.NeedsMade(Sound.Dead).Makes(Wet.Seasoned, ripens: true),
         [StepKey.WoodGlue] = s => s.NeedsMade(Sound.Dead, Wet.Seasoned).Makes(Sound.Mended, ripens: true),
-        [StepKey.Boxing] = s =>
-        {
-            s.Parts = [.. s.Parts, .. new[] { PartIds.Body }.Where(s.Q.Has)];
-            s.NeedsMade(Sound.Dead, Wet.Seasoned).Makes(Sound.Mended, ripens: true);
-        },
+        [StepKey.Boxing] = s => s.NeedsMade(Sound.Dead, Wet.Seasoned).Makes(Sound.Mended, ripens: true),
         [StepKey.WoodClean] = s => Workable(s).NeedsMade(Known.OldFinish).Makes(Dirt.Wood),
         [StepKey.WoodScrape] = s => Workable(s).NeedsMade(Dirt.Wood).Makes(Finish.Bare),
         [StepKey.WoodStain] = s => Ready(s).Makes(Finish.Stained, ripens: true),
@@ -40,7 +36,12 @@ internal static class WoodStates
 
     private static Statement Workable(Statement s) => s.NeedsMade(Sound.Dead, Wet.Seasoned, Sound.Mended, Trued.Dressed);
 
-    private static Statement Ready(Statement s) => Workable(s).NeedsMade(Sound.Tight, Dirt.Wood, Finish.Bare);
+    // Oil in the eye lets a wedge slip; a taper that tightens itself stays bare anyway.
+    private static Statement Ready(Statement s)
+    {
+        Workable(s).NeedsMade(Dirt.Wood, Finish.Bare);
+        return s.Q.Tool.TightensItself ? s : s.NeedsMade(Sound.Tight);
+    }
 
     private static Statement Coated(Statement s) => Ready(s).Needs(Hung(s), Seat.Together, "it is hung dry, and oiled then");
 

@@ -29,7 +29,9 @@ public static class HandleWays
     public static bool IsDriven(PlanQuestion q, PartDef part) => q.Tool.Family == Family.EdgeTool && part.Material == Material.Wood
         && part.Joint == Joint.StaysOn;
 
-    private static IReadOnlyList<PartDef> Joints(PlanQuestion q) => [.. q.Present.Where(p => p.Joint == Joint.Destroyed || IsDriven(q, p))];
+    private static bool IsJoint(PlanQuestion q, PartDef part) => part.Joint == Joint.Destroyed || IsDriven(q, part);
+
+    private static IReadOnlyList<PartDef> Joints(PlanQuestion q) => [.. q.Present.Where(p => IsJoint(q, p))];
 
     // A drawknife has two of everything, one a side.
     private static string Side(PartDef part) => part.Id.Value.EndsWith("_left", StringComparison.Ordinal) ? "left"
@@ -58,6 +60,9 @@ public static class HandleWays
     /// <summary>The joints that are opened.</summary>
     public static IReadOnlyList<PartDef> Opening(PlanQuestion q) => Opened(q) ? [.. Joints(q).Where(p => Opens(q, p))] : [];
 
+    /// <summary>The joints that are closed at the end: those that are opened, and those whose rivet or washer was gone already.</summary>
+    public static IReadOnlyList<PartDef> Closing(PlanQuestion q) => Opened(q) ? [.. q.Tool.Parts.Where(p => IsJoint(q, p) && Opens(q, p))] : [];
+
     /// <summary>True when all that is opened is driven on and comes off by blows.</summary>
     public static bool OnlyDriven(PlanQuestion q) => Opening(q) is { Count: > 0 } opening && opening.All(p => IsDriven(q, p));
 
@@ -69,7 +74,9 @@ public static class HandleWays
         _ => true,
     });
 
-    /// <summary>Handles, hafts and grips that are made new: what is past saving, or all of them where none is and new ones are wanted.</summary>
+    /// <summary>
+    /// Handles, hafts and grips that are made new: what is past saving and not on order, or all of them where none is past and new ones are wanted.
+    /// </summary>
     public static IReadOnlyList<PartDef> Remade(PlanQuestion q) => !Opened(q) || q.Way(ChoiceId.Handles) != WayId.Remade ? []
-        : Held(q).Where(p => IsPast(q, p)).ToList() is { Count: > 0 } past ? past : [.. Held(q)];
+        : Held(q).Where(p => IsPast(q, p)).ToList() is { Count: > 0 } past ? [.. past.Where(p => !q.Ordered(p))] : [.. Held(q)];
 }
