@@ -180,7 +180,9 @@ public sealed class Bonds
             {
                 if (i != j && !_pairs.ContainsKey((i, j)) && Rod.Habits.Between(_ranked[i], _ranked[j]) is { } habit && linked.Add(i, j))
                 {
-                    _pairs[(i, j)] = new PlanBond(_ranked[i].Id, _ranked[j].Id, habit.Why, Soft: true);
+                    // Whoever keeps to it keeps its wait: no finish over wet stain.
+                    Lag? lag = _ranked[i].Lag is { HoldsMin: > 0 } waits ? waits : null;
+                    _pairs[(i, j)] = new PlanBond(_ranked[i].Id, _ranked[j].Id, habit.Why, lag, Soft: true);
                 }
             }
         }

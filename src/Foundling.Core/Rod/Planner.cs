@@ -116,7 +116,8 @@ public static class Planner
     /// <param name="bonds">What ties them.</param>
     public static IReadOnlyList<Deed> Bind(IReadOnlyList<Deed> deeds, Bonds bonds)
     {
-        Dictionary<DeedId, List<PlanBond>> before = bonds.All.Where(b => !b.Soft).GroupBy(b => b.After).ToDictionary(g => g.Key, g => g.ToList());
+        Dictionary<DeedId, List<PlanBond>> before = bonds.All.Where(b => !b.Soft || b.Lag is not null).GroupBy(b => b.After)
+            .ToDictionary(g => g.Key, g => g.ToList());
         Dictionary<DeedId, int> at = deeds.Select((d, i) => (d.Id, i)).ToDictionary(p => p.Id, p => p.i);
         return [.. deeds.Select((deed, i) => deed with
         {

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Foundling.Core.Aim;
 using Foundling.Core.Keys;
 using Foundling.Core.Rod;
@@ -10,28 +9,6 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>What comes before what, as it follows from the state of parts.</summary>
 public sealed class BondsTests
 {
-    private const int Tools = 2_000;
-
-    [Fact]
-    public void Made_up_tools_have_no_need_that_nothing_meets()
-    {
-        ConcurrentDictionary<string, int> unmet = [];
-        Parallel.For(0, Tools / 100, batch =>
-        {
-            var random = new Random(9000 + batch);
-            for (int i = 0; i < 100; i++)
-            {
-                PlanQuestion question = Asking.Random(random);
-                foreach (UnmetState u in Bonds.Of(Planner.Plan(question), question).Unmet)
-                {
-                    unmet.AddOrUpdate($"{u.Deed.Step} needs {u.Facet} {u.Value}, which {u.SpoiledBy?.Step} undoes ({question.Tool.Id})", 1,
-                        (_, n) => n + 1);
-                }
-            }
-        });
-        unmet.OrderByDescending(b => b.Value).Select(b => $"{b.Key}: {b.Value}").ShouldBeEmpty();
-    }
-
     private static Bonds Of(out PlanQuestion question, KindId kind, AimKind aim, params Found[] findings)
     {
         question = Asking.Ask(kind, aim, findings);

@@ -13,7 +13,7 @@ using Foundling.Core.Tools;
 namespace Foundling.Core.Tests.Rod;
 
 /// <summary>Ten thousand made-up tools in any state, at any aim and by any way: no plan may break what holds always.</summary>
-public sealed class RandomPlanTests
+public sealed partial class RandomPlanTests
 {
     private const int Tools = 10_000;
 
@@ -26,7 +26,14 @@ public sealed class RandomPlanTests
         for (int i = 0; i < 100; i++)
         {
             PlanQuestion question = Asking.Random(random);
-            Check(PlanStep.Fresh(Planner.Plan(question)), question);
+            try
+            {
+                Check(PlanStep.Fresh(Planner.Plan(question)), question);
+            }
+            catch (Exception e) when (e is not InvalidOperationException)
+            {
+                throw new InvalidOperationException($"Tool {i} of seed {7000 + batch}: {e.Message}", e);
+            }
         }
     });
 
@@ -79,6 +86,7 @@ public sealed class RandomPlanTests
         WhatCutsIsMinded(plan, question, Where);
         CoatsKeepTheirWindow(plan, Where);
         Lapping(plan, question);
+        StateHolds([.. plan.Select(s => s.Deed)], question);
         FindingsAreAnswered(plan, question);
         if (question.Aim == AimKind.Keep)
         {

@@ -9,8 +9,6 @@ namespace Foundling.Core.Tests.Rod;
 /// <summary>What a plan leaves free and what it keeps in order, because of the state of the parts it touches.</summary>
 public sealed class StateOrderTests
 {
-    private const int Batches = 100, Each = 100, Seed = 12_000;
-
     private static Found F(PartId part, FindingKind kind, int severity) => Asking.F(part, kind, severity);
 
     private static int At(IReadOnlyList<Deed> plan, DeedId id) => plan.ToList().FindIndex(d => d.Id == id);
@@ -34,8 +32,10 @@ public sealed class StateOrderTests
     public void Handles_are_stripped_and_painted_while_the_jaws_soak()
     {
         PartId[] handles = [PartId.Of("upper_handle"), PartId.Of("lower_handle")];
-        PlanQuestion question = Asking.Ask(KindIds.BoltCutter, AimKind.Show, [F(PartIds.UpperJaw, FindingKind.Rust, 3), F(PartIds.LowerJaw, FindingKind.Rust, 3),
-            .. handles.Select(p => F(p, FindingKind.CoatingLoss, 4))]).With(ChoiceId.Strip, WayId.Blast).With(ChoiceId.Rust, WayId.Chelating);
+        PlanQuestion question = Asking.Ask(KindIds.BoltCutter, AimKind.Show,
+        [
+            F(PartIds.UpperJaw, FindingKind.Rust, 3), F(PartIds.LowerJaw, FindingKind.Rust, 3), .. handles.Select(p => F(p, FindingKind.CoatingLoss, 4)),
+        ]).With(ChoiceId.Strip, WayId.Blast).With(ChoiceId.Rust, WayId.Chelating);
         IReadOnlyList<Deed> plan = Planner.Plan(question);
         Deed soak = plan.First(d => d.Id.Step == StepKey.Soak);
         soak.Parts.Intersect(handles).ShouldBeEmpty();
@@ -135,47 +135,5 @@ public sealed class StateOrderTests
         glued.ShouldBeGreaterThan(0);
         plan.Skip(glued).ShouldContain(d => d.Id.Step == StepKey.WoodOil);
         plan.Take(glued).ShouldNotContain(d => d.Id.Step == StepKey.WoodOil);
-    }
-
-    [Fact]
-    public void What_is_held_is_touched_by_what_it_waits_for_and_the_longest_way_is_the_longest_way() => Parallel.For(0, Batches, batch =>
-    {
-        var random = new Random(Seed + batch);
-        for (int i = 0; i < Each; i++)
-        {
-            PlanQuestion question = Asking.Random(random);
-            IReadOnlyList<Deed> plan = Planner.Plan(question);
-            string where = $"tool {i} of seed {Seed + batch}, {question.Tool.Id} {question.Aim}";
-            Bonds.Of(plan, question).Unmet.ShouldBeEmpty(where);
-            foreach (Deed late in plan)
-            {
-                // What is done on the whole tool touches every part.
-                foreach (Follows after in late.After.Where(a => a.Lag is not null && late.Stage < Stage.Together))
-                {
-                    Deed early = plan[At(plan, after.Id)];
-                    Assert.True(early.Parts.Count == 0 || late.Parts.Count == 0 || early.Parts.Any(late.Parts.Contains),
-                        $"{where}: {late.Id} is held by {early.Id} and shares no part with it");
-                }
-            }
-            PlanTime.Elapsed(plan).ShouldBe(Longest(plan), 0.001, where);
-        }
-    });
-
-    /// <summary>The longest way through, found backwards: from each deed what is still to come after it.</summary>
-    private static double Longest(IReadOnlyList<Deed> plan)
-    {
-        Dictionary<DeedId, double> rest = [];
-        double longest = 0;
-        foreach (Deed deed in plan.Where(d => !d.OnlyIfNeeded).Reverse())
-        {
-            double after = deed.Lag?.HoldsMin ?? 0;
-            foreach (Deed late in plan.Where(d => !d.OnlyIfNeeded && d.After.Any(a => a.Id == deed.Id)))
-            {
-                after = Math.Max(after, (late.After.First(a => a.Id == deed.Id).Lag?.HoldsMin ?? 0) + rest[late.Id]);
-            }
-            rest[deed.Id] = deed.Minutes.Likely + after;
-            longest = Math.Max(longest, rest[deed.Id]);
-        }
-        return longest;
     }
 }

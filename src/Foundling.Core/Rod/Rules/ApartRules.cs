@@ -34,11 +34,15 @@ internal static class ApartRules
     private const int Sits = 2;
 
     /// <summary>
-    /// Parts that wait for a stuck joint: what it holds, and what that sits on. The rest comes off meanwhile; nothing where nothing is stuck, or where
-    /// everything hangs on it.
+    /// Parts that wait for a stuck joint: what it holds, and what that sits on. The rest comes off meanwhile; nothing where nothing is stuck, where
+    /// everything hangs on it, or where it is all so few parts that nobody goes over them twice.
     /// </summary>
     internal static IReadOnlyList<PartDef> HeldFast(PlanQuestion q)
     {
+        if (!Many.Holds(q))
+        {
+            return [];
+        }
         IReadOnlyList<PartDef> all = ComingOff(q);
         HashSet<PartId> held = [.. all.Where(p => q.Worst(FindingKind.Seizure, p.Id) >= Sits).SelectMany(p => HeldBy(q, p)).Select(p => p.Id)];
         if (held.Count == 0)
@@ -58,6 +62,11 @@ internal static class ApartRules
 
     private static IEnumerable<PartDef> HeldBy(PlanQuestion q, PartDef stuck)
     {
+        if (stuck.IsFastener && stuck.On is null && !stuck.Is(CapAndIron) && q.Tool.Parts.All(p => p.Rod != stuck.Id))
+        {
+            // What a bolt through several parts holds is not said, so all of it waits.
+            return ComingOff(q);
+        }
         PartDef main = q.Tool.Parts[0];
         IEnumerable<PartDef?> held = stuck.Is(CapAndIron) ? [stuck, q.Tool.Part(PartIds.CapIron), q.Tool.Part(PartIds.Iron)]
             : stuck.IsFastener && stuck.On is PartId on ? [stuck, q.Tool.Part(on), q.Tool.Part(on)?.With is PartId with ? q.Tool.Part(with) : main]

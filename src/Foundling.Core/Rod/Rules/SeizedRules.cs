@@ -128,7 +128,8 @@ internal static class SeizedRules
             Reason = "It turns the shell without crushing it; the holes stay for the next one.", FinishTest = "It has moved.", Undoable = false,
             SurfaceLost = SurfaceId.Shell, Cautions = [CautionId.Rotating],
         }),
-        PlanRule.One("stop", "A tool that works stuck is better than a broken one.", [Found(FindingKind.Seizure, BeyondOil)], q =>
+        PlanRule.One("stop", "A tool that works stuck is better than a broken one.", [If("a part that may be touched sits so that oil alone does not move it",
+            q => Stuck(q, BeyondOil).Count > 0)], q =>
             new Deed(StepKey.FreeStop, Stage.Apart, $"If {Names(Stuck(q, BeyondOil))} still will not move: stop, and plan without it",
                 q.Minutes(StepKey.FreeStop))
         {

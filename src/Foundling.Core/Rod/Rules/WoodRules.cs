@@ -22,8 +22,6 @@ internal static class WoodRules
 
     private static readonly Cond Dry = If("the wood is dry", q => q.WorstOn(FindingKind.Damp, SurfaceWays.Wooden(q).Select(p => p.Id)) < 2);
 
-    private static List<PartId> Parts(PlanQuestion q) => Ids(SurfaceWays.Finished(q));
-
     /// <summary>True when a broken part is bored for a rod or a bolt.</summary>
     private static bool Bored(PlanQuestion q) => Broken(q).Any(p => p.Rod is not null || p.Is(PartIds.Handle) && q.Tool.Family == Family.Saw);
 
@@ -107,7 +105,7 @@ internal static class WoodRules
         PlanRule.One("clean the wood", "Most old wood is sound under its dirt.", [HasOld], q =>
             new Deed(StepKey.WoodClean, Stage.Wood, $"Clean {Names(SurfaceWays.OldWood(q))}", q.Minutes(StepKey.WoodClean, SurfaceWays.OldWood(q)))
         {
-            Parts = Parts(q), Needs = [q.On(SupplyIds.WhiteSpirit, SurfaceWays.OldWood(q)), Need.Of(SupplyIds.SteelWool, 1)],
+            Parts = Ids(SurfaceWays.OldWood(q)), Needs = [q.On(SupplyIds.WhiteSpirit, SurfaceWays.OldWood(q)), Need.Of(SupplyIds.SteelWool, 1)],
             How = "With what does not touch the finish, with the grain, wiped off before it dries.", Reason = "The colour of use is under the dirt.",
             FinishTest = "The cloth comes away clean.", Cautions = [CautionId.Solvent],
         }, buys: 3),

@@ -49,8 +49,8 @@ internal sealed class Statement(Deed deed, PlanQuestion question)
         set => _parts = value;
     }
 
-    /// <summary>All parts that are there.</summary>
-    public IReadOnlyList<PartId> All => [.. question.Present.Select(p => p.Id)];
+    /// <summary>All parts that are there, or will be when they are made or found.</summary>
+    public IReadOnlyList<PartId> All => [.. question.Present.Concat(question.Gone).Select(p => p.Id)];
 
     /// <summary>Needs that are named.</summary>
     public IReadOnlyList<NeedAt> Needed => _needs;

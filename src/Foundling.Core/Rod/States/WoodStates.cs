@@ -36,12 +36,7 @@ internal static class WoodStates
 
     private static Statement Workable(Statement s) => s.NeedsMade(Sound.Dead, Wet.Seasoned, Sound.Mended, Trued.Dressed);
 
-    // Oil in the eye lets a wedge slip; a taper that tightens itself stays bare anyway.
-    private static Statement Ready(Statement s)
-    {
-        Workable(s).NeedsMade(Dirt.Wood, Finish.Bare);
-        return s.Q.Tool.TightensItself ? s : s.NeedsMade(Sound.Tight);
-    }
+    private static Statement Ready(Statement s) => Workable(s).NeedsMade(Sound.Tight, Dirt.Wood, Finish.Bare);
 
     private static Statement Coated(Statement s) => Ready(s).Needs(Hung(s), Seat.Together, "it is hung dry, and oiled then");
 

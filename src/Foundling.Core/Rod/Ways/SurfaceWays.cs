@@ -53,7 +53,7 @@ public static class SurfaceWays
 
     /// <summary>Wood that is finished: what is there, and a new haft in the place of one that is gone.</summary>
     public static IEnumerable<PartDef> Finished(PlanQuestion q) => q.Tool.Parts.Where(p => p.Material == Material.Wood
-        && !InTheEye(q, p) && (q.May(p.Id) || (p.Is(PartIds.Haft) && Rules.HandleRules.HungAnew(q)) || HandleWays.Remade(q).Contains(p)));
+        && !InTheEye(q, p) && (q.May(p.Id) || Rules.HandleRules.MadeAnew(q, p)));
 
     /// <summary>Wooden parts that are there and stay.</summary>
     public static IEnumerable<PartDef> OldWood(PlanQuestion q) => Wooden(q).Except(q.Discarded);

@@ -7,7 +7,7 @@ namespace Foundling.Core.Tests.Rod.Former;
 /// <summary>What was once 470 pairs held by hand follows from the state of parts.</summary>
 public sealed class FormerPairTests
 {
-    private const int Batches = 40, Tools = 100, Seed = 9000;
+    private const int Batches = 40, Tools = 40, Seed = 9000;
 
     /// <summary>Pairs that were struck out, each with its reason in the record of decisions.</summary>
     private static readonly HashSet<(StepKey Before, StepKey After)> Struck =
