@@ -232,4 +232,53 @@ public sealed class StruckOutTests
         Step(Ask(KindIds.PloughPlane, AimKind.Work, F(PartIds.Wedge, FindingKind.Missing, 2)), StepKey.Apart)!.Title.ShouldStartWith("Take it apart: iron, ");
         Step(Ask(KindIds.PloughPlane, AimKind.Work), StepKey.Apart)!.Title.ShouldStartWith("Take it apart: wedge and iron, ");
     }
+
+    [Fact]
+    public void A_handle_on_order_is_fitted_when_it_comes_and_not_made_as_well()
+    {
+        foreach (KindId kind in new[] { KindIds.Billhook, KindIds.Drawknife })
+        {
+            PartId handle = kind == KindIds.Billhook ? PartIds.Handle : PartIds.HandleRight;
+            IReadOnlyList<Deed> plan = Planner.Plan(Ask(kind, AimKind.Work, F(handle, FindingKind.Missing, 1, ordered: true)));
+            plan.Count(d => d.Id.Step == StepKey.Find && d.Parts.Contains(handle)).ShouldBe(1, kind.Value);
+            plan.ShouldNotContain(d => d.Id.Step == StepKey.HandleMake, kind.Value);
+        }
+    }
+
+    [Fact]
+    public void A_joint_whose_rivet_is_gone_is_not_opened_and_is_closed_with_a_new_one()
+    {
+        IReadOnlyList<Deed> plan = Planner.Plan(Ask(KindIds.Drawknife, AimKind.Work, F(PartIds.HandleRight, FindingKind.Missing, 1),
+            F(PartId.Of("end_cap_right"), FindingKind.Missing, 1)));
+        plan.ShouldNotContain(d => d.Id.Step == StepKey.OpenJoint || d.Id.Step == StepKey.RefitPlan);
+        plan.Single(d => d.Id.Step == StepKey.CloseJoint).Title.ShouldBe("Close the joint with a new rivet: right rivet");
+        plan.ShouldNotContain(d => d.Id.Step == StepKey.IronsFind, "what a new rivet replaces is not looked out for");
+    }
+
+    [Fact]
+    public void Wood_that_is_not_there_is_neither_cleaned_nor_waxed()
+    {
+        foreach (AimKind aim in Enum.GetValues<AimKind>())
+        {
+            IReadOnlyList<Deed> plan = Planner.Plan(Ask(KindIds.Axe, aim, F(PartIds.Haft, FindingKind.Missing, 1)));
+            plan.ShouldNotContain(d => d.Id.Step == StepKey.WoodClean && d.Parts.Contains(PartIds.Haft), aim.ToString());
+            if (aim == AimKind.Keep)
+            {
+                plan.ShouldNotContain(d => d.Stage == Stage.Wood && d.Parts.Contains(PartIds.Haft));
+            }
+        }
+    }
+
+    [Fact]
+    public void No_step_is_about_nothing()
+    {
+        foreach (ToolKind kind in ToolCatalogue.Kinds)
+        {
+            foreach (PartDef gone in kind.Parts)
+            {
+                Planner.Plan(Ask(kind.Id, AimKind.Work, F(gone.Id, FindingKind.Missing, 1)))
+                    .ShouldAllBe(d => !d.Title.Replace("which nothing holds", "").Contains("nothing"), $"{kind.Id} without {gone.Id}");
+            }
+        }
+    }
 }
