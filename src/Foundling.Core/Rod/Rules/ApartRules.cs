@@ -30,9 +30,6 @@ internal static class ApartRules
     internal static IReadOnlyList<PartDef> ComingOff(PlanQuestion q) => q.Tool.Parts.Count > 1 && q.Tool.ComesApart
         ? [.. q.Present.Except(StaysOn(q)).Where(p => !p.InSet && !p.OnePiece)] : [];
 
-    // From here on a joint does not move by hand.
-    private const int Sits = 2;
-
     /// <summary>
     /// Parts that wait for a stuck joint: what it holds, and what that sits on. The rest comes off meanwhile; nothing where nothing is stuck, where
     /// everything hangs on it, or where it is all so few parts that nobody goes over them twice.
@@ -44,7 +41,7 @@ internal static class ApartRules
             return [];
         }
         IReadOnlyList<PartDef> all = ComingOff(q);
-        HashSet<PartId> held = [.. all.Where(p => q.Worst(FindingKind.Seizure, p.Id) >= Sits).SelectMany(p => HeldBy(q, p)).Select(p => p.Id)];
+        HashSet<PartId> held = [.. all.Where(p => q.Worst(FindingKind.Seizure, p.Id) >= SeizedRules.Sits).SelectMany(p => HeldBy(q, p)).Select(p => p.Id)];
         if (held.Count == 0)
         {
             return [];

@@ -17,7 +17,10 @@ namespace Foundling.Core.Rod.Rules;
 /// </summary>
 internal static class SeizedRules
 {
-    private const int Stiff = 1, Sits = 2, BeyondOil = 3, HeatTried = 4;
+    /// <summary>From this degree on a joint does not move by hand.</summary>
+    internal const int Sits = 2;
+
+    private const int Stiff = 1, BeyondOil = 3, HeatTried = 4;
     private const double ShortOilMin = 8 * 60, LongOilMin = 24 * 60, LookMin = 4 * 60;
 
     private static readonly PartId[] Round = [PartIds.Chuck, PartIds.EndCap, PartIds.Knurl, PartIds.Adjuster, PartIds.TiltNuts, PartIds.DepthStop];
